@@ -1,0 +1,27 @@
+<script setup lang="ts">
+import { layers, useLayers } from '../../composables/useLayers'
+
+/** Switches the drawing's layers. */
+const { shows, toggle } = useLayers()
+</script>
+
+<template>
+  <div
+    class="flex flex-wrap items-center gap-1"
+    role="group"
+    aria-label="Layers of the drawing"
+  >
+    <button
+      v-for="layer in layers"
+      :key="layer.id"
+      type="button"
+      class="border-b-2 px-1.5 py-0.5 text-sm"
+      :class="shows[layer.id] ? 'border-chalk-500 text-graphite-900' : 'border-transparent text-graphite-500 line-through'"
+      :aria-pressed="shows[layer.id]"
+      :title="`${layer.name}: key ${layer.key.toUpperCase()}`"
+      @click="toggle(layer.id)"
+    >
+      {{ layer.name }}
+    </button>
+  </div>
+</template>

@@ -1,0 +1,96 @@
+<script setup lang="ts">
+import type { Face } from '#core/job'
+import type { TapeReading } from '#core/markout'
+import { readingAlong } from '#core/roof'
+import type { UnitSystem } from '#core/units'
+import type { FaceScale } from '../../composables/useFaceScale'
+
+/** The tape along the eave: its divisions from the datum corner, and a tag for every running reading. */
+const { face, scale, readings, units, top } = defineProps<{ face: Face, scale: FaceScale, readings: TapeReading[], units: UnitSystem, top: number }>()
+
+const HEIGHT = 24
+const LANE = 24
+const FONT = 13
+const ticks = computed(() => tapeTicks(face.outline.eaveLengthMm, units, scale.pxPerMm).map(tick => ({ ...tick, px: scale.x(readingAlong(face, tick.mm)) })))
+const tags = computed(() => {
+  const sized = readings.map(reading => ({ reading, middle: scale.x(reading.placeMm), width: runsWidth(lengthRuns(reading.readingMm, units), FONT) + 14 }))
+    .sort((a, b) => a.middle - b.middle)
+  const lanes = lanesFor(sized, 4)
+  return sized.map((tag, i) => ({ ...tag, top: top + HEIGHT + 10 + lanes[i]! * LANE }))
+})
+const fill = { rafter: '#6d4c14', fixing: '#cf3a1a', line: '#1c5fae', module: '#3f4347', edge: '#22272e' }
+</script>
+
+<template>
+  <g aria-hidden="true">
+    <rect
+      :x="scale.left"
+      :y="top"
+      :width="scale.right - scale.left"
+      :height="HEIGHT"
+      fill="var(--color-tape)"
+      stroke="#22272e"
+      stroke-width="1.2"
+    />
+    <g
+      v-for="tick in ticks"
+      :key="tick.mm"
+    >
+      <line
+        :x1="tick.px"
+        :x2="tick.px"
+        :y1="top"
+        :y2="top + (tick.numeral ? 10 : tick.half ? 7 : 4)"
+        stroke="#22272e"
+        :stroke-width="tick.numeral ? 1.4 : 0.8"
+      />
+      <text
+        v-if="tick.numeral && tick.px > scale.left + 8 && tick.px < scale.right - 8"
+        :x="tick.px"
+        :y="top + HEIGHT - 4"
+        text-anchor="middle"
+        font-size="11"
+        font-weight="700"
+        fill="#8c2116"
+      >
+        {{ tick.numeral }}
+      </text>
+    </g>
+    <g
+      v-for="tag in tags"
+      :key="tag.reading.key"
+    >
+      <line
+        :x1="tag.middle"
+        :x2="tag.middle"
+        :y1="top + HEIGHT"
+        :y2="tag.top"
+        :stroke="fill[tag.reading.tone]"
+        stroke-width="1.2"
+      />
+      <path
+        :d="`M${tag.middle} ${top + HEIGHT} l-5 8 h10 z`"
+        :fill="fill[tag.reading.tone]"
+      />
+      <rect
+        :x="tag.middle - tag.width / 2"
+        :y="tag.top"
+        :width="tag.width"
+        height="20"
+        rx="2"
+        :fill="fill[tag.reading.tone]"
+      />
+      <FaceFractionText
+        :mm="tag.reading.readingMm"
+        :units="units"
+        :size="FONT"
+        :x="tag.middle"
+        :y="tag.top + 14.5"
+        text-anchor="middle"
+        font-weight="650"
+        fill="#fff"
+      />
+      <title>{{ tag.reading.label }}</title>
+    </g>
+  </g>
+</template>

@@ -1,0 +1,24 @@
+<script setup lang="ts" generic="T extends string">
+/** A choice among a few, as a list that opens. */
+const { label, value, choices } = defineProps<{ label: string, value: T, choices: { label: string, value: T }[] }>()
+const emit = defineEmits<{ choose: [value: T] }>()
+const id = useId()
+</script>
+
+<template>
+  <div class="border-b border-dotted border-graphite-300 py-1">
+    <label
+      :for="id"
+      class="block text-[13px] text-muted"
+    >{{ label }}</label>
+    <USelect
+      :id="id"
+      :model-value="value as string"
+      :items="choices as { label: string, value: string }[]"
+      size="sm"
+      color="neutral"
+      class="w-full font-medium"
+      @update:model-value="emit('choose', $event as T)"
+    />
+  </div>
+</template>

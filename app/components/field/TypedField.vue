@@ -1,0 +1,78 @@
+<script setup lang="ts">
+import type { Outcome } from '#core/outcome'
+
+/**
+ * A value typed as text. What can't be read leaves the old value in place, stays in the field for mending, and says why
+ * beside it.
+ */
+const { label, shown, commit, hint } = defineProps<{
+  label: string
+  /** The value as it stands, written out. */
+  shown: string
+  /** Reads and takes what was typed, or refuses with a sentence. */
+  commit: (text: string) => Outcome<unknown>
+  hint?: string
+}>()
+
+const text = ref(shown)
+const problem = ref('')
+const id = useId()
+watch(() => shown, (next) => {
+  text.value = next
+  problem.value = ''
+})
+
+function take() {
+  if (text.value === shown) {
+    problem.value = ''
+    return
+  }
+  const outcome = commit(text.value)
+  problem.value = outcome.ok ? '' : outcome.problem
+  // The same value written another way is shown the usual way again.
+  if (outcome.ok) nextTick(() => text.value = shown)
+}
+
+function giveUp() {
+  text.value = shown
+  problem.value = ''
+}
+</script>
+
+<template>
+  <div class="border-b border-dotted border-graphite-300 py-1">
+    <div class="flex items-center justify-between gap-3">
+      <label
+        :for="id"
+        class="text-[15px] leading-tight"
+      >{{ label }}<span
+        v-if="hint"
+        class="block text-[13px] text-muted"
+      >{{ hint }}</span></label>
+      <UInput
+        :id="id"
+        v-model="text"
+        size="sm"
+        class="w-32 shrink-0"
+        :color="problem ? 'error' : 'neutral'"
+        :highlight="Boolean(problem)"
+        :aria-invalid="Boolean(problem)"
+        :aria-describedby="problem ? `${id}-problem` : undefined"
+        autocomplete="off"
+        :ui="{ base: 'text-right font-medium' }"
+        @change="take"
+        @keydown.enter="take"
+        @keydown.escape.stop="giveUp"
+        @focus="($event.target as HTMLInputElement).select()"
+      />
+    </div>
+    <p
+      v-if="problem"
+      :id="`${id}-problem`"
+      role="alert"
+      class="mt-1 text-sm font-medium text-brick-600"
+    >
+      {{ problem }}
+    </p>
+  </div>
+</template>

@@ -1,0 +1,58 @@
+<script setup lang="ts">
+import type { Cure, Finding } from '#core/findings'
+
+/** The judgement calls with their cures: pointing at a cure shows it on the face, pressing it makes the edit. */
+const { findings } = defineProps<{ findings: Finding[] }>()
+const emit = defineEmits<{ cure: [cure: Cure], preview: [cure: Cure | null], show: [finding: Finding] }>()
+const words = { stop: 'Stop', caution: 'Look', note: 'Note' }
+const edges = { stop: 'border-brick-500', caution: 'border-amber-500', note: 'border-graphite-400' }
+</script>
+
+<template>
+  <section aria-label="Findings">
+    <h2 class="slip-title mt-6">
+      Findings
+    </h2>
+    <p
+      v-if="!findings.length"
+      class="border-l-4 border-lichen-500 py-1 pl-3 text-[15px]"
+    >
+      <b>Clear.</b> Nothing here stops you.
+    </p>
+    <article
+      v-for="finding in findings"
+      :key="finding.id"
+      class="mb-3 border-l-4 py-0.5 pl-3 text-[15px] leading-snug"
+      :class="edges[finding.severity]"
+      :data-finding="finding.id"
+    >
+      <p class="text-pretty">
+        <b>{{ words[finding.severity] }}.</b> {{ finding.sentence }}
+      </p>
+      <div class="mt-1.5 flex flex-wrap gap-1.5">
+        <UButton
+          v-for="cure in finding.cures"
+          :key="cure.label"
+          size="sm"
+          color="neutral"
+          :variant="cure === finding.cures[0] ? 'solid' : 'outline'"
+          :label="cure.label"
+          @click="emit('cure', cure)"
+          @pointerenter="emit('preview', cure)"
+          @pointerleave="emit('preview', null)"
+          @focus="emit('preview', cure)"
+          @blur="emit('preview', null)"
+        />
+        <UButton
+          v-if="finding.about"
+          size="sm"
+          color="neutral"
+          variant="link"
+          class="px-1"
+          label="Show it"
+          @click="emit('show', finding)"
+        />
+      </div>
+    </article>
+  </section>
+</template>

@@ -1,0 +1,107 @@
+<script setup lang="ts">
+import { formatPitch, formatPower } from '#core/units'
+
+/** The job's name, its totals, what the last change did, and whether it has reached the office. */
+const store = useJobStore()
+const save = computed(() => ({
+  'saved': { text: 'Saved', class: 'text-lichen-600' },
+  'saving': { text: 'Saving…', class: 'text-graphite-600' },
+  'offline': { text: 'No signal: kept on this device', class: 'text-amber-600' },
+  'signed-out': { text: 'Signed out: load the page again. What you typed is kept', class: 'text-brick-600' },
+  'refused': { text: 'Not taken', class: 'text-brick-600' },
+}[store.saveState]))
+const face = computed(() => store.job?.faces[0])
+</script>
+
+<template>
+  <header class="no-print flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-graphite-900 px-4 py-2">
+    <NuxtLink
+      to="/"
+      aria-label="All jobs"
+      class="shrink-0"
+    >
+      <img
+        src="/favicon.svg"
+        alt=""
+        class="size-8"
+      >
+    </NuxtLink>
+    <h1
+      v-if="store.job"
+      class="text-lg font-bold"
+    >
+      {{ store.job.title }}
+    </h1>
+    <p
+      v-if="store.job && face"
+      class="text-[15px] text-muted"
+    >
+      {{ store.job.place }}{{ store.job.place ? ', ' : '' }}{{ face.name.toLowerCase() }}, {{ formatPitch(face.pitchDeg, store.job.units) }}
+    </p>
+    <p
+      class="ml-auto text-[15px]"
+      data-testid="totals"
+    >
+      <template v-if="store.plan">
+        {{ store.plan.totals.modules }} modules, {{ formatPower(store.plan.totals.powerW) }}, {{ store.plan.totals.fixings }} fixings
+      </template>
+    </p>
+    <p
+      aria-live="polite"
+      class="text-[15px] font-semibold text-chalk-600"
+      data-testid="changes"
+    >
+      {{ store.changes.join(', ') }}
+    </p>
+    <p
+      class="text-[15px] font-bold"
+      :class="save.class"
+      data-testid="save-state"
+    >
+      {{ save.text }}
+    </p>
+  </header>
+  <div
+    v-if="store.meanwhile"
+    role="status"
+    class="no-print flex flex-wrap items-center gap-3 border-b border-amber-500 bg-amber-50 px-4 py-2 text-[15px]"
+    data-testid="meanwhile"
+  >
+    <p>
+      <b>Changed in another window</b> by {{ store.meanwhile.who }}: {{ store.meanwhile.what }}.
+      <template v-if="store.meanwhile.theirs.length">
+        You changed the same thing. Yours stands now; theirs is kept in the history.
+      </template>
+      <template v-else>
+        You see it now; nothing of yours is lost.
+      </template>
+    </p>
+    <UButton
+      v-if="store.meanwhile.theirs.length"
+      size="sm"
+      color="neutral"
+      label="Take theirs"
+      @click="store.takeTheirs()"
+    />
+    <UButton
+      size="sm"
+      color="neutral"
+      variant="outline"
+      :label="store.meanwhile.theirs.length ? 'Keep mine' : 'Good'"
+      @click="store.meanwhile = null"
+    />
+  </div>
+  <div
+    v-if="store.refusal"
+    role="alert"
+    class="no-print flex flex-wrap items-center gap-3 border-b border-brick-500 bg-brick-50 px-4 py-2 text-[15px]"
+  >
+    <p><b>The server did not take the last change.</b> {{ store.refusal }}</p>
+    <UButton
+      size="sm"
+      color="neutral"
+      label="Give it up"
+      @click="store.giveUpRefused()"
+    />
+  </div>
+</template>

@@ -1,0 +1,37 @@
+<script setup lang="ts">
+import { type StageId, stages } from '#core/job'
+import type { Finding } from '#core/findings'
+
+/** The stages of the job as rungs, ground at the bottom; each says whether something there wants a person. */
+const { stage, findings, jobId } = defineProps<{ stage: StageId, findings: Finding[], jobId: string }>()
+
+const rungs = computed(() => [...stages].reverse().map((one) => {
+  const own = findings.filter(finding => finding.stage === one.id)
+  const state = own.some(finding => finding.severity === 'stop') ? 'stop' as const : own.some(finding => finding.severity === 'caution') ? 'caution' as const : 'clear' as const
+  return { ...one, state }
+}))
+const words = { stop: 'stopped', caution: 'needs you', clear: 'clear' }
+</script>
+
+<template>
+  <nav
+    aria-label="Stages of the job"
+    class="ladder flex shrink-0 max-md:overflow-x-auto max-md:flex-row-reverse max-md:justify-end md:h-full md:w-32 md:flex-col md:border-x-4 md:border-graphite-900"
+  >
+    <NuxtLink
+      v-for="rung in rungs"
+      :key="rung.id"
+      :to="`/jobs/${jobId}/${rung.id}`"
+      class="flex items-end justify-between gap-1 border-graphite-900 px-2 pb-1.5 text-[15px] leading-tight font-semibold max-md:shrink-0 max-md:border-b-4 max-md:py-2 md:max-h-24 md:flex-1 md:border-b-4"
+      :class="rung.id === stage ? 'bg-graphite-900 text-white' : 'text-graphite-700 hover:bg-graphite-100'"
+      :aria-current="rung.id === stage ? 'page' : undefined"
+    >
+      <span>{{ rung.title }}</span>
+      <span class="sr-only">, {{ words[rung.state] }}</span>
+      <PlannerStateMark
+        :state="rung.state"
+        :on-dark="rung.id === stage"
+      />
+    </NuxtLink>
+  </nav>
+</template>

@@ -1,0 +1,48 @@
+<script setup lang="ts">
+import { stages } from '#core/job'
+import { layers, useLayers } from '../../composables/useLayers'
+
+/** Go anywhere, do anything, by typing. */
+const { jobId } = defineProps<{ jobId: string }>()
+const emit = defineEmits<{ balance: [], swapDatum: [], working: [] }>()
+const open = defineModel<boolean>('open', { required: true })
+const store = useJobStore()
+const { shows, toggle } = useLayers()
+
+const then = (action: () => unknown) => () => {
+  open.value = false
+  action()
+}
+const groups = computed(() => [
+  { id: 'stages', label: 'Go to', items: stages.map(stage => ({ label: stage.title, onSelect: then(() => navigateTo(`/jobs/${jobId}/${stage.id}`)) })) },
+  {
+    id: 'actions', label: 'Do', items: [
+      { label: 'Balance the overhangs', onSelect: then(() => emit('balance')) },
+      { label: 'Swap the datum corner', onSelect: then(() => emit('swapDatum')) },
+      { label: 'Show the working', onSelect: then(() => emit('working')) },
+      { label: 'Undo', onSelect: then(() => store.undo()) },
+      { label: 'Redo', onSelect: then(() => store.redo()) },
+      { label: 'Save the job file', onSelect: then(() => navigateTo(`/api/jobs/${jobId}/job.json`, { external: true })) },
+      { label: 'All jobs', onSelect: then(() => navigateTo('/')) },
+    ],
+  },
+  { id: 'layers', label: 'Layers', items: layers.map(layer => ({ label: `${shows.value[layer.id] ? 'Hide' : 'Show'} ${layer.name.toLowerCase()}`, onSelect: then(() => toggle(layer.id)) })) },
+])
+</script>
+
+<template>
+  <UModal
+    v-model:open="open"
+    title="Go anywhere, do anything"
+    description="Type a few letters of what you want."
+    :ui="{ header: 'sr-only', body: 'p-0 sm:p-0' }"
+  >
+    <template #body>
+      <UCommandPalette
+        :groups="groups"
+        class="h-96"
+        placeholder="Type a few letters"
+      />
+    </template>
+  </UModal>
+</template>

@@ -1,0 +1,44 @@
+<script setup lang="ts">
+/** Clear, caution or stop as a shape as well as a colour: tick, triangle, square. */
+defineProps<{ state: 'clear' | 'caution' | 'stop' | 'note', onDark?: boolean }>()
+</script>
+
+<template>
+  <svg
+    width="16"
+    height="16"
+    viewBox="0 0 16 16"
+    aria-hidden="true"
+    class="shrink-0"
+  >
+    <path
+      v-if="state === 'clear'"
+      d="M2 9 L6 13 L14 4"
+      fill="none"
+      :stroke="onDark ? '#b8d68a' : '#4a6b1e'"
+      stroke-width="2.4"
+    />
+    <path
+      v-else-if="state === 'caution'"
+      d="M8 2 L15 14 H1 Z"
+      fill="none"
+      :stroke="onDark ? '#ffce6e' : '#8f5a05'"
+      stroke-width="2"
+    />
+    <rect
+      v-else-if="state === 'stop'"
+      x="2"
+      y="2"
+      width="12"
+      height="12"
+      :fill="onDark ? '#ff8a78' : '#a3291c'"
+    />
+    <circle
+      v-else
+      cx="8"
+      cy="8"
+      r="4"
+      :fill="onDark ? '#fff' : '#55575a'"
+    />
+  </svg>
+</template>

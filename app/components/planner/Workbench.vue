@@ -1,0 +1,192 @@
+<script setup lang="ts">
+import type { StageId } from '#core/job'
+import type { Finding } from '#core/findings'
+import { useLayers } from '../../composables/useLayers'
+
+/** The planner's page: ladder, face, slip and findings, with everything reachable by keyboard. */
+const { jobId, stage } = defineProps<{ jobId: string, stage: StageId }>()
+const store = useJobStore()
+const { toggle } = useLayers()
+
+const job = computed(() => store.planned!)
+const plan = computed(() => store.plan!)
+const face = computed(() => job.value.faces[0]!)
+const facePlan = computed(() => plan.value.faces[0]!)
+const shown = computed(() => store.preview ?? { job: job.value, plan: plan.value })
+
+const wholeStage: Partial<Record<StageId, string>> = { 'rafters': 'rafters', 'keep-clear': 'keep-clear', 'rows': 'rows', 'rails': 'rails' }
+const selection = ref(wholeStage[stage] ?? 'face')
+/** What to select once the rung it lives on has been reached. */
+let onArrival: string | null = null
+watch(() => stage, (next) => {
+  selection.value = onArrival ?? wholeStage[next] ?? 'face'
+  onArrival = null
+})
+function goTo(where: StageId, what: string) {
+  if (where === stage) {
+    selection.value = what
+    return
+  }
+  onArrival = what
+  void navigateTo(`/jobs/${jobId}/${where}`)
+}
+/** Selecting on the face takes a person to the rung where the selection's figures are. */
+function select(what: string) {
+  if (what.startsWith('rafter')) goTo('rafters', what)
+  else if (what.startsWith('row ')) goTo('rows', what)
+  else if (what === 'rails' || plan.value.faces.some(one => one.rails.some(rail => rail.id === what))) goTo('rails', what)
+  else selection.value = what
+}
+
+provideFace({
+  job, plan, face, facePlan, catalogue: computed(() => store.catalogue!), units: computed(() => job.value.units),
+  stage: computed(() => stage), selection, select, commit: store.commit,
+})
+
+const found = computed(() => findingsFor(stage, plan.value.findings))
+const showFinding = (finding: Finding) => goTo(finding.stage, finding.about)
+
+const showsWorking = ref(false)
+const showsHelp = ref(false)
+const showsPalette = ref(false)
+const message = ref('')
+const { balance, swapDatum, nudge, step, workings } = useFaceActions(selection, message)
+
+const onSheet = computed(() => stage === 'load-out' || stage === 'mark-out')
+usePlannerKeys({
+  jobId: () => jobId, stage: () => stage, toggle, balance, swapDatum, step,
+  undo: store.undo, redo: store.redo,
+  selectAll: () => selection.value = wholeStage[stage] ?? 'face',
+  showWorking: () => showsWorking.value = true, showHelp: () => showsHelp.value = true, showPalette: () => showsPalette.value = true,
+})
+</script>
+
+<template>
+  <div class="flex min-h-0 flex-1 max-md:flex-col print:block">
+    <PlannerLadderNav
+      class="no-print md:my-3 md:ml-4"
+      :stage="stage"
+      :findings="plan.findings"
+      :job-id="jobId"
+    />
+    <main
+      v-if="onSheet"
+      class="min-w-0 flex-1 overflow-y-auto print:overflow-visible"
+    >
+      <SheetMarkout
+        v-if="stage === 'mark-out'"
+        :job-id="jobId"
+      />
+      <SheetLoadout
+        v-else
+        :job-id="jobId"
+      />
+    </main>
+    <template v-else>
+      <main class="flex min-w-0 flex-1 flex-col">
+        <div class="flex flex-wrap items-center justify-between gap-2 px-4 pt-2">
+          <FaceLayerBar />
+          <div class="flex items-center gap-1">
+            <UButton
+              size="xs"
+              color="neutral"
+              variant="outline"
+              label="Balance"
+              title="Balance the overhangs: key B"
+              @click="balance"
+            />
+            <UButton
+              size="xs"
+              color="neutral"
+              variant="outline"
+              :label="`Datum ${face.datum}`"
+              title="Swap the datum corner: key T"
+              @click="swapDatum"
+            />
+            <UButton
+              size="xs"
+              color="neutral"
+              variant="outline"
+              label="Working"
+              title="Working of what is selected: key ."
+              @click="showsWorking = true"
+            />
+            <UButton
+              size="xs"
+              color="neutral"
+              variant="outline"
+              icon="i-lucide-undo-2"
+              aria-label="Undo"
+              :disabled="!store.canUndo"
+              @click="store.undo()"
+            />
+            <UButton
+              size="xs"
+              color="neutral"
+              variant="outline"
+              icon="i-lucide-redo-2"
+              aria-label="Redo"
+              :disabled="!store.canRedo"
+              @click="store.redo()"
+            />
+            <UButton
+              size="xs"
+              color="neutral"
+              variant="outline"
+              label="?"
+              aria-label="Shortcuts"
+              @click="showsHelp = true"
+            />
+          </div>
+        </div>
+        <p
+          aria-live="polite"
+          class="h-6 px-4 text-[15px] font-medium text-chalk-600"
+          data-testid="message"
+        >
+          {{ store.preview ? 'Preview of the cure. Press it to make the change.' : message }}
+        </p>
+        <FaceDrawing
+          class="min-h-80 flex-1"
+          :job="shown.job"
+          :face="shown.job.faces[0]!"
+          :plan="shown.plan.faces[0]!"
+          :selection="selection"
+          @select="select"
+          @nudge="nudge"
+        />
+      </main>
+      <aside
+        class="w-80 shrink-0 overflow-y-auto border-l border-graphite-300 bg-sheet px-4 py-3 max-md:w-full max-md:border-l-0"
+        aria-label="The slip"
+        tabindex="0"
+      >
+        <SlipSite v-if="stage === 'site'" />
+        <SlipSurvey v-else-if="stage === 'survey'" />
+        <SlipRafters v-else-if="stage === 'rafters'" />
+        <SlipKeepClear v-else-if="stage === 'keep-clear'" />
+        <SlipRows v-else-if="stage === 'rows'" />
+        <SlipRails v-else-if="stage === 'rails'" />
+        <PlannerFindingsList
+          :findings="[...found.here, ...found.elsewhere]"
+          @cure="store.commit($event.edit)"
+          @preview="store.previewEdit($event?.edit ?? null)"
+          @show="showFinding"
+        />
+      </aside>
+    </template>
+    <PlannerWorkingPanel
+      v-model:open="showsWorking"
+      :workings="workings"
+      :units="job.units"
+    />
+    <PlannerShortcutsHelp v-model:open="showsHelp" />
+    <PlannerPalette
+      v-model:open="showsPalette"
+      :job-id="jobId"
+      @balance="balance"
+      @swap-datum="swapDatum"
+      @working="showsWorking = true"
+    />
+  </div>
+</template>

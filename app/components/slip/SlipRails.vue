@@ -1,0 +1,198 @@
+<script setup lang="ts">
+import type { ArrayRules, FixingPattern } from '#core/job'
+import { plainRow } from '#core/job'
+import { mismatches } from '#core/catalogue'
+
+const { face, facePlan, catalogue, units, selection, select, commit } = useFace()
+const array = computed(() => face.value.array)
+const set = (values: Partial<Omit<ArrayRules, 'rows'>>) => commit(arrayEdit(face.value.id, values))
+const rail = computed(() => facePlan.value.rails.find(one => one.id === selection.value) ?? null)
+const fixings = computed(() => facePlan.value.fixings.rails.find(one => one.railId === selection.value) ?? null)
+const rowBottomMm = computed(() => rail.value ? facePlan.value.rows.rows[rail.value.row]!.bottomMm : 0)
+const typedMm = computed(() => {
+  if (!rail.value) return null
+  const rule = array.value.rows[rail.value.row] ?? plainRow
+  return rail.value.side === 'lower' ? rule.lowerRailMm : rule.upperRailMm
+})
+
+/** Parts that do not go together are listed all the same, marked: choosing one raises a finding with its cures. */
+const named = <T extends { id: string, name: string }>(items: T[], goes: (item: T) => boolean) =>
+  items.map(item => ({ label: goes(item) ? item.name : `${item.name} (does not go with the rest)`, value: item.id }))
+const parts = computed(() => facePlan.value.parts)
+const clean = (change: Partial<typeof parts.value>) => mismatches(catalogue.value, { ...parts.value, ...change }, face.value.covering.kind).length === 0
+
+const patternNames: Record<FixingPattern, string> = { 'soft-stagger': 'Soft stagger', 'aligned': 'Aligned', 'hard-stagger': 'Hard stagger' }
+const patternChoices = computed(() => (Object.keys(patternNames) as FixingPattern[]).map((value) => {
+  const totals = facePlan.value.patternTotals
+  const total = totals[value]
+  const price = total === null ? 'can’t be had here' : `${total} fixings${value === 'soft-stagger' || total === totals['soft-stagger'] ? '' : `, +${total - totals['soft-stagger']!}`}`
+  return { value, label: `${patternNames[value]}: ${price}` }
+}))
+const setHeight = (mm: number | null) => rail.value
+  ? commit(rowEdit(face.value.id, rail.value.row, rail.value.side === 'lower' ? { lowerRailMm: mm } : { upperRailMm: mm }))
+  : { ok: true as const, value: true }
+</script>
+
+<template>
+  <template v-if="rail && fixings">
+    <div class="flex items-start justify-between">
+      <h2 class="slip-title">
+        Rail {{ rail.number }}, row {{ rail.row + 1 }}, {{ rail.side }} rail
+      </h2>
+      <UButton
+        size="xs"
+        color="neutral"
+        variant="ghost"
+        label="All rails"
+        @click="select('rails')"
+      />
+    </div>
+    <FieldLengthField
+      label="Above the row’s edge"
+      :hint="typedMm === null ? 'by rule' : 'typed; empty for by rule'"
+      :mm="rail.yMm - rowBottomMm"
+      :units="units"
+      optional
+      :commit="setHeight"
+    />
+    <dl>
+      <SlipLine label="Up from the eave">
+        <FieldLengthText
+          :mm="rail.yMm"
+          :units="units"
+        />
+      </SlipLine>
+      <SlipLine
+        label="Clamp zone"
+        :bad="!rail.inZone"
+      >
+        <FieldLengthText
+          :mm="rail.zone.fromMm - rowBottomMm"
+          :units="units"
+        /> to <FieldLengthText
+          :mm="rail.zone.toMm - rowBottomMm"
+          :units="units"
+        />
+      </SlipLine>
+      <SlipLine label="Length, trimmed">
+        <FieldLengthText
+          :mm="rail.toMm - rail.fromMm"
+          :units="units"
+        />
+      </SlipLine>
+      <SlipLine label="Fixings">
+        {{ fixings.fixings.length }}{{ fixings.shortfalls.length ? '' : ', fewest possible' }}
+      </SlipLine>
+      <SlipLine
+        label="Longest span"
+        :bad="fixings.longestSpanMm > facePlan.limits.maxSpanMm + 0.01"
+      >
+        <FieldLengthText
+          :mm="fixings.longestSpanMm"
+          :units="units"
+        /> of <FieldLengthText
+          :mm="facePlan.limits.maxSpanMm"
+          :units="units"
+        />
+      </SlipLine>
+      <SlipLine
+        v-for="end in (['Left', 'Right'] as const)"
+        :key="end"
+        :label="`Overhang ${end.toLowerCase()}`"
+        :bad="(end === 'Left' ? fixings.overhangLeftMm : fixings.overhangRightMm) > facePlan.limits.maxOverhangMm + 0.01"
+      >
+        <FieldLengthText
+          :mm="end === 'Left' ? fixings.overhangLeftMm : fixings.overhangRightMm"
+          :units="units"
+        /> of <FieldLengthText
+          :mm="facePlan.limits.maxOverhangMm"
+          :units="units"
+        />
+      </SlipLine>
+    </dl>
+  </template>
+  <template v-else>
+    <h2 class="slip-title">
+      Rails and fixings
+    </h2>
+    <FieldChoiceField
+      label="Rail"
+      :value="array.railId"
+      :choices="named(catalogue.rails, one => clean({ rail: one }))"
+      @choose="set({ railId: $event })"
+    />
+    <FieldChoiceField
+      label="Mount"
+      :value="array.mountId"
+      :choices="named(catalogue.mounts, one => clean({ mount: one }))"
+      @choose="set({ mountId: $event })"
+    />
+    <FieldChoiceField
+      label="Clamps"
+      :value="array.clampsId"
+      :choices="named(catalogue.clamps, one => clean({ clamps: one }))"
+      @choose="set({ clampsId: $event })"
+    />
+    <FieldChoiceField
+      label="Fixing pattern"
+      :value="array.fixingPattern"
+      :choices="patternChoices"
+      @choose="set({ fixingPattern: $event })"
+    />
+    <FieldLengthField
+      label="Allowed span"
+      :hint="array.allowedSpanMm === null ? 'usual for this rail' : 'typed; empty for the usual'"
+      :mm="facePlan.limits.maxSpanMm"
+      :units="units"
+      optional
+      :commit="mm => set({ allowedSpanMm: mm })"
+    />
+    <FieldLengthField
+      label="Allowed overhang"
+      :hint="array.allowedOverhangMm === null ? (facePlan.parts.rail.overhangMm === null ? 'common practice' : 'maker’s limit') : 'typed; empty for the usual'"
+      :mm="facePlan.limits.maxOverhangMm"
+      :units="units"
+      optional
+      :commit="mm => set({ allowedOverhangMm: mm })"
+    />
+    <FieldLengthField
+      label="Trim tail"
+      hint="left long at each end"
+      :mm="array.trimTailMm"
+      :units="units"
+      :commit="mm => set({ trimTailMm: mm! })"
+    />
+    <dl class="mt-3">
+      <SlipLine label="Fixings">
+        {{ facePlan.fixings.total }}{{ facePlan.fixings.fewestProved ? ', fewest for this pattern' : '' }}
+      </SlipLine>
+      <SlipLine label="Rafters that share them">
+        {{ facePlan.fixings.membersUsed }}{{ facePlan.fixings.spreadProved ? ', the most possible' : '' }}
+      </SlipLine>
+    </dl>
+    <h2 class="slip-title mt-5">
+      Rail by rail
+    </h2>
+    <ul>
+      <li
+        v-for="one in [...facePlan.rails].reverse()"
+        :key="one.id"
+      >
+        <button
+          type="button"
+          class="flex w-full items-baseline justify-between border-b border-dotted border-graphite-300 py-1.5 text-left text-[15px] hover:bg-chalk-50"
+          @click="select(one.id)"
+        >
+          <span>Rail {{ one.number }}, up <FieldLengthText
+            :mm="one.yMm"
+            :units="units"
+          /></span>
+          <span
+            class="font-semibold"
+            :class="facePlan.fixings.rails[one.number - 1]!.shortfalls.length || !one.inZone ? 'text-brick-600' : ''"
+          >{{ facePlan.fixings.rails[one.number - 1]!.fixings.length }} fixings</span>
+        </button>
+      </li>
+    </ul>
+  </template>
+</template>

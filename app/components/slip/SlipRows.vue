@@ -1,0 +1,159 @@
+<script setup lang="ts">
+import type { ArrayRules, Orientation } from '#core/job'
+import { plainRow } from '#core/job'
+import { readingAlong } from '#core/roof'
+
+const { face, facePlan, catalogue, units, selection, select, commit } = useFace()
+const array = computed(() => face.value.array)
+const rows = computed(() => facePlan.value.rows.rows)
+const set = (values: Partial<Omit<ArrayRules, 'rows'>>) => commit(arrayEdit(face.value.id, values))
+const setRow = (row: number, values: Parameters<typeof rowEdit>[2]) => commit(rowEdit(face.value.id, row, values))
+const named = (items: { id: string, name: string }[]) => items.map(item => ({ label: item.name, value: item.id }))
+const orientationChoices: { label: string, value: Orientation }[] = [{ label: 'Upright', value: 'upright' }, { label: 'On their side', value: 'on-side' }]
+const ruleOf = (row: number) => array.value.rows[row] ?? plainRow
+
+/** The row's edge nearer the datum, as the tape reads it. */
+const nearEdgeMm = (index: number) => {
+  const row = rows.value[index]!
+  return readingAlong(face.value, face.value.datum === 'left' ? row.leftMm : row.rightMm)
+}
+function moveRow(index: number, readingMm: number) {
+  const change = readingMm - nearEdgeMm(index)
+  return setRow(index, { shiftMm: ruleOf(index).shiftMm + (face.value.datum === 'left' ? change : -change) })
+}
+function raiseRow(index: number, bottomMm: number) {
+  const below = index === 0 ? rows.value[0]!.bottomMm - (ruleOf(0).gapBelowMm ?? 0) : rows.value[index - 1]!.topMm
+  return setRow(index, { gapBelowMm: bottomMm - below })
+}
+/** From the eave up as it is built; shown with the top row first, as it is seen. */
+const shownRows = computed(() => [...rows.value].reverse())
+</script>
+
+<template>
+  <h2 class="slip-title">
+    Parts
+  </h2>
+  <FieldChoiceField
+    label="Module"
+    :value="array.moduleId"
+    :choices="named(catalogue.modules)"
+    @choose="set({ moduleId: $event })"
+  />
+  <FieldChoiceField
+    label="Modules lie"
+    :value="array.orientation"
+    :choices="orientationChoices"
+    @choose="set({ orientation: $event })"
+  />
+  <FieldLengthField
+    label="Gap between columns"
+    :hint="array.columnGapMm === null ? 'by the mid clamp' : 'typed; empty for the clamp’s'"
+    :mm="facePlan.rows.columnGapMm"
+    :units="units"
+    optional
+    :commit="mm => set({ columnGapMm: mm })"
+  />
+  <FieldLengthField
+    label="Gap between rows"
+    :mm="array.rowGapMm"
+    :units="units"
+    :commit="mm => set({ rowGapMm: mm! })"
+  />
+  <div class="mt-5 flex items-center justify-between">
+    <h2 class="slip-title mb-0">
+      Rows
+    </h2>
+    <div class="flex items-center gap-1">
+      <UButton
+        size="xs"
+        color="neutral"
+        variant="outline"
+        icon="i-lucide-minus"
+        aria-label="One row fewer"
+        :disabled="rows.length === 0"
+        @click="set({ rowCount: rows.length - 1 })"
+      />
+      <span class="w-6 text-center font-semibold">{{ rows.length }}</span>
+      <UButton
+        size="xs"
+        color="neutral"
+        variant="outline"
+        icon="i-lucide-plus"
+        aria-label="One row more"
+        @click="set({ rowCount: rows.length + 1 })"
+      />
+      <UButton
+        v-if="array.rowCount !== null"
+        size="xs"
+        color="neutral"
+        variant="ghost"
+        label="Fill"
+        @click="set({ rowCount: null })"
+      />
+    </div>
+  </div>
+  <section
+    v-for="row in shownRows"
+    :key="row.index"
+    class="mt-1 border-l-4 py-1 pl-2"
+    :class="selection === `row ${row.index + 1}` ? 'border-chalk-500 bg-chalk-50' : row.fits ? 'border-graphite-200' : 'border-brick-500'"
+    :aria-label="`Row ${row.index + 1}`"
+    @focusin="select(`row ${row.index + 1}`)"
+    @click="select(`row ${row.index + 1}`)"
+  >
+    <div class="flex items-center justify-between gap-2">
+      <span class="font-semibold">Row {{ row.index + 1 }}</span>
+      <span class="text-sm text-muted">{{ row.held ? `held, ${row.fills} would fill` : 'filled' }}</span>
+      <div class="flex items-center gap-1">
+        <UButton
+          size="xs"
+          color="neutral"
+          variant="outline"
+          icon="i-lucide-minus"
+          :aria-label="`Drop a module from row ${row.index + 1}`"
+          :disabled="row.count < 2"
+          @click.stop="setRow(row.index, { count: row.count - 1 })"
+        />
+        <span class="w-6 text-center font-semibold">{{ row.count }}</span>
+        <UButton
+          size="xs"
+          color="neutral"
+          variant="outline"
+          icon="i-lucide-plus"
+          :aria-label="`Add a module to row ${row.index + 1}`"
+          @click.stop="setRow(row.index, { count: row.count + 1 })"
+        />
+        <UButton
+          size="xs"
+          color="neutral"
+          variant="ghost"
+          :label="row.held ? 'Fill' : 'Hold'"
+          :aria-label="row.held ? `Let row ${row.index + 1} fill` : `Hold row ${row.index + 1} at ${row.count}`"
+          @click.stop="setRow(row.index, { count: row.held ? null : row.count })"
+        />
+      </div>
+    </div>
+    <template v-if="selection === `row ${row.index + 1}`">
+      <FieldLengthField
+        :label="`${face.datum === 'left' ? 'Left' : 'Right'} edge`"
+        hint="reading along the eave"
+        :mm="nearEdgeMm(row.index)"
+        :units="units"
+        :commit="mm => moveRow(row.index, mm!)"
+      />
+      <FieldLengthField
+        label="Lower edge"
+        hint="reading up the slope"
+        :mm="row.bottomMm"
+        :units="units"
+        :commit="mm => raiseRow(row.index, mm!)"
+      />
+    </template>
+  </section>
+  <p
+    v-if="!rows.length"
+    class="mt-2 text-[15px]"
+  >
+    No rows yet. Press + to add one, or see the findings if none fits.
+  </p>
+</template>

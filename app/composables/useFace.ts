@@ -1,0 +1,31 @@
+import type { InjectionKey } from 'vue'
+import type { Catalogue } from '#core/catalogue'
+import type { Edit, Face, Job, StageId } from '#core/job'
+import type { Outcome } from '#core/outcome'
+import type { FacePlan, Plan } from '#core/plan'
+import type { UnitSystem } from '#core/units'
+
+/** What every part of the planner's page works on: one face of the open job, its plan and what is selected. */
+export interface FaceWork {
+  job: Ref<Job>
+  plan: Ref<Plan>
+  face: Ref<Face>
+  facePlan: Ref<FacePlan>
+  catalogue: Ref<Catalogue>
+  units: Ref<UnitSystem>
+  stage: Ref<StageId>
+  selection: Ref<string>
+  select: (what: string) => void
+  commit: (edit: Edit) => Outcome<true>
+}
+
+const key: InjectionKey<FaceWork> = Symbol('face work')
+
+export const provideFace = (work: FaceWork): void => provide(key, work)
+
+/** The face in hand. */
+export function useFace(): FaceWork {
+  const work = inject(key)
+  if (!work) throw new Error('useFace is for parts of the planner’s page.')
+  return work
+}

@@ -1,0 +1,53 @@
+import { type StageId, stages } from '#core/job'
+import { type LayerId, layers } from './useLayers'
+
+/** What the planner's keys do. */
+export interface PlannerKeys {
+  jobId: () => string
+  stage: () => StageId
+  toggle: (layer: LayerId) => void
+  balance: () => unknown
+  swapDatum: () => unknown
+  step: (by: 1 | -1) => void
+  undo: () => unknown
+  redo: () => unknown
+  selectAll: () => void
+  showWorking: () => void
+  showHelp: () => void
+  showPalette: () => void
+}
+
+/** True while a person types in a field or has a dialog open, where letters are letters. */
+function isTyping(event: KeyboardEvent): boolean {
+  const target = event.target as HTMLElement
+  return ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName) || target.isContentEditable || Boolean(document.querySelector('[role="dialog"]'))
+}
+
+/** Listens for the shortcuts of the planner's page. */
+export function usePlannerKeys(keys: PlannerKeys): void {
+  const climb = (to: number) => {
+    const stage = stages[to]
+    if (stage) void navigateTo(`/jobs/${keys.jobId()}/${stage.id}`)
+  }
+  const letters: Record<string, () => unknown> = {
+    'b': keys.balance, 't': keys.swapDatum, '[': () => keys.step(-1), ']': () => keys.step(1),
+    '.': keys.showWorking, '?': keys.showHelp, '/': keys.showPalette, 'escape': keys.selectAll,
+    ...Object.fromEntries(layers.map(layer => [layer.key, () => keys.toggle(layer.id)])),
+    ...Object.fromEntries(stages.map((_, i) => [String(i + 1), () => climb(i)])),
+  }
+
+  useEventListener('keydown', (event: KeyboardEvent) => {
+    if (isTyping(event)) return
+    const key = event.key.toLowerCase()
+    let action: (() => unknown) | undefined
+    if (event.ctrlKey || event.metaKey) action = key === 'z' ? (event.shiftKey ? keys.redo : keys.undo) : undefined
+    else if (event.altKey) {
+      const at = stages.findIndex(stage => stage.id === keys.stage())
+      action = key === 'arrowup' ? () => climb(at + 1) : key === 'arrowdown' ? () => climb(at - 1) : undefined
+    }
+    else action = letters[key]
+    if (!action) return
+    event.preventDefault()
+    action()
+  })
+}

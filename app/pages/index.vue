@@ -1,0 +1,162 @@
+<script setup lang="ts">
+import type { Outline } from '#core/job'
+import type { PlanTotals } from '#core/plan'
+import { formatPower, type UnitSystem } from '#core/units'
+
+useHead({ title: 'Jobs · Upper Deck' })
+interface JobLine { jobId: string, title: string, place: string, units: UnitSystem, updatedAt: string, outlines: Outline[], totals: PlanTotals }
+const { data: jobs, error } = await useFetch<JobLine[]>('/api/jobs')
+const { data: me } = await useFetch<{ personName: string, firmName: string }>('/api/me')
+
+const creating = ref(false)
+const draft = reactive({ title: '', place: '', units: 'imperial' as UnitSystem })
+const problem = ref('')
+async function create() {
+  problem.value = ''
+  try {
+    const { jobId } = await $fetch<{ jobId: string }>('/api/jobs', { method: 'POST', body: draft })
+    await navigateTo(`/jobs/${jobId}/survey`)
+  }
+  catch (failure) {
+    const data = (failure as { data?: { data?: { problems?: { sentence: string }[] } } }).data
+    problem.value = data?.data?.problems?.map(one => one.sentence).join(' ') ?? 'The server can’t be reached. Try again in a minute.'
+  }
+}
+const SKETCH_PX_PER_MM = 1 / 110
+</script>
+
+<template>
+  <div class="mx-auto max-w-4xl px-5 py-8">
+    <header class="mb-8 flex flex-wrap items-end justify-between gap-4 border-b-2 border-graphite-900 pb-3">
+      <div class="flex items-center gap-3">
+        <img
+          src="/favicon.svg"
+          alt=""
+          class="size-10"
+        >
+        <div>
+          <h1 class="text-2xl font-bold">
+            Upper Deck
+          </h1>
+          <p class="text-[15px] text-muted">
+            {{ me ? `${me.firmName}, ${me.personName}` : ' ' }}
+          </p>
+        </div>
+      </div>
+      <UButton
+        label="New job"
+        icon="i-lucide-plus"
+        @click="creating = true"
+      />
+    </header>
+
+    <p
+      v-if="error"
+      role="alert"
+      class="border-l-4 border-brick-500 py-1 pl-3"
+    >
+      The jobs can’t be read: {{ error.statusCode === 401 ? 'you are signed out. Load the page again.' : 'the server can’t be reached. Load the page again in a minute.' }}
+    </p>
+    <p
+      v-else-if="jobs && !jobs.length"
+      class="text-lg"
+    >
+      No jobs yet. Open a new one with the address and the units your tape reads in; the survey comes next.
+    </p>
+    <ul v-else>
+      <li
+        v-for="job in jobs"
+        :key="job.jobId"
+        class="border-b border-graphite-300"
+      >
+        <NuxtLink
+          :to="`/jobs/${job.jobId}/${job.totals.stops ? 'rails' : 'survey'}`"
+          class="grid grid-cols-[7.5rem_1fr_auto] items-center gap-5 px-2 py-4 hover:bg-sheet max-sm:grid-cols-[4.5rem_1fr]"
+        >
+          <svg
+            v-for="(outline, i) in job.outlines.slice(0, 1)"
+            :key="i"
+            :viewBox="`-2 -2 ${outline.eaveLengthMm * SKETCH_PX_PER_MM + 4} ${outline.slopeLengthMm * SKETCH_PX_PER_MM + 4}`"
+            class="h-14 w-full"
+            aria-hidden="true"
+          >
+            <rect
+              :width="outline.eaveLengthMm * SKETCH_PX_PER_MM"
+              :height="outline.slopeLengthMm * SKETCH_PX_PER_MM"
+              fill="#fdfcf8"
+              stroke="#22272e"
+              stroke-width="1.5"
+            />
+            <line
+              x1="0"
+              :x2="outline.eaveLengthMm * SKETCH_PX_PER_MM"
+              :y1="outline.slopeLengthMm * SKETCH_PX_PER_MM"
+              :y2="outline.slopeLengthMm * SKETCH_PX_PER_MM"
+              stroke="#1c5fae"
+              stroke-width="3"
+            />
+          </svg>
+          <span>
+            <span class="block text-lg leading-tight font-bold">{{ job.title }}</span>
+            <span class="block text-[15px] text-muted">{{ job.place }}</span>
+          </span>
+          <span class="flex items-center gap-3 text-right text-[15px] max-sm:col-span-2 max-sm:justify-self-start">
+            <span>{{ job.totals.modules }} modules, {{ formatPower(job.totals.powerW) }}<br>{{ job.totals.fixings }} fixings, {{ job.totals.sticks }} sticks</span>
+            <span class="inline-flex w-20 items-center gap-1 font-semibold">
+              <PlannerStateMark :state="job.totals.stops ? 'stop' : 'clear'" />
+              {{ job.totals.stops ? `${job.totals.stops} to settle` : 'Clear' }}
+            </span>
+          </span>
+        </NuxtLink>
+      </li>
+    </ul>
+
+    <UModal
+      v-model:open="creating"
+      title="New job"
+      description="It starts with one face at usual sizes; type your tape’s readings over them."
+    >
+      <template #body>
+        <form
+          class="space-y-4"
+          @submit.prevent="create"
+        >
+          <UFormField
+            label="Name or address"
+            required
+          >
+            <UInput
+              v-model="draft.title"
+              class="w-full"
+              autofocus
+            />
+          </UFormField>
+          <UFormField label="Place">
+            <UInput
+              v-model="draft.place"
+              class="w-full"
+            />
+          </UFormField>
+          <UFormField label="Lengths are read in">
+            <USelect
+              v-model="draft.units"
+              class="w-full"
+              :items="[{ label: 'Feet, inches and sixteenths', value: 'imperial' }, { label: 'Millimetres', value: 'metric' }]"
+            />
+          </UFormField>
+          <p
+            v-if="problem"
+            role="alert"
+            class="font-medium text-brick-600"
+          >
+            {{ problem }}
+          </p>
+          <UButton
+            type="submit"
+            label="Open it"
+          />
+        </form>
+      </template>
+    </UModal>
+  </div>
+</template>

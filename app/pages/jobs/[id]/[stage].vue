@@ -1,0 +1,52 @@
+<script setup lang="ts">
+import { stages, type StageId } from '#core/job'
+
+definePageMeta({ validate: route => stages.some(stage => stage.id === route.params.stage), key: route => String(route.params.id) })
+
+const route = useRoute()
+const store = useJobStore()
+const stage = computed(() => route.params.stage as StageId)
+const jobId = computed(() => String(route.params.id))
+await store.open(jobId.value)
+onBeforeUnmount(() => store.close())
+useHead({ title: () => store.job ? `${store.job.title} · Upper Deck` : 'Upper Deck' })
+</script>
+
+<template>
+  <div class="flex h-dvh flex-col max-md:h-auto max-md:min-h-dvh print:block print:h-auto">
+    <PlannerJobHead />
+    <main
+      v-if="store.loadProblem"
+      class="p-8"
+    >
+      <p
+        role="alert"
+        class="max-w-prose border-l-4 border-brick-500 py-1 pl-3 text-lg"
+      >
+        {{ store.loadProblem }}
+      </p>
+      <NuxtLink
+        to="/"
+        class="mt-4 inline-block font-semibold text-chalk-600 underline"
+      >All jobs</NuxtLink>
+    </main>
+    <p
+      v-else-if="store.planProblem"
+      role="alert"
+      class="m-8 border-l-4 border-brick-500 py-1 pl-3 text-lg"
+    >
+      {{ store.planProblem }}
+    </p>
+    <PlannerWorkbench
+      v-else-if="store.plan && store.planned && store.catalogue"
+      :job-id="jobId"
+      :stage="stage"
+    />
+    <p
+      v-else
+      class="p-8 text-lg text-muted"
+    >
+      Working out the plan…
+    </p>
+  </div>
+</template>

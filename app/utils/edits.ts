@@ -1,0 +1,10 @@
+import type { Edit } from '#core/job'
+
+type ValuesOf<T extends Edit['type']> = Extract<Edit, { type: T }> extends { values: infer V } ? V : never
+
+/** An edit of a face's own facts. */
+export const faceEdit = (faceId: string, values: ValuesOf<'set-face'>): Edit => ({ type: 'set-face', faceId, values })
+/** An edit of a face's array. */
+export const arrayEdit = (faceId: string, values: ValuesOf<'set-array'>): Edit => ({ type: 'set-array', faceId, values })
+/** An edit of one row, 0 first from the eave. */
+export const rowEdit = (faceId: string, row: number, values: ValuesOf<'set-row'>): Edit => ({ type: 'set-row', faceId, row, values })

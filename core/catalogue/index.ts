@@ -1,0 +1,4 @@
+/** Modules, rails, mounts and clamps as data, and what goes with what. */
+export * from './schema'
+export * from './choose'
+export * from './demo'

@@ -1,0 +1,12 @@
+import type { DraftFinding } from './finding'
+import type { FindingContext } from './context'
+import { fixingFindings } from './fixings'
+import { partFindings } from './parts'
+import { railFindings } from './rails'
+import { rafterFindings } from './rafters'
+import { rowFindings } from './rows'
+
+/** Every judgement on one face, not yet in order of weight. */
+export const draftFindings = (context: FindingContext): DraftFinding[] => [
+  ...rafterFindings(context), ...partFindings(context), ...rowFindings(context), ...railFindings(context), ...fixingFindings(context),
+]

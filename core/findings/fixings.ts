@@ -1,0 +1,149 @@
+import { mismatches } from '../catalogue'
+import { placeFixings, type Shortfall, shiftsToTry } from '../fixings'
+import type { Edit } from '../job'
+import { OVERHANG_SHARE_OF_SPAN } from '../rails'
+import { length } from '../units'
+import { type FindingContext, writer } from './context'
+import type { Cure, DraftFinding } from './finding'
+import { noCures } from './finding'
+
+/** Spans and overhangs that no choice of fixings can keep, and what the plan rests on. */
+export function fixingFindings(context: FindingContext): DraftFinding[] {
+  return [...impossible(context), ...longOverhangs(context), ...pattern(context), ...unjustified(context)]
+}
+
+/** Equal troubles of several rails, such as one wide gap between two rafters, make one finding. */
+function impossible(context: FindingContext): DraftFinding[] {
+  const groups = new Map<string, { shortfall: Shortfall, railIds: string[] }>()
+  for (const rail of context.plan.fixings.rails) {
+    for (const shortfall of rail.shortfalls) {
+      const key = keyOf(shortfall)
+      const group = groups.get(key)
+      if (!group) groups.set(key, { shortfall, railIds: [rail.railId] })
+      else {
+        group.railIds.push(rail.railId)
+        if (sizeOf(shortfall) > sizeOf(group.shortfall)) group.shortfall = shortfall
+      }
+    }
+  }
+  return [...groups].map(([key, { shortfall, railIds }]) => ({
+    id: `${key}:${context.face.id}`, severity: 'stop', stage: 'rails', faceId: context.face.id, about: railIds[0]!,
+    ...describe(context, shortfall, railIds), propose: () => curesFor(context, shortfall, railIds),
+  }))
+}
+
+const keyOf = (one: Shortfall): string =>
+  one.kind === 'span' ? `span:${one.left.member}-${one.right.member}` : one.kind === 'overhang' ? `overhang:${one.end}` : 'no-support'
+const sizeOf = (one: Shortfall): number => one.kind === 'span' ? one.spanMm : one.kind === 'overhang' ? one.overhangMm : 0
+
+function describe(context: FindingContext, shortfall: Shortfall, railIds: string[]): Pick<DraftFinding, 'sentence' | 'measured' | 'limit'> {
+  const say = writer(context)
+  const { limits, rails } = context.plan
+  const numbers = railIds.map(id => rails.find(rail => rail.id === id)!.number)
+  const which = numbers.length === 1 ? `Rail ${numbers[0]}` : `Rails ${numbers.join(', ')}`
+  switch (shortfall.kind) {
+    case 'no-support':
+      return { sentence: `${which} ${numbers.length === 1 ? 'has' : 'have'} no rafter underneath.`, measured: null, limit: null }
+    case 'overhang':
+      return {
+        sentence: `Overhang at the ${shortfall.end} end is ${say(shortfall.overhangMm)}, limit ${say(limits.maxOverhangMm)}: ${shortfall.nearest.member} is the last that ${which.toLowerCase()} can reach.`,
+        measured: length(shortfall.overhangMm), limit: length(limits.maxOverhangMm),
+      }
+    case 'span':
+      return {
+        sentence: `${shortfall.left.member[0]!.toUpperCase()}${shortfall.left.member.slice(1)} and ${shortfall.right.member} are ${say(shortfall.spanMm)} apart, allowed span ${say(limits.maxSpanMm)}. ${which} can’t be fixed between them.`,
+        measured: length(shortfall.spanMm), limit: length(limits.maxSpanMm),
+      }
+  }
+}
+
+function curesFor(context: FindingContext, shortfall: Shortfall, railIds: string[]): Cure[] {
+  return [...shifts(context), ...strongerRails(context, shortfall), ...shorterRows(context, railIds)]
+}
+
+/** The least shift of the whole array after which every rail keeps the rules. */
+function shifts(context: FindingContext): Cure[] {
+  const { face, plan } = context
+  const { slack } = plan.rows
+  if (!slack) return []
+  const say = writer(context)
+  const keeps = (shiftMm: number) => placeFixings(
+    plan.rails.map(rail => ({ ...rail, leftMm: rail.leftMm + shiftMm, rightMm: rail.rightMm + shiftMm })), context.places, plan.limits, 'soft-stagger',
+  ).rails.every(rail => rail.shortfalls.length === 0)
+  const shiftMm = shiftsToTry(plan.rails, context.places, plan.limits, slack).find(keeps)
+  if (shiftMm === undefined || shiftMm === 0) return []
+  return [{
+    label: `Shift the array ${say(Math.abs(shiftMm))} ${shiftMm > 0 ? 'right' : 'left'}`,
+    edit: { type: 'set-array', faceId: face.id, values: { shiftMm: face.array.shiftMm + shiftMm } },
+  }]
+}
+
+/** Rails of the catalogue whose own limits reach, with mount and clamps that go with them. */
+function strongerRails({ catalogue, face, plan }: FindingContext, shortfall: Shortfall): Cure[] {
+  if (shortfall.kind === 'no-support') return []
+  return catalogue.rails.filter(rail => rail.id !== plan.parts.rail.id).flatMap((rail): Cure[] => {
+    if (shortfall.kind === 'span' && rail.usualSpanMm < shortfall.spanMm) return []
+    const mount = [plan.parts.mount, ...catalogue.mounts].find(one => rail.mountIds.includes(one.id) && one.coverings.includes(face.covering.kind))
+    const clamps = [plan.parts.clamps, ...catalogue.clamps].find(set => mount && !mismatches(catalogue, { ...plan.parts, rail, mount, clamps: set }, face.covering.kind).length)
+    if (!mount || !clamps) return []
+    return [{
+      label: `Use ${rail.name}`,
+      edit: { type: 'set-array', faceId: face.id, values: { railId: rail.id, mountId: mount.id, clampsId: clamps.id, allowedSpanMm: null, allowedOverhangMm: null } },
+    }]
+  })
+}
+
+/** One module fewer in every row that has the trouble. */
+function shorterRows({ face, plan }: FindingContext, railIds: string[]): Cure[] {
+  const rows = [...new Set(railIds.map(id => plan.rails.find(rail => rail.id === id)!.row))].map(index => plan.rows.rows[index]!)
+  if (rows.some(row => row.count < 2)) return []
+  return [{
+    label: rows.length === 1 ? `Drop a module from row ${rows[0]!.index + 1}` : `Drop a module from ${rows.length} rows`,
+    edit: { type: 'batch', edits: rows.map(row => ({ type: 'set-row' as const, faceId: face.id, row: row.index, values: { count: row.count - 1 } })) } satisfies Edit,
+  }]
+}
+
+/** Overhangs inside their limit but over the usual share of the span beside them. */
+function longOverhangs(context: FindingContext): DraftFinding[] {
+  const { face, plan } = context
+  const say = writer(context)
+  const long = plan.fixings.rails.flatMap((rail) => {
+    if (rail.shortfalls.length || !rail.spansMm.length) return []
+    return ([['left', rail.overhangLeftMm, rail.spansMm[0]!], ['right', rail.overhangRightMm, rail.spansMm.at(-1)!]] as const)
+      .filter(([, overhangMm, spanMm]) => overhangMm > OVERHANG_SHARE_OF_SPAN * spanMm)
+      .map(([end, overhangMm, spanMm]) => ({ rail, end, overhangMm, limitMm: OVERHANG_SHARE_OF_SPAN * spanMm }))
+  })
+  if (!long.length) return []
+  const worst = long.reduce((a, b) => b.overhangMm - b.limitMm > a.overhangMm - a.limitMm ? b : a)
+  const number = plan.rails.find(rail => rail.id === worst.rail.railId)!.number
+  return [{
+    id: `overhang-share:${face.id}`, severity: 'note', stage: 'rails', faceId: face.id, about: worst.rail.railId,
+    sentence: `${long.length === 1 ? 'One overhang is' : `${long.length} overhangs are`} longer than 0.4 of the span beside ${long.length === 1 ? 'it' : 'them'} (common practice), the longest at the ${worst.end} of rail ${number}: ${say(worst.overhangMm)} beside ${say(worst.limitMm)}. All keep the limit of ${say(plan.limits.maxOverhangMm)}.`,
+    measured: length(worst.overhangMm), limit: length(worst.limitMm), propose: noCures,
+  }]
+}
+
+/** A hard stagger that can't be had, and what is not proved. */
+function pattern({ face, plan }: FindingContext): DraftFinding[] {
+  const found: DraftFinding[] = []
+  if (face.array.fixingPattern === 'hard-stagger' && plan.fixings.pattern !== 'hard-stagger') {
+    found.push({
+      id: `hard-stagger:${face.id}`, severity: 'caution', stage: 'rails', faceId: face.id, about: '',
+      sentence: 'A hard stagger can’t be had here: neighbouring rails would need rafters that are not there. The fixings shown are a soft stagger.',
+      measured: null, limit: null,
+      propose: () => [{ label: 'Keep the soft stagger', edit: { type: 'set-array', faceId: face.id, values: { fixingPattern: 'soft-stagger' } } }],
+    })
+  }
+  return found
+}
+
+/** Spans taken from practice are not engineering, and the plan says so. */
+function unjustified(context: FindingContext): DraftFinding[] {
+  const { face, plan } = context
+  if (!plan.rails.length || plan.limits.spanWorking.basis !== 'common practice') return []
+  return [{
+    id: `span-basis:${face.id}`, severity: 'caution', stage: 'rails', faceId: face.id, about: '',
+    sentence: `The allowed span of ${writer(context)(plan.limits.maxSpanMm)} is what is usual with ${plan.parts.rail.name}, not worked out for this roof’s wind and snow. The rail maker’s table, the local code or a licensed engineer comes first; type the figure they give.`,
+    measured: length(plan.limits.maxSpanMm), limit: null, propose: noCures,
+  }]
+}

@@ -1,0 +1,3 @@
+/** The judgement calls: what breaks a rule, by how much, and what would put it right. */
+export * from './finding'
+export * from './draft'

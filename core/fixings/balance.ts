@@ -1,0 +1,86 @@
+import { type Interval, TOLERANCE_MM } from '../geometry'
+import type { RailLimits, RailPlan } from '../rails'
+import type { PlacesForRail } from '../supports'
+import type { FixingPattern } from '../job'
+import { type FixingsPlan, placeFixings } from './place'
+
+/** What balancing an array would do. */
+export interface Balance {
+  /** Move of the whole array from where it stands, mm to the right. */
+  shiftMm: number
+  before: BalanceFigures
+  after: BalanceFigures
+  /** Shifts that were tried. */
+  tried: number
+}
+
+export interface BalanceFigures { fixings: number, shortfalls: number, overhangDifferenceMm: number }
+
+/** Greatest difference between the two end overhangs of any rail, mm. */
+export const overhangDifferenceMm = (plan: FixingsPlan): number =>
+  Math.max(0, ...plan.rails.map(rail => Math.abs(rail.overhangLeftMm - rail.overhangRightMm)))
+
+const figuresOf = (plan: FixingsPlan): BalanceFigures => ({
+  fixings: plan.total,
+  shortfalls: plan.rails.reduce((sum, rail) => sum + rail.shortfalls.length, 0),
+  overhangDifferenceMm: overhangDifferenceMm(plan),
+})
+
+/** More shifts than this are thinned out evenly before they are tried. */
+const MOST_SHIFTS = 600
+
+/**
+ * Finds the shift of the whole array that breaks the fewest rules, then needs the fewest fixings, then has the least
+ * difference of end overhangs over all rails, then moves least. Tried are the shifts at which the number of fixings
+ * can change (a support comes to a module's edge or to an overhang's limit) and those at which two supports lie evenly inside
+ * a rail; between such shifts nothing but the overhangs changes, and they change linearly.
+ * @param slack how far the array may move and still fit, mm
+ */
+export function balance(rails: RailPlan[], places: PlacesForRail, limits: RailLimits, pattern: FixingPattern, slack: Interval): Balance {
+  const at = (shiftMm: number) => figuresOf(placeFixings(
+    rails.map(rail => ({ ...rail, leftMm: rail.leftMm + shiftMm, rightMm: rail.rightMm + shiftMm })), places, limits, pattern))
+  const shifts = shiftsToTry(rails, places, limits, slack)
+  const before = at(0)
+  let best = { shiftMm: 0, figures: before }
+  for (const shiftMm of shifts) {
+    const figures = at(shiftMm)
+    if (better({ shiftMm, figures }, best)) best = { shiftMm, figures }
+  }
+  return { shiftMm: best.shiftMm, before, after: best.figures, tried: shifts.length }
+}
+
+interface Tried { shiftMm: number, figures: BalanceFigures }
+
+function better(a: Tried, b: Tried): boolean {
+  if (a.figures.shortfalls !== b.figures.shortfalls) return a.figures.shortfalls < b.figures.shortfalls
+  if (a.figures.fixings !== b.figures.fixings) return a.figures.fixings < b.figures.fixings
+  const difference = a.figures.overhangDifferenceMm - b.figures.overhangDifferenceMm
+  if (Math.abs(difference) > 0.01) return difference < 0
+  return Math.abs(a.shiftMm) < Math.abs(b.shiftMm) - 0.01
+}
+
+/** The shifts worth trying, inside the slack, without repeats. */
+export function shiftsToTry(rails: RailPlan[], places: PlacesForRail, limits: RailLimits, slack: Interval): number[] {
+  const shifts = [slack.fromMm, 0, slack.toMm]
+  const seen = new Set<string>()
+  for (const rail of rails) {
+    const wide = { fromMm: rail.leftMm + slack.fromMm, toMm: rail.rightMm + slack.toMm }
+    const xs = [...new Set([...places(rail.yMm, wide).points.map(point => point.xMm), ...places(rail.yMm, wide).intervals.flatMap(one => [one.fromMm, one.toMm])])]
+    const key = JSON.stringify([rail.leftMm, rail.rightMm, xs])
+    if (seen.has(key)) continue
+    seen.add(key)
+    const { leftMm, rightMm } = rail
+    for (const x of xs) {
+      shifts.push(x - leftMm, x - leftMm - limits.maxOverhangMm, x - rightMm, x - rightMm + limits.maxOverhangMm)
+    }
+    // First and last fixing evenly inside the rail: (x₁ + x₂) / 2 in the middle of the row.
+    const middleMm = (leftMm + rightMm) / 2
+    const evens = xs.flatMap((x1, i) => xs.slice(i).map(x2 => (x1 + x2) / 2 - middleMm))
+    shifts.push(...evens)
+  }
+  const inside = [...new Set(shifts.map(shift => Math.round(shift * 1e6) / 1e6))]
+    .filter(shift => shift >= slack.fromMm - TOLERANCE_MM && shift <= slack.toMm + TOLERANCE_MM)
+    .sort((a, b) => Math.abs(a) - Math.abs(b))
+  const step = Math.ceil(inside.length / MOST_SHIFTS)
+  return inside.filter((_, i) => i % step === 0)
+}

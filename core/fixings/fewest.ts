@@ -1,0 +1,105 @@
+import { type Interval, TOLERANCE_MM } from '../geometry'
+import type { Candidate, LocalRules } from './candidates'
+
+/** Where a rail breaks the local rules even with a fixing in every place there is. */
+export type Shortfall
+  = | { kind: 'no-support' }
+    | { kind: 'overhang', end: 'left' | 'right', overhangMm: number, nearest: Candidate }
+    | { kind: 'span', spanMm: number, left: Candidate, right: Candidate }
+
+/**
+ * Why no choice among `candidates` keeps the rules on this rail; empty when some choice does.
+ * Complete: more fixings only shorten spans and overhangs, so if a fixing in every place keeps the rules some choice
+ * does, and if it does not, none does.
+ */
+export function shortfalls(candidates: Candidate[], reach: Interval, rules: LocalRules): Shortfall[] {
+  const first = candidates[0]
+  const last = candidates.at(-1)
+  if (!first || !last) return [{ kind: 'no-support' }]
+  const found: Shortfall[] = []
+  const leftMm = first.xMm - reach.fromMm
+  const rightMm = reach.toMm - last.xMm
+  if (leftMm > rules.maxOverhangMm + TOLERANCE_MM) found.push({ kind: 'overhang', end: 'left', overhangMm: leftMm, nearest: first })
+  for (let i = 1; i < candidates.length; i++) {
+    const spanMm = candidates[i]!.xMm - candidates[i - 1]!.xMm
+    if (spanMm > rules.maxSpanMm + TOLERANCE_MM) found.push({ kind: 'span', spanMm, left: candidates[i - 1]!, right: candidates[i]! })
+  }
+  if (rightMm > rules.maxOverhangMm + TOLERANCE_MM) found.push({ kind: 'overhang', end: 'right', overhangMm: rightMm, nearest: last })
+  return found
+}
+
+/** A shortest-path problem over candidates in order: which may come first, follow each other, and come last. */
+export interface Steps {
+  n: number
+  mayStart: (i: number) => boolean
+  mayFollow: (i: number, j: number) => boolean
+  mayEnd: (i: number) => boolean
+  /** Rails that a fixing at this candidate would serve, and so what choosing it costs. */
+  cost: (i: number) => number
+}
+
+/** One rail's places in a list of columns that several rails may share; null where the rail has none. */
+export interface RailColumns { xMm: (number | null)[], reach: Interval }
+
+/**
+ * The local rules of rails that are fixed in the same columns, as a shortest-path problem over those columns; a rail
+ * of its own is the case of one. Where a rule can't be kept at all it is broken only as far as it must be: the
+ * nearest place at an end, neighbouring places across a gap.
+ */
+export function stepsFor(n: number, rails: RailColumns[], rules: LocalRules): Steps {
+  // Each rail needs a fixing in the stretch of columns at each of its ends: no step may pass over such a stretch.
+  const needed = rails.flatMap(rail => endStretches(rail, rules))
+  const passesOver = (i: number, j: number) => needed.some(stretch => i < stretch.first && j > stretch.last)
+  const spans = rails.map(rail => farthestNext(rail.xMm, rules.maxSpanMm))
+  return {
+    n,
+    mayStart: i => !passesOver(-1, i),
+    mayEnd: i => !passesOver(i, n),
+    mayFollow: (i, j) => spans.every((farthest, r) => rails[r]!.xMm[i] === null || rails[r]!.xMm[j] === null || j <= farthest[i]!) && !passesOver(i, j),
+    cost: i => rails.reduce((sum, rail) => sum + (rail.xMm[i] === null ? 0 : 1), 0),
+  }
+}
+
+/** The columns at a rail's two ends of which each end must use at least one. */
+function endStretches({ xMm, reach }: RailColumns, rules: LocalRules): { first: number, last: number }[] {
+  const own = xMm.flatMap((x, i) => x === null ? [] : [{ x, i }])
+  if (!own.length) return []
+  const fromLeft = Math.max(reach.fromMm + rules.maxOverhangMm, own[0]!.x) + TOLERANCE_MM
+  const fromRight = Math.min(reach.toMm - rules.maxOverhangMm, own.at(-1)!.x) - TOLERANCE_MM
+  return [
+    { first: own[0]!.i, last: own.filter(({ x }) => x <= fromLeft).at(-1)!.i },
+    { first: own.find(({ x }) => x >= fromRight)!.i, last: own.at(-1)!.i },
+  ]
+}
+
+/** For each column of a rail, the farthest that may come next: inside the span, or the very next where none is. */
+function farthestNext(xMm: (number | null)[], maxSpanMm: number): number[] {
+  return xMm.map((x, i) => {
+    if (x === null) return i
+    let farthest = i
+    for (let j = i + 1; j < xMm.length; j++) {
+      const next = xMm[j]
+      if (next === null || next === undefined) continue
+      if (farthest > i && next - x > maxSpanMm + TOLERANCE_MM) break
+      farthest = j
+    }
+    return farthest
+  })
+}
+
+/** Least cost from each candidate to the end of the rail, itself included; Infinity where the end can't be reached. */
+export function costToEnd(steps: Steps): number[] {
+  const toEnd = new Array<number>(steps.n).fill(Infinity)
+  for (let i = steps.n - 1; i >= 0; i--) {
+    if (steps.mayEnd(i)) toEnd[i] = steps.cost(i)
+    for (let j = i + 1; j < steps.n; j++) {
+      if (toEnd[j]! + steps.cost(i) < toEnd[i]! && steps.mayFollow(i, j)) toEnd[i] = toEnd[j]! + steps.cost(i)
+    }
+  }
+  return toEnd
+}
+
+/** Least cost of any whole path: the proved fewest fixings under these rules. Infinity when there is no path. */
+export function fewest(steps: Steps): number {
+  return costToEnd(steps).reduce((best, cost, i) => steps.mayStart(i) ? Math.min(best, cost) : best, Infinity)
+}

@@ -1,0 +1,61 @@
+import type { Interval } from '../geometry'
+import type { Candidate, LocalRules } from './candidates'
+import { type Steps, costToEnd } from './fewest'
+
+/** One way to fix a rail: indices into its candidates, in order. */
+export interface FixingOption { picks: number[], unevenness: number }
+
+/** Every way to fix a rail with at most so many fixings; `complete` is false when the list was cut short. */
+export interface FixingOptions { options: FixingOption[], complete: boolean }
+
+/** More ways than this to fix one rail are not listed; the plan then says that its spread is not proved. */
+export const MOST_OPTIONS = 400
+
+/** All paths of cost at most `budget`, by depth-first search that never enters a branch that can't finish inside it. */
+export function listPaths(steps: Steps, budget: number, most: number): { paths: number[][], complete: boolean } {
+  const toEnd = costToEnd(steps)
+  const paths: number[][] = []
+  let complete = true
+  const walk = (path: number[], spent: number) => {
+    const at = path.at(-1)!
+    if (steps.mayEnd(at)) {
+      if (paths.length >= most) {
+        complete = false
+        return
+      }
+      paths.push(path)
+    }
+    for (let j = at + 1; j < steps.n && complete; j++) {
+      if (spent + toEnd[j]! <= budget && steps.mayFollow(at, j)) walk([...path, j], spent + steps.cost(j))
+    }
+  }
+  for (let i = 0; i < steps.n && complete; i++) {
+    if (steps.mayStart(i) && toEnd[i]! <= budget) walk([i], steps.cost(i))
+  }
+  return { paths, complete }
+}
+
+/**
+ * How unevenly a choice of fixings shares a rail: the greatest span as a share of the allowed one, or the greatest
+ * overhang as a share of its limit, whichever is worse, and after that the difference between the two overhangs.
+ */
+export function unevenness(picks: number[], candidates: Candidate[], reach: Interval, rules: LocalRules): number {
+  let worst = 0
+  for (let i = 1; i < picks.length; i++) {
+    worst = Math.max(worst, (candidates[picks[i]!]!.xMm - candidates[picks[i - 1]!]!.xMm) / rules.maxSpanMm)
+  }
+  const leftMm = candidates[picks[0]!]!.xMm - reach.fromMm
+  const rightMm = reach.toMm - candidates[picks.at(-1)!]!.xMm
+  const longest = Math.max(spanOfReach(reach), 1)
+  const overhangLimit = Math.max(rules.maxOverhangMm, 1)
+  return Math.max(worst, leftMm / overhangLimit, rightMm / overhangLimit) + Math.abs(leftMm - rightMm) / longest * 0.5
+}
+
+const spanOfReach = (reach: Interval): number => reach.toMm - reach.fromMm
+
+/** Every way to fix one rail with at most `budget` fixings, most even first. */
+export function optionsFor(steps: Steps, budget: number, candidates: Candidate[], reach: Interval, rules: LocalRules): FixingOptions {
+  const { paths, complete } = listPaths(steps, budget, MOST_OPTIONS)
+  const options = paths.map(picks => ({ picks, unevenness: unevenness(picks, candidates, reach, rules) }))
+  return { options: options.sort((a, b) => a.picks.length - b.picks.length || a.unevenness - b.unevenness), complete }
+}

@@ -1,0 +1,63 @@
+import { FillRule, type PathsD, areaPathsD, differenceD, intersectD, unionD } from 'clipper2-ts'
+import { type Interval, subtract } from './interval'
+
+/** A point in the face's plane, mm. */
+export interface Point { x: number, y: number }
+/** A closed ring of points; outer rings run anticlockwise, holes clockwise. */
+export type Ring = Point[]
+/** One or more rings, with holes told by their direction. */
+export type Region = Ring[]
+
+/** Clipper works on whole numbers; four decimals keep results within 0.0001 mm of exact. */
+const DECIMALS = 4
+
+const toPaths = (region: Region): PathsD => region.map(ring => ring.map(({ x, y }) => ({ x, y })))
+const toRegion = (paths: PathsD): Region => paths.map(path => path.map(({ x, y }) => ({ x, y })))
+
+/** `region` without `cut`. */
+export const without = (region: Region, cut: Region): Region =>
+  toRegion(differenceD(toPaths(region), toPaths(cut), FillRule.NonZero, DECIMALS))
+
+/** The part common to two regions. */
+export const common = (a: Region, b: Region): Region =>
+  toRegion(intersectD(toPaths(a), toPaths(b), FillRule.NonZero, DECIMALS))
+
+/** Everything that lies in any of the regions. */
+export const together = (regions: Region[]): Region =>
+  toRegion(unionD(toPaths(regions.flat()), [], FillRule.NonZero, DECIMALS))
+
+/** Area in square mm, holes taken off. */
+export const areaMm2 = (region: Region): number => Math.abs(areaPathsD(toPaths(region)))
+
+/** An upright rectangle as a region. */
+export const rectangle = (along: Interval, up: Interval): Region => [[
+  { x: along.fromMm, y: up.fromMm }, { x: along.toMm, y: up.fromMm },
+  { x: along.toMm, y: up.toMm }, { x: along.fromMm, y: up.toMm },
+]]
+
+/** Least upright rectangle round a region; null for an empty one. */
+export function bounds(region: Region): { along: Interval, up: Interval } | null {
+  const points = region.flat()
+  if (!points.length) return null
+  const xs = points.map(point => point.x)
+  const ys = points.map(point => point.y)
+  return {
+    along: { fromMm: Math.min(...xs), toMm: Math.max(...xs) },
+    up: { fromMm: Math.min(...ys), toMm: Math.max(...ys) },
+  }
+}
+
+/**
+ * The stretches of x at which the whole height of `band` lies inside the region: where a rectangle of
+ * that height may stand. Found as the band's width less the shadows of everything in the band outside the region.
+ */
+export function freeIntervals(region: Region, band: Interval): Interval[] {
+  const box = bounds(region)
+  if (!box || band.fromMm < box.up.fromMm - 1 / 10 ** DECIMALS || band.toMm > box.up.toMm + 1 / 10 ** DECIMALS) return []
+  const outside = without(rectangle(box.along, band), region)
+  const shadows = outside.map((ring) => {
+    const shadow = bounds([ring])!
+    return shadow.up.toMm - shadow.up.fromMm > 2 / 10 ** DECIMALS ? shadow.along : { fromMm: 0, toMm: 0 }
+  })
+  return subtract(box.along, shadows)
+}

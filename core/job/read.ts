@@ -1,0 +1,37 @@
+import type { z } from 'zod'
+import { type Catalogue, unknownParts } from '../catalogue'
+import { type Edit, applyEdit, editSchema } from './edit'
+import { type Job, jobSchema } from './schema'
+
+/** One thing wrong with what was given: where, and what to do. */
+export interface Problem { path: string, sentence: string }
+
+export type Reading<T> = { ok: true, value: T } | { ok: false, problems: Problem[] }
+
+/** Zod's issues as paths and sentences. */
+export const problemsOf = (error: z.ZodError): Problem[] =>
+  error.issues.map(issue => ({ path: issue.path.join('.') || '(whole)', sentence: issue.message }))
+
+/** Checks that data are a job this catalogue can plan. */
+export function readJob(data: unknown, catalogue: Catalogue): Reading<Job> {
+  const parsed = jobSchema.safeParse(data)
+  if (!parsed.success) return { ok: false, problems: problemsOf(parsed.error) }
+  const problems = parsed.data.faces.flatMap((face, index) => unknownParts(catalogue, face.array).map(({ field, id }) => ({
+    path: `faces.${index}.array.${field}`, sentence: `The catalogue has no part “${id}”.`,
+  })))
+  return problems.length ? { ok: false, problems } : { ok: true, value: parsed.data }
+}
+
+/** Checks that data are an edit that can be made to this job, and that the job stays readable after it. */
+export function readEdit(data: unknown, job: Job, catalogue: Catalogue): Reading<{ edit: Edit, job: Job }> {
+  const parsed = editSchema.safeParse(data)
+  if (!parsed.success) return { ok: false, problems: problemsOf(parsed.error) }
+  const plain = parsed.data.type === 'batch' ? parsed.data.edits : [parsed.data]
+  for (const edit of plain) {
+    if ('faceId' in edit && !job.faces.some(face => face.id === edit.faceId)) {
+      return { ok: false, problems: [{ path: 'faceId', sentence: `The job has no face “${edit.faceId}”.` }] }
+    }
+  }
+  const after = readJob(applyEdit(job, parsed.data), catalogue)
+  return after.ok ? { ok: true, value: { edit: parsed.data, job: after.value } } : after
+}

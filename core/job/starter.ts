@@ -1,0 +1,33 @@
+import { MM_PER_INCH } from '../units'
+import type { Face, Job } from './schema'
+
+const inch = (n: number) => n * MM_PER_INCH
+
+/** The parts a new array starts from. */
+export interface StartingParts { moduleId: string, railId: string, mountId: string, clampsId: string }
+
+/**
+ * A new job with one face at common sizes, every one of which is there to be typed over with the tape's reading.
+ * Spacing and setbacks are the usual nominal ones (common practice: 24 in or 600 mm, three feet or a metre).
+ */
+export function starterJob(title: string, place: string, units: Job['units'], parts: StartingParts): Job {
+  return { format: 'upper-deck-job', formatVersion: 1, title, place, units, faces: [starterFace('main', 'Main face', units, parts)] }
+}
+
+export function starterFace(id: string, name: string, units: Job['units'], parts: StartingParts): Face {
+  const us = units === 'imperial'
+  return {
+    id, name, datum: 'left',
+    outline: { kind: 'rectangle', eaveLengthMm: us ? inch(360) : 9000, slopeLengthMm: us ? inch(192) : 5000 },
+    pitchDeg: us ? 26.565051177077994 : 35,
+    covering: { kind: 'coursed-shingle', exposureMm: us ? inch(5.625) : 143, firstCourseMm: us ? inch(5.625) : 143 },
+    supports: { kind: 'rafters', firstCentreMm: us ? inch(12) : 300, spacingMm: us ? inch(24) : 600, widthMm: us ? inch(1.5) : 45, found: [] },
+    setbacks: us
+      ? { eaveMm: inch(12), ridgeMm: inch(36), leftRakeMm: inch(36), rightRakeMm: inch(36) }
+      : { eaveMm: 300, ridgeMm: 900, leftRakeMm: 900, rightRakeMm: 900 },
+    array: {
+      ...parts, orientation: 'upright', columnGapMm: null, rowGapMm: us ? inch(0.5) : 15, rowCount: null, shiftMm: 0, rows: [],
+      fixingPattern: 'soft-stagger', allowedSpanMm: null, allowedOverhangMm: null, trimTailMm: us ? inch(3) : 80,
+    },
+  }
+}

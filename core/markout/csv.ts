@@ -1,0 +1,18 @@
+import Papa from 'papaparse'
+import { formatLength, type UnitSystem } from '../units'
+import type { MarkStep } from './steps'
+
+/** The marks as comma-separated values: one line a reading, rounded once for reading and exact in mm beside it. */
+export function marksCsv(steps: MarkStep[], units: UnitSystem): string {
+  const rows = steps.flatMap((step, i) => [...step.marks, step.closing].map(mark => ({
+    'step': i + 1,
+    'what': step.title,
+    'tape': step.tape === 'along' ? 'along the eave' : 'up the slope',
+    'line': step.lineMm === null ? '' : formatLength(step.lineMm, units),
+    'mark': mark.label,
+    'reading': formatLength(mark.readingMm, units),
+    'reading in mm': Number(mark.readingMm.toFixed(3)),
+    'note': mark.note,
+  })))
+  return Papa.unparse(rows, { newline: '\r\n', escapeFormulae: true })
+}

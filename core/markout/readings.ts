@@ -1,0 +1,70 @@
+import type { Face } from '../job'
+import type { FacePlan } from '../plan/face'
+import { readingAlong } from '../roof'
+
+/** One running reading on a tape: where it points on the face and what the tape reads there. */
+export interface TapeReading { key: string, placeMm: number, readingMm: number, label: string, tone: 'rafter' | 'fixing' | 'line' | 'module' | 'edge' }
+
+/** What both tapes carry for a selection. */
+export interface TapeReadings { along: TapeReading[], up: TapeReading[] }
+
+type Draft = Omit<TapeReading, 'readingMm' | 'key'>
+
+/**
+ * The running readings of whatever is selected, from the face's datum corner.
+ * @param selection `face`, `rafters`, `rafter 3`, `keep-clear`, `rows`, `row 2`, `rails` or a rail's id
+ */
+export function tapeReadings(face: Face, plan: FacePlan, selection: string): TapeReadings {
+  const { along, up } = drafts(face, plan, selection)
+  const keyed = (drafts: Draft[], readingOf: (mm: number) => number): TapeReading[] => drafts
+    .map((draft, i) => ({ ...draft, key: `${selection}-${i}`, readingMm: readingOf(draft.placeMm) }))
+    .sort((a, b) => a.readingMm - b.readingMm)
+  return { along: keyed(along, mm => readingAlong(face, mm)), up: keyed(up, mm => mm) }
+}
+
+function drafts(face: Face, plan: FacePlan, selection: string): { along: Draft[], up: Draft[] } {
+  const { eaveLengthMm, slopeLengthMm } = face.outline
+  const rafter = plan.rafters.find(one => `rafter ${one.number}` === selection)
+  if (rafter) return { along: [{ placeMm: rafter.centreMm, label: `Rafter ${rafter.number}`, tone: 'rafter' }], up: [] }
+  const row = plan.rows.rows.find(one => `row ${one.index + 1}` === selection)
+  if (row) {
+    return {
+      along: [...row.moduleLeftsMm, row.rightMm].map((placeMm, i) => ({ placeMm, label: i < row.count ? `Module ${i + 1}, left edge` : 'Right edge', tone: 'module' })),
+      up: [{ placeMm: row.bottomMm, label: 'Lower edge', tone: 'module' }, { placeMm: row.topMm, label: 'Upper edge', tone: 'module' }],
+    }
+  }
+  const railIndex = plan.rails.findIndex(one => one.id === selection)
+  if (railIndex >= 0) {
+    const rail = plan.rails[railIndex]!
+    return {
+      along: plan.fixings.rails[railIndex]!.fixings.map((fixing, i) => ({ placeMm: fixing.xMm, label: `Fixing ${i + 1}, ${fixing.member}`, tone: 'fixing' })),
+      up: [{ placeMm: rail.yMm, label: `Rail ${rail.number}`, tone: 'line' }],
+    }
+  }
+  switch (selection) {
+    case 'rafters':
+      return { along: plan.rafters.map(one => ({ placeMm: one.centreMm, label: `Rafter ${one.number}`, tone: 'rafter' })), up: [] }
+    case 'rows': {
+      const { rows } = plan.rows
+      const [first] = rows
+      return {
+        along: first ? [{ placeMm: Math.min(...rows.map(one => one.leftMm)), label: 'Left edge of the array', tone: 'module' }, { placeMm: Math.max(...rows.map(one => one.rightMm)), label: 'Right edge of the array', tone: 'module' }] : [],
+        up: rows.flatMap(one => [{ placeMm: one.bottomMm, label: `Row ${one.index + 1}, lower edge`, tone: 'module' as const }, { placeMm: one.topMm, label: `Row ${one.index + 1}, upper edge`, tone: 'module' as const }]),
+      }
+    }
+    case 'rails':
+      return { along: [], up: plan.rails.map(rail => ({ placeMm: rail.yMm, label: `Rail ${rail.number}`, tone: 'line' })) }
+    case 'keep-clear': {
+      const { setbacks } = face
+      return {
+        along: [{ placeMm: setbacks.leftRakeMm, label: 'Left rake keep-clear', tone: 'edge' }, { placeMm: eaveLengthMm - setbacks.rightRakeMm, label: 'Right rake keep-clear', tone: 'edge' }],
+        up: [{ placeMm: setbacks.eaveMm, label: 'Eave keep-clear', tone: 'edge' }, { placeMm: slopeLengthMm - setbacks.ridgeMm, label: 'Ridge keep-clear', tone: 'edge' }],
+      }
+    }
+    default:
+      return {
+        along: [{ placeMm: 0, label: 'Left rake', tone: 'edge' }, { placeMm: eaveLengthMm, label: 'Right rake', tone: 'edge' }],
+        up: [{ placeMm: 0, label: 'Eave', tone: 'edge' }, { placeMm: slopeLengthMm, label: 'Ridge', tone: 'edge' }],
+      }
+  }
+}

@@ -1,0 +1,70 @@
+import { type Catalogue, chooseParts, type ChosenParts } from '../catalogue'
+import { allowedRailHeights, courseLines } from '../coverings'
+import { type FixingsPlan, type PatternTotals, patternTotals, placeFixings } from '../fixings'
+import { areaMm2, bounds, type Interval, type Region } from '../geometry'
+import type { Face } from '../job'
+import { keepClear, type KeepClearStrip } from '../keepclear'
+import { markoutSteps, type MarkStep } from '../markout'
+import { type Part, partsOf } from '../parts'
+import { placeRails, railLimits, type RailLimits, type RailPlan } from '../rails'
+import { fillRows, type RowsPlan } from '../rows'
+import { cutSticks, type SticksPlan, spliceWindows } from '../sticks'
+import { placesOnRafters, type PlacesForRail, type Rafter, raftersOf } from '../supports'
+
+/** All that follows from one face of a job, as plain data. */
+export interface FacePlan {
+  faceId: string
+  parts: ChosenParts
+  /** Lower edges of the courses, mm up the slope. */
+  courses: number[]
+  strips: KeepClearStrip[]
+  region: Region
+  regionAreaMm2: number
+  regionTopMm: number
+  rafters: Rafter[]
+  /** Heights up the slope at which the covering lets a rail run, mm. */
+  railHeights: Interval[]
+  limits: RailLimits
+  rows: RowsPlan
+  rails: RailPlan[]
+  fixings: FixingsPlan
+  patternTotals: PatternTotals
+  sticks: SticksPlan
+  list: Part[]
+  marks: MarkStep[]
+  modules: number
+  powerW: number
+}
+
+/** Where a face's supports let a rail be fixed. */
+export const placesOf = (face: Face): PlacesForRail => placesOnRafters(raftersOf(face.supports, face.outline))
+
+/** Plans one face: supports, covering limits, region, rows, rails, fixings, splices, parts, marks. */
+export function planFace(face: Face, catalogue: Catalogue): FacePlan {
+  const parts = chooseParts(catalogue, face.array)
+  const rafters = raftersOf(face.supports, face.outline)
+  const places = placesOnRafters(rafters)
+  const railHeights = allowedRailHeights(face.covering, face.outline, parts.mount.halfFootprintMm)
+  const { strips, region } = keepClear(face)
+  const rows = fillRows(region, face.array, parts)
+  const rails = placeRails(rows.rows, face.array, parts, railHeights)
+  const limits = railLimits(parts.rail, face.array)
+  const fixings = placeFixings(rails, places, limits, face.array.fixingPattern)
+  const sticks = cutRails(rails, fixings, parts, face.array.trimTailMm)
+  const list = partsOf(parts, rows.rows, rails, fixings, sticks)
+  const marks = markoutSteps({ face, parts, region, rafters, rows, rails, fixings, sticks })
+  const modules = rows.rows.reduce((sum, row) => sum + row.count, 0)
+  return {
+    faceId: face.id, parts, courses: courseLines(face.covering, face.outline), strips, region,
+    regionAreaMm2: areaMm2(region), regionTopMm: bounds(region)?.up.toMm ?? 0, rafters, railHeights, limits, rows, rails, fixings,
+    patternTotals: patternTotals(rails, places, limits), sticks, list, marks, modules, powerW: modules * parts.module.powerW,
+  }
+}
+
+/** Rails with their trim tails, cut from stock. */
+function cutRails(rails: RailPlan[], fixings: FixingsPlan, parts: ChosenParts, trimTailMm: number): SticksPlan {
+  return cutSticks(rails.map((rail, r) => ({
+    railId: rail.id, fromMm: rail.fromMm - trimTailMm, toMm: rail.toMm + trimTailMm,
+    windows: spliceWindows(fixings.rails[r]!, parts.rail.splice),
+  })), parts.rail.stockMm, parts.rail.splice)
+}

@@ -1,0 +1,6 @@
+/** The planner: from a job to everything that follows from it, in the order of the work. */
+export * from './balance'
+export * from './difference'
+export * from './face'
+export * from './job'
+export * from './nudge'

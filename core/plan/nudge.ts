@@ -1,0 +1,66 @@
+import { type Edit, type Face, plainRow } from '../job'
+import type { RailPlan } from '../rails'
+import type { RowPlan } from '../rows'
+import { TOLERANCE_MM } from '../geometry'
+import type { FacePlan } from './face'
+
+/** A push in one direction of the face: along the eave to the right, up the slope. */
+export type Direction = 'left' | 'right' | 'up' | 'down'
+
+/**
+ * The edit that pushes the selection by `stepMm`, or to the next thing worth stopping at with `snap`: a rafter, a
+ * course, or an end of the clamp zone. Null when the selection can't go that way.
+ * @param selection as in `tapeReadings`
+ */
+export function nudgeEdit(face: Face, plan: FacePlan, selection: string, direction: Direction, stepMm: number | 'snap'): Edit | null {
+  const across = direction === 'left' || direction === 'right'
+  const sign = direction === 'right' || direction === 'up' ? 1 : -1
+  const rafter = plan.rafters.find(one => `rafter ${one.number}` === selection)
+  if (rafter) {
+    return across && stepMm !== 'snap' ? { type: 'move-rafter', faceId: face.id, rafter: rafter.number, centreMm: rafter.centreMm + sign * stepMm } : null
+  }
+  const rail = plan.rails.find(one => one.id === selection)
+  if (rail) return across ? null : raiseRail(face, plan, rail, sign, stepMm)
+  const row = plan.rows.rows.find(one => `row ${one.index + 1}` === selection) ?? null
+  const first = plan.rows.rows[0]
+  if (!first || (!row && selection !== 'rows')) return null
+  return across ? slideRow(face, plan, row, first, sign, stepMm) : raiseRow(face, plan, row ?? first, sign, stepMm)
+}
+
+/** The nearest of `stops` beyond `fromMm` in a direction; null when there is none. */
+function nextStop(stops: number[], fromMm: number, sign: number): number | null {
+  const ahead = stops.filter(stop => sign * (stop - fromMm) > TOLERANCE_MM)
+  return ahead.length ? ahead.reduce((a, b) => Math.abs(b - fromMm) < Math.abs(a - fromMm) ? b : a) : null
+}
+
+const moveBy = (stops: number[], fromMm: number, sign: number, stepMm: number | 'snap'): number | null => {
+  if (stepMm !== 'snap') return sign * stepMm
+  const stop = nextStop(stops, fromMm, sign)
+  return stop === null ? null : stop - fromMm
+}
+
+/** One row, or the whole array when `row` is null; what snaps is the left edge. */
+function slideRow(face: Face, plan: FacePlan, row: RowPlan | null, first: RowPlan, sign: number, stepMm: number | 'snap'): Edit | null {
+  const byMm = moveBy(plan.rafters.map(rafter => rafter.centreMm), (row ?? first).leftMm, sign, stepMm)
+  if (byMm === null) return null
+  return row
+    ? { type: 'set-row', faceId: face.id, row: row.index, values: { shiftMm: (face.array.rows[row.index] ?? plainRow).shiftMm + byMm } }
+    : { type: 'set-array', faceId: face.id, values: { shiftMm: face.array.shiftMm + byMm } }
+}
+
+/** Rows above follow, since each lies on the gap below it. */
+function raiseRow(face: Face, plan: FacePlan, row: RowPlan, sign: number, stepMm: number | 'snap'): Edit | null {
+  const byMm = moveBy(plan.courses, row.bottomMm, sign, stepMm)
+  if (byMm === null) return null
+  const rule = face.array.rows[row.index] ?? plainRow
+  const gapMm = row.index === 0 ? rule.gapBelowMm ?? 0 : row.bottomMm - plan.rows.rows[row.index - 1]!.topMm
+  return { type: 'set-row', faceId: face.id, row: row.index, values: { gapBelowMm: Math.max(0, gapMm + byMm) } }
+}
+
+function raiseRail(face: Face, plan: FacePlan, rail: RailPlan, sign: number, stepMm: number | 'snap'): Edit | null {
+  const courseEnds = plan.railHeights.flatMap(height => [height.fromMm, height.toMm]).filter(mm => mm > rail.zone.fromMm && mm < rail.zone.toMm)
+  const byMm = moveBy([rail.zone.fromMm, ...courseEnds, rail.zone.toMm], rail.yMm, sign, stepMm)
+  if (byMm === null) return null
+  const heightMm = Math.max(0, rail.yMm + byMm - plan.rows.rows[rail.row]!.bottomMm)
+  return { type: 'set-row', faceId: face.id, row: rail.row, values: rail.side === 'lower' ? { lowerRailMm: heightMm } : { upperRailMm: heightMm } }
+}

@@ -1,0 +1,79 @@
+import type { ChosenParts } from '../catalogue'
+import { type Interval, contains, intersect, middleOf, nearest } from '../geometry'
+import { type ArrayRules, plainRow } from '../job'
+import type { RowPlan } from '../rows'
+import type { Working } from '../working'
+import { length, words } from '../units'
+
+export type RailSide = 'lower' | 'upper'
+
+/** One rail as it runs across the face. */
+export interface RailPlan {
+  id: string
+  /** From the eave, 1 first. */
+  number: number
+  row: number
+  side: RailSide
+  /** Height of the rail's centre line up the slope, mm. */
+  yMm: number
+  /** Clamp zone at this rail, mm up the slope. */
+  zone: Interval
+  inZone: boolean
+  /** True when a mount under the rail sits whole on one course. */
+  onCourse: boolean
+  /** The height nearest the middle of the zone that the covering allows too; null when there is none. */
+  bestMm: number | null
+  typed: boolean
+  /** Outer edges of the modules it carries: overhangs are measured to these, mm. */
+  leftMm: number
+  rightMm: number
+  /** The rail's own trimmed ends, mm. */
+  fromMm: number
+  toMm: number
+  working: Working
+}
+
+/** Zone in which a rail may run, mm up the slope, for one side of a row. */
+function zoneOf(row: Pick<RowPlan, 'bottomMm' | 'topMm'>, side: RailSide, zone: Interval): Interval {
+  return side === 'lower'
+    ? { fromMm: row.bottomMm + zone.fromMm, toMm: row.bottomMm + zone.toMm }
+    : { fromMm: row.topMm - zone.toMm, toMm: row.topMm - zone.fromMm }
+}
+
+/**
+ * Two rails for every row. A rail that nobody has placed runs at the middle of the clamp zone, or as near to
+ * it as the covering's allowed heights come; where they share nothing the zone wins and the covering is reported.
+ * @param allowed heights up the slope that the covering allows, mm
+ */
+export function placeRails(rows: RowPlan[], array: ArrayRules, parts: ChosenParts, allowed: Interval[]): RailPlan[] {
+  const zones = parts.module.clampZones
+  const zoneOnEdge = array.orientation === 'upright' ? zones.longEdge : zones.shortEdge
+  return rows.flatMap((row) => {
+    const rule = array.rows[row.index] ?? plainRow
+    return (['lower', 'upper'] as const).map((side, i): RailPlan => {
+      const zone = zoneOf(row, side, zoneOnEdge)
+      const typedMm = side === 'lower' ? rule.lowerRailMm : rule.upperRailMm
+      const bestMm = nearest(intersect([zone], allowed), middleOf(zone))
+      const yMm = typedMm === null ? bestMm ?? middleOf(zone) : row.bottomMm + typedMm
+      return {
+        id: `row${row.index + 1}-${side}`, number: row.index * 2 + i + 1, row: row.index, side, yMm, zone,
+        inZone: contains(zone, yMm), onCourse: allowed.some(interval => contains(interval, yMm)), bestMm, typed: typedMm !== null,
+        leftMm: row.leftMm, rightMm: row.rightMm,
+        fromMm: row.leftMm - parts.clamps.railPastMm, toMm: row.rightMm + parts.clamps.railPastMm,
+        working: heightWorking(yMm, zone, typedMm !== null, bestMm !== null),
+      }
+    })
+  })
+}
+
+const heightWorking = (yMm: number, zone: Interval, typed: boolean, onCourse: boolean): Working => ({
+  what: 'Height of the rail up the slope',
+  formula: typed ? 'y as typed' : onCourse ? 'y = place on a course nearest to (z₁ + z₂) / 2' : 'y = (z₁ + z₂) / 2',
+  values: [
+    { symbol: 'z₁', what: 'lower end of the clamp zone', value: length(zone.fromMm) },
+    { symbol: 'z₂', what: 'upper end of the clamp zone', value: length(zone.toMm) },
+    { symbol: 'c', what: 'mount whole on one course', value: words(onCourse ? 'yes, somewhere in the zone' : 'nowhere in the zone') },
+  ],
+  result: length(yMm),
+  source: 'Clamp zone by the module’s maker; course heights by the survey', basis: typed ? 'typed on this job' : 'maker',
+})

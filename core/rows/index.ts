@@ -1,0 +1,2 @@
+/** Rows of modules parallel to the eave, set into the usable region. */
+export * from './fill'

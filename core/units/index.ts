@@ -1,0 +1,7 @@
+/**
+ * Lengths, pitches and quantities: read as people write them, kept in millimetres and degrees,
+ * rounded once when shown.
+ */
+export * from './length'
+export * from './pitch'
+export * from './quantity'

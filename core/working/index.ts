@@ -1,0 +1,17 @@
+import type { Quantity } from '../units'
+
+/**
+ * How far a figure can be trusted: arithmetic on what was measured, a maker's word, common practice,
+ * or a person who overrode it.
+ */
+export type Basis = 'arithmetic' | 'maker' | 'common practice' | 'typed on this job' | 'solved exactly' | 'best of those tried'
+
+/** The way to a figure, for anyone who wants to check it. */
+export interface Working {
+  what: string
+  formula: string
+  values: { symbol: string, what: string, value: Quantity }[]
+  result: Quantity
+  source: string
+  basis: Basis
+}

@@ -1,0 +1,58 @@
+import { type Face, type Job, plainRow, starterJob } from '../../core/job'
+import { pitchFromRise } from '../../core/units'
+
+/** Invented jobs in invented towns. Their sizes, counts and sums are their own. */
+
+const inch = (feet: number, inches: number) => (feet * 12 + inches) * 25.4
+const imperialParts = { moduleId: 'skerry-425', railId: 'bollard-light', mountId: 'limpet-flashed', clampsId: 'pinch-inch' }
+const metricParts = { moduleId: 'lantern-460', railId: 'hawser-mid', mountId: 'windlass-flashed', clampsId: 'hawser-grip' }
+
+/** A starter job with some facts of its one face replaced. */
+function job(base: Job, face: Partial<Omit<Face, 'array'>>, array: Partial<Face['array']>): Job {
+  const [first] = base.faces
+  return { ...base, faces: [{ ...first!, ...face, array: { ...first!.array, ...array } }] }
+}
+
+/** Eleven of its rafters were found; the row plan is settled and nothing stops it. */
+const ropewalk = job(starterJob('14 Ropewalk Rise', 'Saltmarsh Haven', 'imperial', imperialParts), {
+  name: 'Rear face',
+  outline: { kind: 'rectangle', eaveLengthMm: inch(31, 4.5), slopeLengthMm: inch(17, 2) },
+  pitchDeg: pitchFromRise(7),
+  supports: {
+    kind: 'rafters', firstCentreMm: inch(0, 9.25), spacingMm: inch(2, 0), widthMm: inch(0, 1.5),
+    found: [[2, inch(2, 9.375)], [3, inch(4, 9.125)], [4, inch(6, 9.5)], [5, inch(8, 9)], [6, inch(10, 9.625)], [7, inch(12, 9.25)],
+      [9, inch(16, 8.75)], [10, inch(18, 9.25)], [12, inch(22, 9.5)], [13, inch(24, 9.25)], [14, inch(26, 9.375)]].map(([rafter, centreMm]) => ({ rafter: rafter!, centreMm: centreMm! })),
+  },
+  setbacks: { eaveMm: inch(1, 0), ridgeMm: inch(1, 6), leftRakeMm: inch(3, 0), rightRakeMm: inch(3, 0) },
+}, { rows: [plainRow, { ...plainRow, count: 6 }], rowCount: 2, shiftMm: inch(0, 3) })
+
+/** Old timber: one gap wider than a light rail may span, and the setbacks push the row past the last rafter. */
+const tallowYard = job(starterJob('3 Tallow Yard', 'Saltmarsh Haven', 'imperial', imperialParts), {
+  name: 'Street face', datum: 'right',
+  outline: { kind: 'rectangle', eaveLengthMm: inch(26, 10), slopeLengthMm: inch(14, 7.5) },
+  pitchDeg: pitchFromRise(9),
+  supports: {
+    kind: 'rafters', firstCentreMm: inch(1, 5), spacingMm: inch(2, 8), widthMm: inch(0, 2),
+    found: [[1, inch(1, 5)], [2, inch(4, 3.5)], [3, inch(6, 6.25)], [4, inch(10, 8.5)], [5, inch(12, 1.5)], [6, inch(14, 10)], [7, inch(17, 3)], [8, inch(19, 11.5)]].map(([rafter, centreMm]) => ({ rafter: rafter!, centreMm: centreMm! })),
+  },
+  setbacks: { eaveMm: inch(1, 0), ridgeMm: inch(3, 0), leftRakeMm: inch(3, 0), rightRakeMm: inch(1, 6) },
+}, { moduleId: 'skerry-390', orientation: 'on-side', rowGapMm: inch(0, 0.5) })
+
+/** Metric, fixings held in line, modules upright in two rows of unlike length. */
+const kelpQuay = job(starterJob('Kelp Quay 22', 'Brackwater', 'metric', metricParts), {
+  name: 'South face',
+  outline: { kind: 'rectangle', eaveLengthMm: 10_460, slopeLengthMm: 5_870 },
+  pitchDeg: 38,
+  supports: { kind: 'rafters', firstCentreMm: 265, spacingMm: 610, widthMm: 60, found: [[3, 1492], [6, 3302], [9, 5161], [12, 6968], [15, 8811]].map(([rafter, centreMm]) => ({ rafter: rafter!, centreMm: centreMm! })) },
+  setbacks: { eaveMm: 450, ridgeMm: 500, leftRakeMm: 640, rightRakeMm: 640 },
+}, { fixingPattern: 'aligned', rows: [plainRow, { ...plainRow, count: 5 }], allowedSpanMm: 1250 })
+
+/** Not begun: a starter face and nothing measured yet. */
+const lampSteps = starterJob('Lamp Steps 8', 'Brackwater', 'metric', metricParts)
+
+export const demoJobs: { id: string, job: Job }[] = [
+  { id: '2d0c7f7a-0f5e-4f6c-8f10-5a4b3c2d0001', job: ropewalk },
+  { id: '2d0c7f7a-0f5e-4f6c-8f10-5a4b3c2d0002', job: tallowYard },
+  { id: '2d0c7f7a-0f5e-4f6c-8f10-5a4b3c2d0003', job: kelpQuay },
+  { id: '2d0c7f7a-0f5e-4f6c-8f10-5a4b3c2d0004', job: lampSteps },
+]

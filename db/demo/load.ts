@@ -1,0 +1,51 @@
+import pg from 'pg'
+import { demoCatalogue } from '../../core/catalogue'
+import { readJob } from '../../core/job'
+import { DEMO_FIRM_ID } from './ids'
+import { demoJobs } from './jobs'
+
+const people = [
+  { id: '6a1f0c1e-5b0e-4a0c-9d57-0d4f6f9a1001', name: 'Perrin Oakum', role: 'planner' },
+  { id: '6a1f0c1e-5b0e-4a0c-9d57-0d4f6f9a1002', name: 'Dabney Thrift', role: 'lead' },
+  { id: '6a1f0c1e-5b0e-4a0c-9d57-0d4f6f9a1003', name: 'Wilmot Sedge', role: 'yard' },
+]
+
+/**
+ * Loads the invented firm with its people, catalogue and jobs, once: returns false and changes nothing when the
+ * firm is there already, so that what was done with the demo is kept.
+ */
+export async function loadDemo(databaseUrl: string): Promise<boolean> {
+  const client = new pg.Client({ connectionString: databaseUrl })
+  await client.connect()
+  try {
+    await client.query('begin')
+    await client.query('select set_config(\'app.firm_id\', $1, true)', [DEMO_FIRM_ID])
+    const firm = await client.query('insert into firms (firm_id, name) values ($1, $2) on conflict do nothing', [DEMO_FIRM_ID, 'Gannet Row Roofworks'])
+    if (firm.rowCount) await fill(client)
+    await client.query('commit')
+    return Boolean(firm.rowCount)
+  }
+  catch (error) {
+    await client.query('rollback')
+    throw error
+  }
+  finally {
+    await client.end()
+  }
+}
+
+async function fill(client: pg.Client): Promise<void> {
+  for (const person of people) {
+    await client.query('insert into people (firm_id, person_id, name, role) values ($1, $2, $3, $4)', [DEMO_FIRM_ID, person.id, person.name, person.role])
+  }
+  for (const [kind, items] of Object.entries(demoCatalogue)) {
+    for (const [position, item] of items.entries()) {
+      await client.query('insert into catalogue_items (firm_id, kind, item_id, position, data) values ($1, $2, $3, $4, $5)', [DEMO_FIRM_ID, kind, item.id, position, item])
+    }
+  }
+  for (const { id, job } of demoJobs) {
+    const read = readJob(job, demoCatalogue)
+    if (!read.ok) throw new Error(`Demo job “${job.title}”: ${read.problems.map(problem => `${problem.path}: ${problem.sentence}`).join(' ')}`)
+    await client.query('insert into jobs (firm_id, job_id, document) values ($1, $2, $3)', [DEMO_FIRM_ID, id, read.value])
+  }
+}

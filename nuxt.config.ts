@@ -1,0 +1,41 @@
+import { fileURLToPath } from 'node:url'
+
+export default defineNuxtConfig({
+  modules: ['@nuxt/ui', '@pinia/nuxt', '@vueuse/nuxt', '@nuxt/eslint', 'nuxt-auth-utils', '@nuxt/test-utils/module'],
+  // The planner computes in the browser; a page rendered on the server would only be thrown away.
+  ssr: false,
+  devtools: { enabled: false },
+  app: {
+    head: {
+      htmlAttrs: { lang: 'en' },
+      title: 'Upper Deck',
+      meta: [{ name: 'viewport', content: 'width=device-width, initial-scale=1' }],
+      link: [{ rel: 'icon', type: 'image/svg+xml', href: '/favicon.svg' }],
+    },
+  },
+  css: ['~/assets/css/main.css'],
+  ui: { fonts: false },
+  runtimeConfig: {
+    /** NUXT_DATABASE_URL */
+    databaseUrl: '',
+    /** NUXT_DEMO: sign every visitor in as the demo firm's planner. */
+    demo: false,
+    /** NUXT_SESSION_PASSWORD seals the session cookie. */
+    session: { password: '', maxAge: 60 * 60 * 8 },
+  },
+  alias: { '#core': fileURLToPath(new URL('./core', import.meta.url)) },
+  compatibilityDate: '2026-05-01',
+  vite: {
+    worker: { format: 'es' },
+    optimizeDeps: { include: ['comlink', 'zod', 'd3', 'papaparse', 'clipper2-ts'] },
+  },
+  typescript: { strict: true, typeCheck: false },
+  telemetry: false,
+  eslint: { config: { stylistic: true } },
+  icon: {
+    provider: 'none',
+    fallbackToApi: false,
+    serverBundle: { collections: ['lucide'] },
+    clientBundle: { scan: true, sizeLimitKb: 256 },
+  },
+})

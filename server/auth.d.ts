@@ -1,0 +1,4 @@
+declare module '#auth-utils' {
+  interface SecureSessionData { firmId: string, sessionId: string }
+}
+export {}

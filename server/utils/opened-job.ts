@@ -1,0 +1,29 @@
+import type { H3Event } from 'h3'
+import type { Catalogue } from '#core/catalogue'
+import { planJob, type Plan } from '#core/plan'
+import { loadCatalogue } from '../db/catalogue'
+import { findJob, type StoredJob } from '../db/jobs'
+import { asFirm } from '../db/pool'
+
+/** The job of the address with its firm's catalogue, for a signed-in person; answers 401 or 404. */
+export async function openedJob(event: H3Event): Promise<StoredJob & { catalogue: Catalogue }> {
+  const { firmId } = await requireSignedIn(event)
+  const jobId = jobIdOf(event)
+  return await asFirm(firmId, async (client) => {
+    const stored = await findJob(client, jobId) ?? noSuchJob()
+    return { ...stored, catalogue: await loadCatalogue(client) }
+  })
+}
+
+/** The same, planned on the server: what sheets and exports are made from. */
+export async function plannedJob(event: H3Event): Promise<StoredJob & { plan: Plan }> {
+  const { catalogue, ...stored } = await openedJob(event)
+  return { ...stored, plan: planJob(stored.job, catalogue) }
+}
+
+/** Sends text as a file with a name made from the job's title. */
+export function sendFile(event: H3Event, title: string, suffix: string, contentType: string, text: string): string {
+  const name = `${title.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '') || 'job'}-${suffix}`
+  setResponseHeaders(event, { 'content-type': contentType, 'content-disposition': `attachment; filename="${name}"` })
+  return text
+}
