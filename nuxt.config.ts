@@ -25,6 +25,7 @@ export default defineNuxtConfig({
   },
   alias: { '#core': fileURLToPath(new URL('./core', import.meta.url)) },
   compatibilityDate: '2026-05-01',
+  nitro: { esbuild: { options: { target: 'es2022' } } },
   vite: {
     worker: { format: 'es' },
     optimizeDeps: { include: ['comlink', 'zod', 'd3', 'papaparse', 'clipper2-ts'] },

@@ -4,7 +4,7 @@ import type { PlanTotals } from '#core/plan'
 import { formatPower, type UnitSystem } from '#core/units'
 
 useHead({ title: 'Jobs · Upper Deck' })
-interface JobLine { jobId: string, title: string, place: string, units: UnitSystem, updatedAt: string, outlines: Outline[], totals: PlanTotals }
+interface JobLine { jobId: string, title: string, place: string, units: UnitSystem, updatedAt: string, faces: { outline: Outline, rows: { leftMm: number, rightMm: number, bottomMm: number, topMm: number }[] }[], totals: PlanTotals }
 const { data: jobs, error } = await useFetch<JobLine[]>('/api/jobs')
 const { data: me } = await useFetch<{ personName: string, firmName: string }>('/api/me')
 
@@ -22,7 +22,6 @@ async function create() {
     problem.value = data?.data?.problems?.map(one => one.sentence).join(' ') ?? 'The server can’t be reached. Try again in a minute.'
   }
 }
-const SKETCH_PX_PER_MM = 1 / 110
 </script>
 
 <template>
@@ -74,26 +73,27 @@ const SKETCH_PX_PER_MM = 1 / 110
           class="grid grid-cols-[7.5rem_1fr_auto] items-center gap-5 px-2 py-4 hover:bg-sheet max-sm:grid-cols-[4.5rem_1fr]"
         >
           <svg
-            v-for="(outline, i) in job.outlines.slice(0, 1)"
+            v-for="(face, i) in job.faces.slice(0, 1)"
             :key="i"
-            :viewBox="`-2 -2 ${outline.eaveLengthMm * SKETCH_PX_PER_MM + 4} ${outline.slopeLengthMm * SKETCH_PX_PER_MM + 4}`"
-            class="h-14 w-full"
+            :viewBox="`-150 -150 ${face.outline.eaveLengthMm + 300} ${face.outline.slopeLengthMm + 300}`"
+            class="h-16 w-full"
             aria-hidden="true"
           >
             <rect
-              :width="outline.eaveLengthMm * SKETCH_PX_PER_MM"
-              :height="outline.slopeLengthMm * SKETCH_PX_PER_MM"
+              :width="face.outline.eaveLengthMm"
+              :height="face.outline.slopeLengthMm"
               fill="#fdfcf8"
               stroke="#22272e"
-              stroke-width="1.5"
+              stroke-width="110"
             />
-            <line
-              x1="0"
-              :x2="outline.eaveLengthMm * SKETCH_PX_PER_MM"
-              :y1="outline.slopeLengthMm * SKETCH_PX_PER_MM"
-              :y2="outline.slopeLengthMm * SKETCH_PX_PER_MM"
-              stroke="#1c5fae"
-              stroke-width="3"
+            <rect
+              v-for="row in face.rows"
+              :key="row.bottomMm"
+              :x="row.leftMm"
+              :y="face.outline.slopeLengthMm - row.topMm"
+              :width="row.rightMm - row.leftMm"
+              :height="row.topMm - row.bottomMm"
+              fill="#59626b"
             />
           </svg>
           <span>
@@ -102,7 +102,7 @@ const SKETCH_PX_PER_MM = 1 / 110
           </span>
           <span class="flex items-center gap-3 text-right text-[15px] max-sm:col-span-2 max-sm:justify-self-start">
             <span>{{ job.totals.modules }} modules, {{ formatPower(job.totals.powerW) }}<br>{{ job.totals.fixings }} fixings, {{ job.totals.sticks }} sticks</span>
-            <span class="inline-flex w-20 items-center gap-1 font-semibold">
+            <span class="inline-flex w-28 items-center gap-1.5 whitespace-nowrap font-semibold">
               <PlannerStateMark :state="job.totals.stops ? 'stop' : 'clear'" />
               {{ job.totals.stops ? `${job.totals.stops} to settle` : 'Clear' }}
             </span>

@@ -16,3 +16,14 @@ export interface FindingContext {
 
 /** Writes a length in the job's units. */
 export const writer = (context: FindingContext) => (mm: number): string => formatLength(mm, context.job.units)
+
+/** `Rail 3`, `Rails 1 to 4`, `Rails 1, 2, 5`. */
+export function railNumbers(numbers: number[]): string {
+  const first = numbers[0]!
+  if (numbers.length === 1) return `Rail ${first}`
+  const inARow = numbers.length > 2 && numbers.every((number, i) => number === first + i)
+  return `Rails ${inARow ? `${first} to ${numbers.at(-1)}` : numbers.join(', ')}`
+}
+
+/** `1 rafter`, `3 rafters`. */
+export const plural = (n: number, one: string): string => `${n} ${one}${n === 1 ? '' : 's'}`

@@ -1,9 +1,11 @@
 import { mismatches } from '../catalogue'
 import { placeFixings, type Shortfall, shiftsToTry } from '../fixings'
-import type { Edit } from '../job'
+import { applyEdit, faceOf, type PlainEdit } from '../job'
+import { type FacePlan, planFace } from '../plan/face'
 import { OVERHANG_SHARE_OF_SPAN } from '../rails'
+import type { PlacesForRail } from '../supports'
 import { length } from '../units'
-import { type FindingContext, writer } from './context'
+import { type FindingContext, railNumbers, writer } from './context'
 import type { Cure, DraftFinding } from './finding'
 import { noCures } from './finding'
 
@@ -40,7 +42,7 @@ function describe(context: FindingContext, shortfall: Shortfall, railIds: string
   const say = writer(context)
   const { limits, rails } = context.plan
   const numbers = railIds.map(id => rails.find(rail => rail.id === id)!.number)
-  const which = numbers.length === 1 ? `Rail ${numbers[0]}` : `Rails ${numbers.join(', ')}`
+  const which = railNumbers(numbers)
   switch (shortfall.kind) {
     case 'no-support':
       return { sentence: `${which} ${numbers.length === 1 ? 'has' : 'have'} no rafter underneath.`, measured: null, limit: null }
@@ -58,24 +60,26 @@ function describe(context: FindingContext, shortfall: Shortfall, railIds: string
 }
 
 function curesFor(context: FindingContext, shortfall: Shortfall, railIds: string[]): Cure[] {
-  return [...shifts(context), ...strongerRails(context, shortfall), ...shorterRows(context, railIds)]
+  return [...shifts(context, shortfall), ...strongerRails(context, shortfall), ...shorterRows(context, shortfall, railIds)]
 }
 
-/** The least shift of the whole array after which every rail keeps the rules. */
-function shifts(context: FindingContext): Cure[] {
+/** The least shift of the whole array after which no rail has this trouble and none has a new one; null when there is none. */
+function shiftWithout(plan: FacePlan, places: PlacesForRail, shortfall: Shortfall): number | null {
+  if (!plan.rows.slack) return null
+  const old = new Set(plan.fixings.rails.flatMap(rail => rail.shortfalls.map(keyOf)))
+  const helps = (shiftMm: number) => placeFixings(
+    plan.rails.map(rail => ({ ...rail, leftMm: rail.leftMm + shiftMm, rightMm: rail.rightMm + shiftMm })), places, plan.limits, 'soft-stagger',
+  ).rails.every(rail => rail.shortfalls.every(one => keyOf(one) !== keyOf(shortfall) && old.has(keyOf(one))))
+  return shiftsToTry(plan.rails, places, plan.limits, plan.rows.slack).find(helps) ?? null
+}
+
+const wayOf = (context: FindingContext, shiftMm: number): string => `${writer(context)(Math.abs(shiftMm))} ${shiftMm > 0 ? 'right' : 'left'}`
+
+function shifts(context: FindingContext, shortfall: Shortfall): Cure[] {
   const { face, plan } = context
-  const { slack } = plan.rows
-  if (!slack) return []
-  const say = writer(context)
-  const keeps = (shiftMm: number) => placeFixings(
-    plan.rails.map(rail => ({ ...rail, leftMm: rail.leftMm + shiftMm, rightMm: rail.rightMm + shiftMm })), context.places, plan.limits, 'soft-stagger',
-  ).rails.every(rail => rail.shortfalls.length === 0)
-  const shiftMm = shiftsToTry(plan.rails, context.places, plan.limits, slack).find(keeps)
-  if (shiftMm === undefined || shiftMm === 0) return []
-  return [{
-    label: `Shift the array ${say(Math.abs(shiftMm))} ${shiftMm > 0 ? 'right' : 'left'}`,
-    edit: { type: 'set-array', faceId: face.id, values: { shiftMm: face.array.shiftMm + shiftMm } },
-  }]
+  const shiftMm = shiftWithout(plan, context.places, shortfall)
+  if (!shiftMm) return []
+  return [{ label: `Shift the array ${wayOf(context, shiftMm)}`, edit: { type: 'set-array', faceId: face.id, values: { shiftMm: face.array.shiftMm + shiftMm } } }]
 }
 
 /** Rails of the catalogue whose own limits reach, with mount and clamps that go with them. */
@@ -93,14 +97,18 @@ function strongerRails({ catalogue, face, plan }: FindingContext, shortfall: Sho
   })
 }
 
-/** One module fewer in every row that has the trouble. */
-function shorterRows({ face, plan }: FindingContext, railIds: string[]): Cure[] {
+/** One module fewer in every row that has the trouble, with the least shift that then puts it right. */
+function shorterRows(context: FindingContext, shortfall: Shortfall, railIds: string[]): Cure[] {
+  const { job, catalogue, face, plan } = context
   const rows = [...new Set(railIds.map(id => plan.rails.find(rail => rail.id === id)!.row))].map(index => plan.rows.rows[index]!)
   if (rows.some(row => row.count < 2)) return []
-  return [{
-    label: rows.length === 1 ? `Drop a module from row ${rows[0]!.index + 1}` : `Drop a module from ${rows.length} rows`,
-    edit: { type: 'batch', edits: rows.map(row => ({ type: 'set-row' as const, faceId: face.id, row: row.index, values: { count: row.count - 1 } })) } satisfies Edit,
-  }]
+  const drops = rows.map((row): PlainEdit => ({ type: 'set-row', faceId: face.id, row: row.index, values: { count: row.count - 1 } }))
+  const shortened = planFace(faceOf(applyEdit(job, { type: 'batch', edits: drops }), face.id), catalogue)
+  const shiftMm = shiftWithout(shortened, context.places, shortfall)
+  if (shiftMm === null) return []
+  const moved: PlainEdit[] = shiftMm ? [{ type: 'set-array', faceId: face.id, values: { shiftMm: face.array.shiftMm + shiftMm } }] : []
+  const label = rows.length === 1 ? `Drop a module from row ${rows[0]!.index + 1}` : `Drop a module from ${rows.length} rows`
+  return [{ label: shiftMm ? `${label} and shift ${wayOf(context, shiftMm)}` : label, edit: { type: 'batch', edits: [...drops, ...moved] } }]
 }
 
 /** Overhangs inside their limit but over the usual share of the span beside them. */

@@ -1,6 +1,6 @@
 import { rafterClashes } from '../supports'
 import { length } from '../units'
-import { type FindingContext, writer } from './context'
+import { type FindingContext, plural, writer } from './context'
 import type { DraftFinding } from './finding'
 import { noCures } from './finding'
 
@@ -45,7 +45,7 @@ function guessed({ face, plan }: FindingContext): DraftFinding[] {
   if (!rafters.size) return []
   return [{
     id: `rafters-guessed:${face.id}`, severity: 'caution', stage: 'rafters', faceId: face.id, about: [...rafters][0]!,
-    sentence: `${byGuess.length} of ${fixings.length} fixings stand on ${rafters.size} rafters known by spacing only. Nominal spacing is a guess: find several and type them in, and drill a pilot before every fixing.`,
+    sentence: `${byGuess.length} of ${plural(fixings.length, 'fixing')} ${byGuess.length === 1 ? 'stands' : 'stand'} on ${plural(rafters.size, 'rafter')} known by spacing only. Nominal spacing is a guess: find several and type them in, and drill a pilot before every fixing.`,
     measured: { kind: 'count', n: byGuess.length, of: 'fixings' }, limit: null, propose: noCures,
   }]
 }

@@ -1,7 +1,7 @@
 import type { Edit } from '../job'
 import type { RailPlan } from '../rails'
 import { length } from '../units'
-import { type FindingContext, writer } from './context'
+import { type FindingContext, railNumbers, writer } from './context'
 import type { Cure, DraftFinding } from './finding'
 import { noCures } from './finding'
 
@@ -52,7 +52,7 @@ function offCourse(context: FindingContext): DraftFinding[] {
   const movable = off.filter(rail => rail.bestMm !== null)
   return [{
     id: `off-course:${face.id}`, severity: 'caution', stage: 'rails', faceId: face.id, about: off[0]!.id,
-    sentence: `${off.length === 1 ? `Rail ${off[0]!.number} crosses` : `Rails ${off.map(rail => rail.number).join(', ')} cross`} the edge of a course: a ${plan.parts.mount.name} there would overhang the shingle. Courses show ${say(face.covering.exposureMm)}.`,
+    sentence: `${railNumbers(off.map(rail => rail.number))} ${off.length === 1 ? 'crosses' : 'cross'} the edge of a course: a ${plan.parts.mount.name} there would overhang the shingle. Courses show ${say(face.covering.exposureMm)}.`,
     measured: null, limit: length(face.covering.exposureMm),
     propose: () => movable.length === off.length
       ? [{ label: off.length === 1 ? `Move it on to a course` : 'Move them on to courses', edit: { type: 'batch', edits: movable.map(rail => ({ type: 'set-row' as const, faceId: face.id, row: rail.row, values: rail.side === 'lower' ? { lowerRailMm: null } : { upperRailMm: null } })) } }]

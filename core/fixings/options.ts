@@ -9,7 +9,7 @@ export interface FixingOption { picks: number[], unevenness: number }
 export interface FixingOptions { options: FixingOption[], complete: boolean }
 
 /** More ways than this to fix one rail are not listed; the plan then says that its spread is not proved. */
-export const MOST_OPTIONS = 400
+export const MOST_OPTIONS = 200
 
 /** All paths of cost at most `budget`, by depth-first search that never enters a branch that can't finish inside it. */
 export function listPaths(steps: Steps, budget: number, most: number): { paths: number[][], complete: boolean } {

@@ -205,23 +205,65 @@ function hardStagger(rails: RailProblem[], rules: LocalRules): PatternResult | n
 
 /** One option a rail, neighbours sharing no support, with the fewest fixings in all and then the most even. */
 function cheapestDisjoint(rails: RailProblem[], lists: FixingOption[][]): { picks: number[][], total: number } | null {
-  interface State { members: Set<string>, option: FixingOption, total: number, cost: number, before: State | null }
+  interface State { at: number, option: FixingOption, total: number, cost: number, before: State | null }
+  const apart = disjointTable()
   let states: State[] = []
-  lists.forEach((options, r) => {
+  for (const [r, options] of lists.entries()) {
     const ordered = [...states].sort((a, b) => a.total - b.total || a.cost - b.cost)
-    states = options.flatMap((option) => {
-      const used = option.picks.map(i => rails[r]!.candidates[i]!.member)
-      const from = r === 0 ? null : ordered.find(state => !used.some(member => state.members.has(member)))
+    const mayFollow = r === 0 ? null : apart(rails[r - 1]!, lists[r - 1]!, rails[r]!, options)
+    states = options.flatMap((option, at) => {
+      const from = mayFollow ? ordered.find(state => mayFollow(state.at, at)) : null
       if (from === undefined) return []
-      return [{
-        members: new Set(used), option, before: from,
-        total: (from?.total ?? 0) + option.picks.length, cost: (from?.cost ?? 0) + option.unevenness,
-      }]
+      return [{ at, option, before: from, total: (from?.total ?? 0) + option.picks.length, cost: (from?.cost ?? 0) + option.unevenness }]
     })
-  })
-  const best = states.reduce<State | null>((a, b) => a && (a.total < b.total || (a.total === b.total && a.cost <= b.cost)) ? a : b, null)
-  if (!best) return rails.length ? null : { picks: [], total: 0 }
+    if (!states.length) return null
+  }
+  if (!states.length) return { picks: [], total: 0 }
+  const best = states.reduce((a, b) => b.total < a.total || (b.total === a.total && b.cost < a.cost) ? b : a)
   const picks: number[][] = []
   for (let state: State | null = best; state; state = state.before) picks.unshift(state.option.picks)
   return { picks, total: best.total }
+}
+
+/**
+ * Whether an option of one rail shares no support with one of the next, worked out once for each pair of lists. Supports
+ * are bits in 32-bit words: the table is asked for often enough to be the slowest thing in a plan otherwise.
+ */
+function disjointTable() {
+  const bits = new Map<string, number>()
+  const masks = new Map<FixingOption[], number[][]>()
+  const tables = new Map<FixingOption[], Map<FixingOption[], Uint8Array>>()
+  const masksOf = (rail: RailProblem, options: FixingOption[]): number[][] => {
+    const known = masks.get(options)
+    if (known) return known
+    for (const { member } of rail.candidates) if (!bits.has(member)) bits.set(member, bits.size)
+    const made = options.map((option) => {
+      const words: number[] = []
+      for (const pick of option.picks) {
+        const bit = bits.get(rail.candidates[pick]!.member)!
+        words[bit >> 5] = (words[bit >> 5] ?? 0) | (1 << (bit & 31))
+      }
+      return words
+    })
+    masks.set(options, made)
+    return made
+  }
+  const fill = (from: number[][], to: number[][]): Uint8Array => {
+    const table = new Uint8Array(from.length * to.length)
+    for (let i = 0; i < from.length; i++) {
+      for (let j = 0; j < to.length; j++) {
+        let shared = 0
+        for (let word = 0; word < from[i]!.length; word++) shared |= (from[i]![word] ?? 0) & (to[j]![word] ?? 0)
+        table[i * to.length + j] = shared ? 0 : 1
+      }
+    }
+    return table
+  }
+  return (below: RailProblem, from: FixingOption[], above: RailProblem, to: FixingOption[]) => {
+    const row = tables.get(from) ?? new Map<FixingOption[], Uint8Array>()
+    tables.set(from, row)
+    const table = row.get(to) ?? fill(masksOf(below, from), masksOf(above, to))
+    row.set(to, table)
+    return (i: number, j: number): boolean => table[i * to.length + j] === 1
+  }
 }

@@ -52,7 +52,8 @@ export function cutSticks(rails: RailToCut[], stock: Rail['stockMm'], splice: Ra
       unspliceable.push(rail.railId)
       next = cuttings.flatMap(cutting => cutRail({ ...rail, windows: [{ fromMm: rail.fromMm + leastPieceMm, toMm: rail.toMm - leastPieceMm }] }, cutting, stock, leastPieceMm))
     }
-    cuttings = undominated(next)
+    // A stick too short to take any splice leaves the rail out: it is named among the unspliceable.
+    if (next.length) cuttings = worthKeeping(next)
   }
   const best = cuttings.reduce((a, b) => b.sticks < a.sticks || (b.sticks === a.sticks && b.boughtMm < a.boughtMm) ? b : a)
   const sticks = sticksOf(best)
@@ -61,22 +62,38 @@ export function cutSticks(rails: RailToCut[], stock: Rail['stockMm'], splice: Ra
   return { sticks, splices: splicesOf(sticks), unspliceable, leastSticks, working: sticksWorking(totalMm, longestMm, leastSticks, sticks.length) }
 }
 
-/** All ways to cut one rail on from a cutting. */
+/** A cutting that has come as far as `atMm` along the rail in hand. */
+interface Part { atMm: number, cutting: Cutting }
+
+/** All ways worth keeping to cut one rail on from a cutting: piece by piece, dropping at each piece what another way beats. */
 function cutRail(rail: RailToCut, from: Cutting, stock: number[], leastPieceMm: number): Cutting[] {
   const ends: Cutting[] = []
-  const extend = (atMm: number, cutting: Cutting) => {
-    for (const stockMm of stock) {
-      const fresh: Cutting = { ...cutting, sticks: cutting.sticks + 1, boughtMm: cutting.boughtMm + stockMm, offcutMm: stockMm }
-      takePiece(rail, atMm, fresh, stockMm, leastPieceMm, ends, extend)
-    }
+  const whole: Part = { atMm: rail.fromMm, cutting: from }
+  const begun = from.offcutMm >= leastPieceMm ? takePiece(rail, whole, null, leastPieceMm, ends) : null
+  for (let front = begun ? [whole, begun] : [whole]; front.length;) {
+    front = foremost(front.flatMap(part => stock.flatMap(stockMm => takePiece(rail, {
+      atMm: part.atMm,
+      cutting: { ...part.cutting, sticks: part.cutting.sticks + 1, boughtMm: part.cutting.boughtMm + stockMm, offcutMm: stockMm },
+    }, stockMm, leastPieceMm, ends) ?? [])))
   }
-  if (from.offcutMm >= leastPieceMm) takePiece(rail, rail.fromMm, from, null, leastPieceMm, ends, extend)
-  extend(rail.fromMm, from)
   return ends
 }
 
-/** Cuts the next piece from what `cutting` has in hand: the rest of the rail if it reaches, else up to the farthest splice. */
-function takePiece(rail: RailToCut, atMm: number, cutting: Cutting, newStickMm: number | null, leastPieceMm: number, ends: Cutting[], extend: (atMm: number, cutting: Cutting) => void) {
+/** Drops every part that another beats on sticks, length bought and how far it has come. */
+function foremost(parts: Part[]): Part[] {
+  const ordered = [...parts].sort((a, b) => a.cutting.sticks - b.cutting.sticks || a.cutting.boughtMm - b.cutting.boughtMm || b.atMm - a.atMm)
+  const kept: Part[] = []
+  for (const next of ordered) {
+    if (!kept.some(one => one.cutting.sticks <= next.cutting.sticks && one.cutting.boughtMm <= next.cutting.boughtMm && one.atMm >= next.atMm)) kept.push(next)
+  }
+  return kept
+}
+
+/**
+ * Cuts the next piece from what a cutting has in hand: the rest of the rail if it reaches, which goes to `ends`, else up
+ * to the farthest splice, which is returned. Null when the rail is done or the piece can't be spliced.
+ */
+function takePiece(rail: RailToCut, { atMm, cutting }: Part, newStickMm: number | null, leastPieceMm: number, ends: Cutting[]): Part | null {
   const inHandMm = cutting.offcutMm
   const cutTo = (toMm: number): Cutting => ({
     ...cutting, offcutMm: Math.max(0, inHandMm - (toMm - atMm) - KERF_MM),
@@ -84,10 +101,10 @@ function takePiece(rail: RailToCut, atMm: number, cutting: Cutting, newStickMm: 
   })
   if (rail.toMm - atMm <= inHandMm + TOLERANCE_MM) {
     ends.push(cutTo(rail.toMm))
-    return
+    return null
   }
   const spliceMm = farthest(rail.windows, atMm + leastPieceMm, Math.min(atMm + inHandMm, rail.toMm - leastPieceMm))
-  if (spliceMm !== null) extend(spliceMm, cutTo(spliceMm))
+  return spliceMm === null ? null : { atMm: spliceMm, cutting: cutTo(spliceMm) }
 }
 
 /** The greatest place in the windows between two limits; null when there is none. */
@@ -100,11 +117,18 @@ function farthest(windows: Interval[], fromMm: number, toMm: number): number | n
   return best
 }
 
-/** Drops every cutting that another beats on sticks, length bought and what is left over. */
-function undominated(cuttings: Cutting[]): Cutting[] {
+/** More cuttings than this are not carried on to the next rail. */
+const MOST_CUTTINGS = 24
+
+/**
+ * Drops every cutting that another beats on sticks, length bought and what is left over, and those that are two sticks
+ * or more behind: what is left of one stick can't make up for that.
+ */
+function worthKeeping(cuttings: Cutting[]): Cutting[] {
   const ordered = [...cuttings].sort((a, b) => a.sticks - b.sticks || a.boughtMm - b.boughtMm || b.offcutMm - a.offcutMm)
   const kept: Cutting[] = []
   for (const next of ordered) {
+    if (kept.length >= MOST_CUTTINGS || next.sticks > ordered[0]!.sticks + 1) break
     if (!kept.some(one => one.sticks <= next.sticks && one.boughtMm <= next.boughtMm && one.offcutMm >= next.offcutMm)) kept.push(next)
   }
   return kept

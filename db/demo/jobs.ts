@@ -19,9 +19,9 @@ const ropewalk = job(starterJob('14 Ropewalk Rise', 'Saltmarsh Haven', 'imperial
   outline: { kind: 'rectangle', eaveLengthMm: inch(31, 4.5), slopeLengthMm: inch(17, 2) },
   pitchDeg: pitchFromRise(7),
   supports: {
-    kind: 'rafters', firstCentreMm: inch(0, 9.25), spacingMm: inch(2, 0), widthMm: inch(0, 1.5),
-    found: [[2, inch(2, 9.375)], [3, inch(4, 9.125)], [4, inch(6, 9.5)], [5, inch(8, 9)], [6, inch(10, 9.625)], [7, inch(12, 9.25)],
-      [9, inch(16, 8.75)], [10, inch(18, 9.25)], [12, inch(22, 9.5)], [13, inch(24, 9.25)], [14, inch(26, 9.375)]].map(([rafter, centreMm]) => ({ rafter: rafter!, centreMm: centreMm! })),
+    kind: 'rafters', firstCentreMm: inch(0, 9.25), spacingMm: inch(1, 11.875), widthMm: inch(0, 1.5),
+    found: [[2, inch(2, 9)], [3, inch(4, 8.875)], [4, inch(6, 8.75)], [5, inch(8, 8.375)], [6, inch(10, 8.5)], [7, inch(12, 8.125)],
+      [9, inch(16, 7.75)], [10, inch(18, 7.875)], [12, inch(22, 7.5)], [13, inch(24, 7.25)], [14, inch(26, 7.375)]].map(([rafter, centreMm]) => ({ rafter: rafter!, centreMm: centreMm! })),
   },
   setbacks: { eaveMm: inch(1, 0), ridgeMm: inch(1, 6), leftRakeMm: inch(3, 0), rightRakeMm: inch(3, 0) },
 }, { rows: [plainRow, { ...plainRow, count: 6 }], rowCount: 2, shiftMm: inch(0, 3) })

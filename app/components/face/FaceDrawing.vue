@@ -34,13 +34,13 @@ const selectedRail = computed(() => plan.rails.findIndex(rail => rail.id === sel
 /** Module numbers run along each row from the eave up, as the rows are laid. */
 const firstNumber = (row: number) => plan.rows.rows.slice(0, row).reduce((sum, one) => sum + one.count, 1)
 const summary = computed(() => `${face.name} to scale, ridge up: ${plan.modules} modules in ${plan.rows.rows.length} rows, ${plan.rails.length} rails, ${plan.fixings.total} fixings on ${plan.rafters.length} rafters.`)
-/** Spans and overhangs of the selected rail, as dimension lines above it. */
+/** Spans and overhangs of the selected rail, as dimension lines on its outer side, clear of the module numbers. */
 const dimensions = computed(() => {
   const rail = plan.rails[selectedRail.value]
   if (!rail) return []
   const xs = [rail.leftMm, ...plan.fixings.rails[selectedRail.value]!.fixings.map(fixing => fixing.xMm), rail.rightMm]
   return xs.slice(1).map((to, i) => ({ from: xs[i]!, to, overhang: i === 0 || i === xs.length - 2 })).filter(one => one.to - one.from > 0.5)
-    .map(one => ({ ...one, bad: one.to - one.from > (one.overhang ? plan.limits.maxOverhangMm : plan.limits.maxSpanMm) + 0.01, y: scale.value.y(rail.yMm) - 18 }))
+    .map(one => ({ ...one, bad: one.to - one.from > (one.overhang ? plan.limits.maxOverhangMm : plan.limits.maxSpanMm) + 0.01, y: scale.value.y(rail.yMm) + (rail.side === 'upper' ? -19 : 19) }))
 })
 </script>
 

@@ -9,8 +9,11 @@ const edges = { stop: 'border-brick-500', caution: 'border-amber-500', note: 'bo
 </script>
 
 <template>
-  <section aria-label="Findings">
-    <h2 class="slip-title mt-6">
+  <section
+    aria-label="Findings"
+    tabindex="0"
+  >
+    <h2 class="slip-title">
       Findings
     </h2>
     <p

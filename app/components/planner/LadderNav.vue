@@ -10,28 +10,32 @@ const rungs = computed(() => [...stages].reverse().map((one) => {
   const state = own.some(finding => finding.severity === 'stop') ? 'stop' as const : own.some(finding => finding.severity === 'caution') ? 'caution' as const : 'clear' as const
   return { ...one, state }
 }))
+/** On a phone the rungs lie in a line that scrolls: the one stood on comes into view. */
+const line = useTemplateRef('line')
+onMounted(() => line.value?.querySelector('[aria-current]')?.scrollIntoView({ inline: 'center', block: 'nearest' }))
 const words = { stop: 'stopped', caution: 'needs you', clear: 'clear' }
 </script>
 
 <template>
-  <nav
-    aria-label="Stages of the job"
-    class="ladder flex shrink-0 max-md:overflow-x-auto max-md:flex-row-reverse max-md:justify-end md:h-full md:w-32 md:flex-col md:border-x-4 md:border-graphite-900"
-  >
-    <NuxtLink
-      v-for="rung in rungs"
-      :key="rung.id"
-      :to="`/jobs/${jobId}/${rung.id}`"
-      class="flex items-end justify-between gap-1 border-graphite-900 px-2 pb-1.5 text-[15px] leading-tight font-semibold max-md:shrink-0 max-md:border-b-4 max-md:py-2 md:max-h-24 md:flex-1 md:border-b-4"
-      :class="rung.id === stage ? 'bg-graphite-900 text-white' : 'text-graphite-700 hover:bg-graphite-100'"
-      :aria-current="rung.id === stage ? 'page' : undefined"
+  <nav aria-label="Stages of the job">
+    <div
+      ref="line"
+      class="relative flex max-md:flex-row-reverse max-md:justify-end max-md:overflow-x-auto md:h-full md:w-32 md:flex-col md:border-x-4 md:border-graphite-900"
     >
-      <span>{{ rung.title }}</span>
-      <span class="sr-only">, {{ words[rung.state] }}</span>
-      <PlannerStateMark
-        :state="rung.state"
-        :on-dark="rung.id === stage"
-      />
-    </NuxtLink>
+      <NuxtLink
+        v-for="rung in rungs"
+        :key="rung.id"
+        :to="`/jobs/${jobId}/${rung.id}`"
+        class="flex min-h-0 items-end justify-between gap-1 border-graphite-900 px-2 pb-1.5 text-[15px] leading-tight font-semibold max-md:shrink-0 max-md:border-b-4 max-md:py-2 md:flex-1 md:border-b-4"
+        :class="rung.id === stage ? 'bg-graphite-900 text-white' : 'text-graphite-700 hover:bg-graphite-100'"
+        :aria-current="rung.id === stage ? 'page' : undefined"
+      >
+        <span>{{ rung.title }}<span class="sr-only">, {{ words[rung.state] }}</span></span>
+        <PlannerStateMark
+          :state="rung.state"
+          :on-dark="rung.id === stage"
+        />
+      </NuxtLink>
+    </div>
   </nav>
 </template>

@@ -64,7 +64,7 @@ usePlannerKeys({
 <template>
   <div class="flex min-h-0 flex-1 max-md:flex-col print:block">
     <PlannerLadderNav
-      class="no-print md:my-3 md:ml-4"
+      class="no-print md:py-3 md:pl-4"
       :stage="stage"
       :findings="plan.findings"
       :job-id="jobId"
@@ -157,17 +157,24 @@ usePlannerKeys({
         />
       </main>
       <aside
-        class="w-80 shrink-0 overflow-y-auto border-l border-graphite-300 bg-sheet px-4 py-3 max-md:w-full max-md:border-l-0"
-        aria-label="The slip"
-        tabindex="0"
+        class="flex w-80 shrink-0 flex-col border-l border-graphite-300 bg-sheet max-md:w-full max-md:border-l-0"
+        aria-label="The slip and the findings"
       >
-        <SlipSite v-if="stage === 'site'" />
-        <SlipSurvey v-else-if="stage === 'survey'" />
-        <SlipRafters v-else-if="stage === 'rafters'" />
-        <SlipKeepClear v-else-if="stage === 'keep-clear'" />
-        <SlipRows v-else-if="stage === 'rows'" />
-        <SlipRails v-else-if="stage === 'rails'" />
+        <div
+          class="min-h-0 flex-1 overflow-y-auto px-4 pt-3 pb-4"
+          tabindex="0"
+          role="region"
+          aria-label="The slip"
+        >
+          <SlipSite v-if="stage === 'site'" />
+          <SlipSurvey v-else-if="stage === 'survey'" />
+          <SlipRafters v-else-if="stage === 'rafters'" />
+          <SlipKeepClear v-else-if="stage === 'keep-clear'" />
+          <SlipRows v-else-if="stage === 'rows'" />
+          <SlipRails v-else-if="stage === 'rails'" />
+        </div>
         <PlannerFindingsList
+          class="shrink-0 overflow-y-auto border-t-2 border-graphite-900 px-4 pt-2 pb-3 md:max-h-[44%]"
           :findings="[...found.here, ...found.elsewhere]"
           @cure="store.commit($event.edit)"
           @preview="store.previewEdit($event?.edit ?? null)"

@@ -79,12 +79,10 @@ const mass = computed(() => sheet.value!.plan.list.reduce((sum, part) => sum + (
                 {{ part.pieces }}
               </td>
               <td class="py-1.5">
-                {{ part.name }}<template v-if="part.lengthMm">
-                  , <FieldLengthText
-                    :mm="part.lengthMm"
-                    :units="units"
-                  /> stick
-                </template>
+                {{ part.name }}<span v-if="part.lengthMm">, <FieldLengthText
+                  :mm="part.lengthMm"
+                  :units="units"
+                /> stick</span>
               </td>
               <td class="py-1.5 text-muted max-md:hidden">
                 {{ part.maker }}

@@ -49,7 +49,7 @@ const tapeWords = (step: MarkStep) => step.tape === 'along' ? 'along the eave' :
         v-for="(face, f) in sheet.job.faces"
         :key="face.id"
       >
-        <h3 class="text-lg font-bold">
+        <h3 class="mb-3 text-xl leading-tight font-bold">
           {{ face.name }}: hook both tapes on the {{ datumName(face) }}
         </h3>
         <div class="h-96 max-md:hidden print:block">
@@ -67,7 +67,7 @@ const tapeWords = (step: MarkStep) => step.tape === 'along' ? 'along the eave' :
             class="mb-6 break-inside-avoid"
           >
             <h4 class="flex flex-wrap items-baseline justify-between gap-x-3 border-b border-graphite-900 font-bold">
-              <span class="text-lg">{{ i + 1 }}. {{ step.title }}</span>
+              <span class="text-[17px]">{{ i + 1 }}. {{ step.title }}</span>
               <span class="text-[15px] font-semibold">{{ tapeWords(step) }}<template v-if="step.lineMm">, line at <FieldLengthText
                 :mm="step.lineMm"
                 :units="units"
@@ -78,7 +78,7 @@ const tapeWords = (step: MarkStep) => step.tape === 'along' ? 'along the eave' :
             </p>
             <table class="w-full">
               <thead class="sr-only">
-                <tr><th>Mark</th><th>Reading</th><th>Done</th></tr>
+                <tr><th>Mark</th><th>Reading</th></tr>
               </thead>
               <tbody>
                 <tr
@@ -101,11 +101,11 @@ const tapeWords = (step: MarkStep) => step.tape === 'along' ? 'along the eave' :
                       :units="units"
                     />
                   </td>
-                  <td class="w-8 py-1 pl-3">
-                    <span
-                      class="hidden size-5 border-2 border-graphite-900 print:inline-block"
-                      aria-hidden="true"
-                    />
+                  <td
+                    class="hidden w-8 py-1 pl-3 print:table-cell"
+                    aria-hidden="true"
+                  >
+                    <span class="inline-block size-5 border-2 border-graphite-900" />
                   </td>
                 </tr>
                 <tr class="align-baseline text-muted">
@@ -118,7 +118,10 @@ const tapeWords = (step: MarkStep) => step.tape === 'along' ? 'along the eave' :
                       :units="units"
                     />
                   </td>
-                  <td />
+                  <td
+                    class="hidden print:table-cell"
+                    aria-hidden="true"
+                  />
                 </tr>
               </tbody>
             </table>

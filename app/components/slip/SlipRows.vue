@@ -102,8 +102,8 @@ const shownRows = computed(() => [...rows.value].reverse())
     @click="select(`row ${row.index + 1}`)"
   >
     <div class="flex items-center justify-between gap-2">
-      <span class="font-semibold">Row {{ row.index + 1 }}</span>
-      <span class="text-sm text-muted">{{ row.held ? `held, ${row.fills} would fill` : 'filled' }}</span>
+      <span class="font-semibold whitespace-nowrap">Row {{ row.index + 1 }}</span>
+      <span class="mr-auto text-sm text-muted">{{ row.held ? `of ${row.fills}` : 'filled' }}</span>
       <div class="flex items-center gap-1">
         <UButton
           size="xs"

@@ -8,9 +8,15 @@ export default defineEventHandler(async (event) => {
   const { firmId } = await requireSignedIn(event)
   return await asFirm(firmId, async (client) => {
     const catalogue = await loadCatalogue(client)
-    return (await listJobs(client)).map(({ jobId, job, version, updatedAt }) => ({
-      jobId, version, updatedAt, title: job.title, place: job.place, units: job.units,
-      outlines: job.faces.map(face => face.outline), totals: planJob(job, catalogue).totals,
-    }))
+    return (await listJobs(client)).map(({ jobId, job, version, updatedAt }) => {
+      const plan = planJob(job, catalogue)
+      return {
+        jobId, version, updatedAt, title: job.title, place: job.place, units: job.units, totals: plan.totals,
+        faces: job.faces.map((face, f) => ({
+          outline: face.outline,
+          rows: plan.faces[f]!.rows.rows.map(({ leftMm, rightMm, bottomMm, topMm }) => ({ leftMm, rightMm, bottomMm, topMm })),
+        })),
+      }
+    })
   })
 })

@@ -1,0 +1,56 @@
+import { spawnSync } from 'node:child_process'
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { describe, expect, it } from 'vitest'
+import { z } from 'zod'
+import type { Plan } from '../core/plan'
+import { jobSchema } from '../core/job'
+
+const run = (...args: string[]) => spawnSync('npm', ['run', '-s', 'plan', '--', ...args], { encoding: 'utf8' })
+const folder = mkdtempSync(join(tmpdir(), 'upper-deck-'))
+const file = (name: string, text: string) => {
+  const path = join(folder, name)
+  writeFileSync(path, text)
+  return path
+}
+const fixture = 'tests/fixtures/three-rows-of-six.json'
+
+describe('npm run -s plan', () => {
+  it('prints the fixture’s plan, and every count is right', () => {
+    const { status, stdout } = run(fixture)
+    expect(status).toBe(0)
+    const plan = JSON.parse(stdout) as Plan
+    expect(plan.totals).toMatchObject({ modules: 18, fixings: 36, sticks: 10, stops: 0 })
+    const pieces = Object.fromEntries(plan.list.map(part => [part.kind, plan.list.filter(one => one.kind === part.kind).reduce((sum, one) => sum + one.pieces, 0)]))
+    expect(pieces).toMatchObject({ 'module': 18, 'stick': 10, 'mid-clamp': 30, 'end-clamp': 12, 'mount': 36, 'lug': 3, 'electronics': 18 })
+  })
+
+  it('exits 1 when something stops the plan', () => {
+    const job = JSON.parse(readFileSync(fixture, 'utf8')) as { faces: { array: { allowedSpanMm: number } }[] }
+    job.faces[0]!.array.allowedSpanMm = 300
+    const { status, stdout } = run(file('stopped.json', JSON.stringify(job)))
+    expect(status).toBe(1)
+    expect((JSON.parse(stdout) as Plan).totals.stops).toBeGreaterThan(0)
+  })
+
+  it('exits 2 with a path and a sentence for what it can’t use', () => {
+    const job = JSON.parse(readFileSync(fixture, 'utf8')) as Record<string, unknown>
+    for (const [path, said] of [
+      [file('bad.json', JSON.stringify({ ...job, units: 'cubits' })), /^units: /],
+      [file('torn.json', '{"format":'), /not JSON/],
+      [join(folder, 'nowhere.json'), /can’t be read/],
+    ] as const) {
+      const { status, stderr, stdout } = run(path)
+      expect(status).toBe(2)
+      expect(stderr).toMatch(said)
+      expect(stdout).toBe('')
+    }
+    expect(run().status).toBe(2)
+  })
+})
+
+it('keeps the committed JSON Schema in step with its one definition', () => {
+  const made = { title: 'Upper Deck job', ...z.toJSONSchema(jobSchema, { io: 'input' }) }
+  expect(JSON.parse(readFileSync('docs/job.schema.json', 'utf8'))).toEqual(JSON.parse(JSON.stringify(made)))
+})

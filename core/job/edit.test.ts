@@ -1,0 +1,96 @@
+import { describe, expect, it } from 'vitest'
+import { catalogue, threeRowsOfSix } from '../../tests/fixtures/jobs'
+import { type Random, seeded } from '../../tests/fixtures/random'
+import { applyEdit, type Edit, foldEntries, inverseOf, type PlainEdit, pushHistory, readEdit, readJob, stacksOf, starterJob, touches, wordsFor } from './index'
+
+function randomPlain(random: Random): PlainEdit {
+  const faceId = 'main'
+  return random.pick<() => PlainEdit>([
+    () => ({ type: 'set-job', values: { title: `Job ${random.whole(1, 99)}`, units: random.pick(['imperial', 'metric']) } }),
+    () => ({ type: 'set-face', faceId, values: { pitchDeg: random.between(5, 60), datum: random.pick(['left', 'right']) } }),
+    () => ({ type: 'set-array', faceId, values: { shiftMm: random.between(-300, 300), rowCount: random.pick([null, 1, 2]) } }),
+    () => ({ type: 'set-row', faceId, row: random.whole(0, 4), values: { count: random.pick([null, 2, 5]), shiftMm: random.pick([0, 12]) } }),
+    () => ({ type: 'set-row', faceId, row: random.whole(0, 4), values: { lowerRailMm: random.pick([null, 300]) } }),
+    () => ({ type: 'move-rafter', faceId, rafter: random.whole(1, 9), centreMm: random.pick([null, 1234]) }),
+  ])()
+}
+const randomEdit = (random: Random): Edit => random.next() < 0.2
+  ? { type: 'batch', edits: Array.from({ length: 3 }, () => randomPlain(random)) }
+  : randomPlain(random)
+
+describe('edits', () => {
+  it('are taken back exactly by their inverses, 500 random chains', () => {
+    const random = seeded(3)
+    for (let i = 0; i < 500; i++) {
+      let job = threeRowsOfSix()
+      const inverses: Edit[] = []
+      const start = JSON.stringify(job)
+      for (let k = 0; k < 8; k++) {
+        const edit = randomEdit(random)
+        inverses.unshift(inverseOf(job, edit))
+        const before = JSON.stringify(job)
+        const next = applyEdit(job, edit)
+        expect(JSON.stringify(job)).toBe(before)
+        job = next
+      }
+      for (const inverse of inverses) job = applyEdit(job, inverse)
+      expect(JSON.stringify(job)).toBe(start)
+    }
+  })
+
+  it('undo and redo walk up and down a history', () => {
+    const start = { job: threeRowsOfSix(), stacks: { undo: [], redo: [] } }
+    const pitch = (pitchDeg: number): Edit => ({ type: 'set-face', faceId: 'main', values: { pitchDeg } })
+    let state = foldEntries(start, [{ id: 'a', kind: 'edit', edit: pitch(30) }, { id: 'b', kind: 'edit', edit: pitch(40) }])
+    state = foldEntries(state, [{ id: 'c', kind: 'undo', edit: state.stacks.undo.at(-1)! }])
+    expect(state.job.faces[0]!.pitchDeg).toBe(30)
+    state = foldEntries(state, [{ id: 'd', kind: 'redo', edit: state.stacks.redo.at(-1)! }])
+    expect(state.job.faces[0]!.pitchDeg).toBe(40)
+    expect(state.stacks.redo).toEqual([])
+    expect(pushHistory(state.stacks, { kind: 'edit', inverse: pitch(1) }).redo).toEqual([])
+    expect(stacksOf([{ kind: 'edit', inverse: pitch(1) }, { kind: 'undo', inverse: pitch(2) }])).toEqual({ undo: [], redo: [pitch(2)] })
+  })
+
+  it('say which facts they touch and in which words', () => {
+    expect(touches({ type: 'move-rafter', faceId: 'main', rafter: 3, centreMm: 5 })).toEqual(['face main/rafter 3'])
+    expect(wordsFor({ type: 'set-row', faceId: 'main', row: 1, values: { count: 4 } })).toBe('row 2: the number of modules')
+    expect(wordsFor({ type: 'set-array', faceId: 'main', values: { shiftMm: 4 } })).toBe('the array’s place along the eave')
+    expect(wordsFor({ type: 'batch', edits: [1, 2, 3, 4].map(rafter => ({ type: 'move-rafter', faceId: 'main', rafter, centreMm: 1 })) })).toBe('rafter 1, rafter 2 and 2 more')
+  })
+})
+
+describe('reading from outside', () => {
+  it('takes a whole job and names the path of everything wrong with a bad one', () => {
+    const job = threeRowsOfSix()
+    expect(readJob(JSON.parse(JSON.stringify(job)), catalogue).ok).toBe(true)
+    const bad = readJob({ ...job, units: 'cubits', faces: [{ ...job.faces[0], pitchDeg: 80 }] }, catalogue)
+    expect(bad.ok ? [] : bad.problems.map(problem => problem.path)).toEqual(['units', 'faces.0.pitchDeg'])
+    const unknown = readJob({ ...job, faces: [{ ...job.faces[0]!, array: { ...job.faces[0]!.array, railId: 'no-such-rail' } }] }, catalogue)
+    expect(unknown).toMatchObject({ ok: false, problems: [{ path: 'faces.0.array.railId' }] })
+    const twice = readJob({ ...job, faces: [job.faces[0], job.faces[0]] }, catalogue)
+    expect(twice.ok).toBe(false)
+    for (const odd of [null, 7, 'job', [], {}]) expect(readJob(odd, catalogue).ok).toBe(false)
+  })
+
+  it('refuses edits that would leave the job unreadable, with a sentence', () => {
+    const job = threeRowsOfSix()
+    const attempts: unknown[] = [
+      { type: 'set-face', faceId: 'main', values: { pitchDeg: -3 } },
+      { type: 'set-face', faceId: 'nowhere', values: { pitchDeg: 30 } },
+      { type: 'set-array', faceId: 'main', values: { railId: 'no-such-rail' } },
+      { type: 'set-face', faceId: 'main', values: { outline: { kind: 'rectangle', eaveLengthMm: Number.NaN, slopeLengthMm: 4000 } } },
+      { type: 'explode' },
+    ]
+    for (const attempt of attempts) {
+      const read = readEdit(attempt, job, catalogue)
+      expect(read.ok).toBe(false)
+      if (!read.ok) expect(read.problems[0]!.sentence.length).toBeGreaterThan(10)
+    }
+    expect(readEdit({ type: 'set-face', faceId: 'main', values: { pitchDeg: 30 } }, job, catalogue).ok).toBe(true)
+  })
+
+  it('starts new jobs that can be read in both systems', () => {
+    const parts = { moduleId: 'skerry-425', railId: 'bollard-light', mountId: 'limpet-flashed', clampsId: 'pinch-inch' }
+    for (const units of ['imperial', 'metric'] as const) expect(readJob(starterJob('New', '', units, parts), catalogue).ok).toBe(true)
+  })
+})

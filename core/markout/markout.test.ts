@@ -1,0 +1,76 @@
+import Papa from 'papaparse'
+import { describe, expect, it } from 'vitest'
+import { catalogue, changed, inch, threeRowsOfSix } from '../../tests/fixtures/jobs'
+import { partsCsv } from '../parts'
+import { planFace, planJob } from '../plan'
+import { parseLength } from '../units'
+import { marksCsv, tapeReadings } from './index'
+
+describe('mark-out', () => {
+  const job = threeRowsOfSix()
+  const [face] = job.faces
+  const plan = planFace(face!, catalogue)
+  const step = (id: string, of = plan) => of.marks.find(one => one.id === id)!
+
+  it('goes in the order in which a crew strikes lines', () => {
+    const kinds = [...new Set(plan.marks.map(one => one.kind))]
+    expect(kinds).toEqual(['datum', 'keep-clear', 'first-row', 'rows', 'rails', 'rafters', 'fixings', 'modules', 'electronics', 'rail-ends'])
+  })
+
+  it('reads every mark from the one datum, exact and in the order of the tape', () => {
+    expect(step('rafters').marks.map(mark => Math.round(mark.readingMm / 25.4))).toEqual([12, 36, 60, 84, 108, 132, 156, 180, 204, 228, 252, 276, 300, 324])
+    for (const one of plan.marks) {
+      const readings = one.marks.map(mark => mark.readingMm)
+      expect(readings).toEqual([...readings].sort((a, b) => a - b))
+      expect(one.closing.readingMm).toBe(one.tape === 'along' ? face!.outline.eaveLengthMm : face!.outline.slopeLengthMm)
+    }
+    plan.rails.forEach((rail, r) => expect(step(`fixings-${rail.id}`).marks.map(mark => mark.readingMm)).toEqual(plan.fixings.rails[r]!.fixings.map(fixing => fixing.xMm)))
+  })
+
+  it('mirrors every reading along the eave when the datum is the right rake', () => {
+    const right = planFace({ ...face!, datum: 'right' }, catalogue)
+    const left = step('rafters').marks.map(mark => inch(336) - mark.readingMm).reverse()
+    step('rafters', right).marks.forEach((mark, i) => expect(mark.readingMm).toBeCloseTo(left[i]!, 9))
+    expect(step('rail-lines', right).marks.map(mark => mark.readingMm)).toEqual(step('rail-lines').marks.map(mark => mark.readingMm))
+  })
+
+  it('puts electronics at module centres, width and gap apart: leaving the gap out would drift', () => {
+    const marks = step('electronics-row1').marks.map(mark => mark.readingMm)
+    marks.slice(1).forEach((mm, i) => expect(mm - marks[i]!).toBeCloseTo(1038 + 12.7, 9))
+    // Common practice: the first stands at half a width past the first edge; five gaps left out are 63.5 mm at the last of six.
+    expect(marks[0]! - plan.rows.rows[0]!.leftMm).toBeCloseTo(519, 9)
+    expect(marks.at(-1)! - (plan.rows.rows[0]!.leftMm + 519 + 5 * 1038)).toBeCloseTo(63.5, 9)
+  })
+
+  it('is written as a table that a general reader reads back to half a division', () => {
+    const parsed = Papa.parse<Record<string, string>>(marksCsv(plan.marks, 'imperial'), { header: true })
+    expect(parsed.errors).toEqual([])
+    expect(parsed.data).toHaveLength(plan.marks.reduce((sum, one) => sum + one.marks.length + 1, 0))
+    for (const line of parsed.data) {
+      const reading = parseLength(line.reading!, 'imperial')
+      expect(reading.ok && Math.abs(reading.value - Number(line['reading in mm']))).toBeLessThanOrEqual(25.4 / 32 + 0.001)
+    }
+  })
+
+  it('marks rafters known by spacing only, and leaves out steps with nothing to mark', () => {
+    expect(step('rafters').marks[0]!.note).toBe('By spacing only')
+    const none = planFace(changed({}, { rowCount: 0 }).faces[0]!, catalogue)
+    expect(none.marks.map(one => one.kind)).toEqual(['datum', 'keep-clear', 'keep-clear'])
+  })
+})
+
+describe('tape readings of a selection', () => {
+  const [face] = threeRowsOfSix().faces
+  const plan = planFace(face!, catalogue)
+  it.each([['face', 2, 2], ['rafters', 14, 0], ['rafter 3', 1, 0], ['keep-clear', 2, 2], ['rows', 2, 6], ['row 2', 7, 2], ['rails', 0, 6], ['row1-lower', 6, 1]])('%s: %i along, %i up', (selection, along, up) => {
+    const readings = tapeReadings(face!, plan, selection)
+    expect([readings.along.length, readings.up.length]).toEqual([along, up])
+    for (const one of [...readings.along, ...readings.up]) expect(Number.isFinite(one.readingMm)).toBe(true)
+  })
+})
+
+it('writes the load-out as a table whose pieces are the plan’s', () => {
+  const plan = planJob(threeRowsOfSix(), catalogue)
+  const parsed = Papa.parse<Record<string, string>>(partsCsv(plan.list, 'imperial'), { header: true })
+  expect(parsed.data.map(line => Number(line.pieces))).toEqual(plan.list.map(part => part.pieces))
+})

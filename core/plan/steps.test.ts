@@ -1,0 +1,154 @@
+import { describe, expect, it } from 'vitest'
+import { after, catalogue, changed, inch, threeRowsOfSix } from '../../tests/fixtures/jobs'
+import { chooseParts, mismatches, unknownParts } from '../catalogue'
+import { allowedRailHeights, courseLines } from '../coverings'
+import { keepClear } from '../keepclear'
+import { railLimits } from '../rails'
+import { modulesThatFit } from '../rows'
+import { raftersOf } from '../supports'
+import { areaMm2, bounds } from '../geometry'
+import { changesBetween, nudgeEdit, planFace, planJob } from './index'
+
+const face = (...args: Parameters<typeof changed>) => planFace(changed(...args).faces[0]!, catalogue)
+
+describe('rafters', () => {
+  it('stand at the spacing unless found elsewhere', () => {
+    const { supports, outline } = threeRowsOfSix().faces[0]!
+    const rafters = raftersOf({ ...supports, found: [{ rafter: 3, centreMm: 1500 }] }, outline)
+    // 336 in of eave, first at 12 in, every 24 in: 12, 36, … 324, and the one at 336 is not reached by 12 + 13 × 24 = 324.
+    expect(rafters.map(rafter => Math.round(rafter.centreMm / 25.4))).toEqual([12, 36, 59, 84, 108, 132, 156, 180, 204, 228, 252, 276, 300, 324])
+    expect(rafters.map(rafter => rafter.state).filter(state => state === 'found')).toHaveLength(1)
+    expect(rafters[2]!.nominalMm).toBeCloseTo(inch(60), 9)
+  })
+})
+
+describe('keep-clear', () => {
+  it('leaves the hand-worked rectangle', () => {
+    const { region, strips } = keepClear(threeRowsOfSix().faces[0]!)
+    // 336 - 36 - 36 by 240 - 6 - 18 inches.
+    expect(areaMm2(region)).toBeCloseTo(inch(264) * inch(216), 0)
+    const box = bounds(region)!
+    expect([box.along.fromMm, box.along.toMm, box.up.fromMm, box.up.toMm].map(mm => mm / 25.4)).toEqual([36, 300, 6, 222].map(n => expect.closeTo(n, 4)))
+    expect(strips.map(strip => strip.edge)).toEqual(['eave', 'right-rake', 'ridge', 'left-rake'])
+  })
+  it('has no strip where the setback is nothing, and no region where strips meet', () => {
+    const { setbacks } = threeRowsOfSix().faces[0]!
+    expect(keepClear({ ...threeRowsOfSix().faces[0]!, setbacks: { ...setbacks, eaveMm: 0 } }).strips).toHaveLength(3)
+    expect(areaMm2(keepClear({ ...threeRowsOfSix().faces[0]!, setbacks: { ...setbacks, ridgeMm: 9000 } }).region)).toBe(0)
+  })
+})
+
+describe('courses', () => {
+  it('lie an exposure apart and let a foot sit whole on one', () => {
+    const { covering, outline } = threeRowsOfSix().faces[0]!
+    const lines = courseLines(covering, outline)
+    expect(lines[1]! - lines[0]!).toBeCloseTo(inch(5.625), 9)
+    expect(lines.at(-1)!).toBeLessThanOrEqual(outline.slopeLengthMm)
+    const heights = allowedRailHeights(covering, outline, inch(1.25))
+    expect(heights[0]!.fromMm).toBeCloseTo(inch(5 + 1.25), 9)
+    expect(heights[0]!.toMm).toBeCloseTo(inch(5 + 5.625 - 1.25), 9)
+    expect(allowedRailHeights(covering, outline, inch(3))).toEqual([])
+  })
+})
+
+describe('rows', () => {
+  it('hold as many modules as widths and gaps allow', () => {
+    expect(modulesThatFit(6 * 1038 + 5 * 12.7, 1038, 12.7)).toBe(6)
+    expect(modulesThatFit(6 * 1038 + 5 * 12.7 - 0.1, 1038, 12.7)).toBe(5)
+    expect(modulesThatFit(100, 1038, 12.7)).toBe(0)
+  })
+  it('run module by module at width and gap, without drift', () => {
+    const { rows } = face({}).rows
+    const [row] = rows
+    row!.moduleLeftsMm.forEach((left, i) => expect(left).toBeCloseTo(row!.leftMm + i * (1038 + 12.7), 9))
+    expect(row!.rightMm).toBeCloseTo(row!.moduleLeftsMm.at(-1)! + 1038, 9)
+  })
+  it('are centred, held, dropped and added to', () => {
+    const plain = face({})
+    expect(plain.rows.rows[0]!.leftMm - plain.rows.rows[0]!.free!.fromMm).toBeCloseTo(plain.rows.rows[0]!.free!.toMm - plain.rows.rows[0]!.rightMm, 6)
+    const held = planJob(after(threeRowsOfSix(), { type: 'set-row', faceId: 'main', row: 1, values: { count: 4 } }), catalogue)
+    expect(held.faces[0]!.rows.rows.map(row => row.count)).toEqual([6, 4, 6])
+    expect(held.totals.modules).toBe(16)
+    expect(face({}, { rowCount: 2 }).rows.rows).toHaveLength(2)
+  })
+  it('lift every row above when one gap grows', () => {
+    const lifted = planFace(after(threeRowsOfSix(), { type: 'set-row', faceId: 'main', row: 1, values: { gapBelowMm: 50 } }).faces[0]!, catalogue)
+    const plain = face({})
+    expect(lifted.rows.rows[2]!.bottomMm - plain.rows.rows[2]!.bottomMm).toBeCloseTo(50 - 12.7, 6)
+  })
+})
+
+describe('rails', () => {
+  it('run inside the clamp zone of the edge they hold, and whole on a course where the zone has one', () => {
+    for (const orientation of ['upright', 'on-side'] as const) {
+      const plan = face({}, { orientation })
+      const zone = plan.parts.module.clampZones[orientation === 'upright' ? 'longEdge' : 'shortEdge']
+      for (const rail of plan.rails) {
+        const row = plan.rows.rows[rail.row]!
+        const inset = rail.side === 'lower' ? rail.yMm - row.bottomMm : row.topMm - rail.yMm
+        expect(inset).toBeGreaterThanOrEqual(zone.fromMm - 1e-6)
+        expect(inset).toBeLessThanOrEqual(zone.toMm + 1e-6)
+        expect(rail.inZone).toBe(true)
+        expect(rail.onCourse).toBe(rail.bestMm !== null)
+      }
+    }
+  })
+  it('take the job’s limit before the maker’s and the maker’s before common practice', () => {
+    const [light, deep] = catalogue.rails
+    const none = { allowedSpanMm: null, allowedOverhangMm: null }
+    expect(railLimits(light!, none)).toMatchObject({ maxSpanMm: inch(48), maxOverhangMm: inch(24), overhangWorking: { basis: 'common practice' } })
+    expect(railLimits(deep!, none)).toMatchObject({ maxOverhangMm: inch(26), overhangWorking: { basis: 'maker' } })
+    expect(railLimits(deep!, { allowedSpanMm: 900, allowedOverhangMm: 200 })).toMatchObject({ maxSpanMm: 900, maxOverhangMm: 200, spanWorking: { basis: 'typed on this job' } })
+  })
+})
+
+describe('catalogue', () => {
+  it('knows what goes with what', () => {
+    const { array, covering } = threeRowsOfSix().faces[0]!
+    expect(mismatches(catalogue, chooseParts(catalogue, array), covering.kind)).toEqual([])
+    const odd = mismatches(catalogue, chooseParts(catalogue, { ...array, railId: 'hawser-mid', moduleId: 'lantern-460', clampsId: 'pinch-hidden' }), covering.kind)
+    expect(odd.map(one => one.between)).toEqual(['rail-mount', 'clamps'])
+    expect(unknownParts(catalogue, { ...array, mountId: 'x' })).toEqual([{ field: 'mountId', id: 'x' }])
+    expect(() => chooseParts(catalogue, { ...array, mountId: 'x' })).toThrow('x')
+  })
+})
+
+describe('nudging', () => {
+  const job = threeRowsOfSix()
+  const [main] = job.faces
+  const plan = planFace(main!, catalogue)
+  const nudged = (selection: string, direction: Parameters<typeof nudgeEdit>[3], step: number | 'snap') => {
+    const edit = nudgeEdit(main!, plan, selection, direction, step)
+    return edit && planFace(after(job, edit).faces[0]!, catalogue)
+  }
+  it('moves a row, the whole array, a rail and a rafter', () => {
+    expect(nudged('row 2', 'right', 25)!.rows.rows[1]!.leftMm - plan.rows.rows[1]!.leftMm).toBeCloseTo(25, 9)
+    expect(nudged('rows', 'left', 25)!.rows.rows.map((row, i) => row.leftMm - plan.rows.rows[i]!.leftMm)).toEqual([expect.closeTo(-25, 6), expect.closeTo(-25, 6), expect.closeTo(-25, 6)])
+    expect(nudged('row 1', 'up', 10)!.rows.rows[2]!.bottomMm - plan.rows.rows[2]!.bottomMm).toBeCloseTo(10, 6)
+    expect(nudged('row1-lower', 'up', 3)!.rails[0]!.yMm - plan.rails[0]!.yMm).toBeCloseTo(3, 9)
+    expect(nudged('rafter 4', 'left', 5)!.rafters[3]!.centreMm).toBeCloseTo(inch(84) - 5, 9)
+  })
+  it('stops at rafters, courses and the ends of the clamp zone', () => {
+    expect(plan.rafters.some(rafter => Math.abs(rafter.centreMm - nudged('row 1', 'right', 'snap')!.rows.rows[0]!.leftMm) < 1e-6)).toBe(true)
+    expect(plan.courses.some(course => Math.abs(course - nudged('row 1', 'up', 'snap')!.rows.rows[0]!.bottomMm) < 1e-6)).toBe(true)
+    let at = plan
+    let edit = nudgeEdit(main!, at, 'row1-lower', 'up', 'snap')
+    for (let i = 0; edit && i < 20; i++) {
+      at = planFace(after(job, edit).faces[0]!, catalogue)
+      edit = nudgeEdit(main!, at, 'row1-lower', 'up', 'snap')
+    }
+    expect(at.rails[0]!.yMm).toBeCloseTo(at.rails[0]!.zone.toMm, 6)
+  })
+  it('has nothing to do for what can’t go that way', () => {
+    expect(nudged('row1-lower', 'left', 5)).toBeNull()
+    expect(nudged('rafter 4', 'up', 5)).toBeNull()
+    expect(nudged('face', 'up', 5)).toBeNull()
+  })
+})
+
+it('says what a change did to the plan', () => {
+  const plan = planJob(threeRowsOfSix(), catalogue)
+  const fewer = planJob(changed({}, { rowCount: 2 }), catalogue)
+  expect(changesBetween(plan.totals, fewer.totals)).toEqual(['modules −6', 'fixings −12', `sticks −${plan.totals.sticks - fewer.totals.sticks}`, `splices −${plan.totals.splices - fewer.totals.splices}`, 'power −2.55 kW'])
+  expect(changesBetween(plan.totals, plan.totals)).toEqual([])
+})

@@ -1,0 +1,60 @@
+import { randomUUID } from 'node:crypto'
+import { readFileSync } from 'node:fs'
+import { expect, type Page, test as base } from '@playwright/test'
+import pg from 'pg'
+import { DEMO_FIRM_ID } from '../../db/demo/ids'
+
+/** Runs SQL as the app's own role inside one firm, as the server does. */
+export async function asFirm<T extends pg.QueryResultRow>(firmId: string, sql: string, values: unknown[] = []): Promise<T[]> {
+  const client = new pg.Client({ connectionString: process.env.NUXT_DATABASE_URL })
+  await client.connect()
+  try {
+    await client.query('begin')
+    await client.query('select set_config(\'app.firm_id\', $1, true)', [firmId])
+    const { rows } = await client.query<T>(sql, values)
+    await client.query('commit')
+    return rows
+  }
+  finally {
+    await client.end()
+  }
+}
+
+/** A fresh copy of the countable fixture in the demo firm, so that no test leans on another. */
+export async function freshJob(firmId = DEMO_FIRM_ID): Promise<string> {
+  const jobId = randomUUID()
+  const document = JSON.parse(readFileSync('tests/fixtures/three-rows-of-six.json', 'utf8')) as unknown
+  await asFirm(firmId, 'insert into jobs (firm_id, job_id, document) values ($1, $2, $3)', [firmId, jobId, document])
+  return jobId
+}
+
+export async function openStage(page: Page, jobId: string, stage: string): Promise<void> {
+  await page.goto(`/jobs/${jobId}/${stage}`)
+  await expect(page.getByRole('navigation', { name: 'Stages of the job' })).toBeVisible()
+  await expect(page.getByTestId('totals')).toContainText('modules')
+}
+
+/** Types over a field of the slip and takes it. */
+export async function typeOver(page: Page, label: string, text: string): Promise<void> {
+  const field = page.getByLabel(label).first()
+  await field.fill(text)
+  await field.press('Enter')
+}
+
+export const saved = (page: Page) => expect(page.getByTestId('save-state')).toHaveText('Saved')
+
+export { expect }
+
+/** Every test also fails on an error in the page or a request that leaves this machine. */
+export const test = base.extend<{ watched: undefined }>({
+  watched: [async ({ page }, use) => {
+    const troubles: string[] = []
+    page.on('pageerror', error => troubles.push(error.message))
+    page.on('request', (request) => {
+      const { hostname, protocol } = new URL(request.url())
+      if (!['data:', 'blob:'].includes(protocol) && hostname !== '127.0.0.1') troubles.push(`asked ${hostname}`)
+    })
+    await use(undefined)
+    expect(troubles).toEqual([])
+  }, { auto: true }],
+})

@@ -1,0 +1,66 @@
+import { expect, freshJob, openStage, saved, test, typeOver } from './support'
+
+test('two windows: the second is told, both changes are kept', async ({ browser, page }) => {
+  const jobId = await freshJob()
+  const other = await (await browser.newContext()).newPage()
+  await openStage(page, jobId, 'keep-clear')
+  await openStage(other, jobId, 'survey')
+
+  // The other window must not look in between: its answer to the server is what is tested.
+  await other.route('**/edits?since=*', route => route.abort())
+  await typeOver(page, 'Below the ridge', '24"')
+  await saved(page)
+  await typeOver(other, 'Pitch', '9:12')
+  await expect(other.getByTestId('meanwhile')).toContainText('the setbacks')
+  await saved(other)
+  await other.unroute('**/edits?since=*')
+
+  await other.goto(`/jobs/${jobId}/keep-clear`)
+  await expect(other.getByLabel('Below the ridge')).toHaveValue(`2' 0"`)
+  await page.goto(`/jobs/${jobId}/survey`)
+  await expect(page.getByLabel('Pitch')).toHaveValue('9:12')
+})
+
+test('two windows change the same fact: the second chooses, and neither is lost', async ({ browser, page }) => {
+  const jobId = await freshJob()
+  const other = await (await browser.newContext()).newPage()
+  await openStage(page, jobId, 'survey')
+  await openStage(other, jobId, 'survey')
+  await other.route('**/edits?since=*', route => route.abort())
+  await typeOver(page, 'Pitch', '5:12')
+  await saved(page)
+  await typeOver(other, 'Pitch', '10:12')
+  await expect(other.getByTestId('meanwhile')).toContainText('You changed the same thing')
+  await saved(other)
+  await expect(other.getByLabel('Pitch')).toHaveValue('10:12')
+  await other.getByRole('button', { name: 'Take theirs' }).click()
+  await expect(other.getByLabel('Pitch')).toHaveValue('5:12')
+  await saved(other)
+  await other.getByRole('button', { name: 'Undo' }).click()
+  await expect(other.getByLabel('Pitch')).toHaveValue('10:12')
+})
+
+test('a window that only looks is told of a change and shows it', async ({ browser, page }) => {
+  const jobId = await freshJob()
+  const other = await (await browser.newContext()).newPage()
+  await openStage(page, jobId, 'survey')
+  await openStage(other, jobId, 'survey')
+  await typeOver(page, 'Pitch', '5:12')
+  await expect(other.getByTestId('meanwhile')).toContainText('the pitch', { timeout: 15_000 })
+  await expect(other.getByLabel('Pitch')).toHaveValue('5:12')
+})
+
+test('without the server, what is typed is kept, also over a reload, and sent when it is back', async ({ page }) => {
+  const jobId = await freshJob()
+  await openStage(page, jobId, 'survey')
+  await page.route('**/api/jobs/*/edits', route => route.abort())
+  await typeOver(page, 'Pitch', '11:12')
+  await expect(page.getByTestId('save-state')).toContainText('kept on this device')
+  page.on('dialog', dialog => void dialog.accept())
+  await page.reload()
+  await expect(page.getByLabel('Pitch')).toHaveValue('11:12')
+  await page.unroute('**/api/jobs/*/edits')
+  await expect(page.getByTestId('save-state')).toHaveText('Saved', { timeout: 15_000 })
+  await page.reload()
+  await expect(page.getByLabel('Pitch')).toHaveValue('11:12')
+})
