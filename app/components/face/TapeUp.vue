@@ -46,10 +46,10 @@ const fill = { rafter: '#6d4c14', fixing: '#cf3a1a', line: '#1c5fae', module: '#
       />
       <text
         v-if="tick.numeral && tick.px > scale.top + 8"
-        :x="outward < 0 ? at + 8 : at + WIDTH - 8"
+        :x="outward < 0 ? at + 9 : at + WIDTH - 9"
         :y="tick.px + 4"
         text-anchor="middle"
-        font-size="11"
+        :font-size="tick.numeral.length > 2 ? 9 : 11"
         font-weight="700"
         fill="#8c2116"
       >

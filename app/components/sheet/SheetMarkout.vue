@@ -110,7 +110,7 @@ const tapeWords = (step: MarkStep) => step.tape === 'along' ? 'along the eave' :
                 </tr>
                 <tr class="align-baseline text-muted">
                   <td class="py-1 pr-2">
-                    {{ step.closing.label }}<span class="block text-sm">Closing reading: proves the tape</span>
+                    {{ step.closing.label }}<span class="block text-sm md:ml-2 md:inline print:ml-2 print:inline">Closing reading: proves the tape</span>
                   </td>
                   <td class="py-1 text-right text-xl whitespace-nowrap">
                     <FieldLengthText

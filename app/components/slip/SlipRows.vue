@@ -25,6 +25,13 @@ function raiseRow(index: number, bottomMm: number) {
   const below = index === 0 ? rows.value[0]!.bottomMm - (ruleOf(0).gapBelowMm ?? 0) : rows.value[index - 1]!.topMm
   return setRow(index, { gapBelowMm: bottomMm - below })
 }
+/**
+ * Coming to a row by keyboard selects it. By pointer the click does, once it is over: selecting on the press would open and
+ * close rows under the pointer, and the click would be lost.
+ */
+function selectByKey(event: FocusEvent, index: number) {
+  if ((event.target as HTMLElement).matches(':focus-visible')) select(`row ${index + 1}`)
+}
 /** From the eave up as it is built; shown with the top row first, as it is seen. */
 const shownRows = computed(() => [...rows.value].reverse())
 </script>
@@ -98,7 +105,7 @@ const shownRows = computed(() => [...rows.value].reverse())
     class="mt-1 border-l-4 py-1 pl-2"
     :class="selection === `row ${row.index + 1}` ? 'border-chalk-500 bg-chalk-50' : row.fits ? 'border-graphite-200' : 'border-brick-500'"
     :aria-label="`Row ${row.index + 1}`"
-    @focusin="select(`row ${row.index + 1}`)"
+    @focusin="selectByKey($event, row.index)"
     @click="select(`row ${row.index + 1}`)"
   >
     <div class="flex items-center justify-between gap-2">
@@ -112,7 +119,7 @@ const shownRows = computed(() => [...rows.value].reverse())
           icon="i-lucide-minus"
           :aria-label="`Drop a module from row ${row.index + 1}`"
           :disabled="row.count < 2"
-          @click.stop="setRow(row.index, { count: row.count - 1 })"
+          @click="setRow(row.index, { count: row.count - 1 })"
         />
         <span class="w-6 text-center font-semibold">{{ row.count }}</span>
         <UButton
@@ -121,7 +128,7 @@ const shownRows = computed(() => [...rows.value].reverse())
           variant="outline"
           icon="i-lucide-plus"
           :aria-label="`Add a module to row ${row.index + 1}`"
-          @click.stop="setRow(row.index, { count: row.count + 1 })"
+          @click="setRow(row.index, { count: row.count + 1 })"
         />
         <UButton
           size="xs"
@@ -129,7 +136,7 @@ const shownRows = computed(() => [...rows.value].reverse())
           variant="ghost"
           :label="row.held ? 'Fill' : 'Hold'"
           :aria-label="row.held ? `Let row ${row.index + 1} fill` : `Hold row ${row.index + 1} at ${row.count}`"
-          @click.stop="setRow(row.index, { count: row.held ? null : row.count })"
+          @click="setRow(row.index, { count: row.held ? null : row.count })"
         />
       </div>
     </div>

@@ -1,0 +1,36 @@
+import { chromium } from '@playwright/test'
+
+// Takes the pictures in docs/screenshots from the demo of a running `npm start`. usage: npm run screenshots [ADDRESS]
+const address = process.argv[2] ?? 'http://127.0.0.1:3100'
+const job = n => `/jobs/2d0c7f7a-0f5e-4f6c-8f10-5a4b3c2d000${n}`
+const wide = { width: 1280, height: 800 }
+const phone = { width: 390, height: 844 }
+const views = [
+  ['jobs', '/', wide],
+  ['survey', `${job(4)}/survey`, wide],
+  ['rafters', `${job(1)}/rafters`, wide],
+  ['keep-clear', `${job(3)}/keep-clear`, wide],
+  ['rows', `${job(1)}/rows`, wide, page => page.getByRole('region', { name: 'Row 1' }).getByText('Row 1').click()],
+  ['rails', `${job(1)}/rails`, wide, page => page.getByRole('button', { name: /^Rail 3, up/ }).click()],
+  ['findings', `${job(2)}/rails`, wide, page => page.getByRole('button', { name: 'Show it' }).first().click()],
+  ['load-out', `${job(1)}/load-out`, wide],
+  ['mark-out', `${job(1)}/mark-out`, wide],
+  ['mark-out-phone', `${job(1)}/mark-out`, phone],
+]
+
+const browser = await chromium.launch({
+  executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update'],
+})
+for (const [name, path, viewport, act] of views) {
+  const page = await browser.newPage({ viewport })
+  await page.goto(`${address}${path}`)
+  await page.waitForLoadState('networkidle')
+  await page.waitForTimeout(1200)
+  if (act) await act(page)
+  await page.mouse.move(1, 1)
+  await page.waitForTimeout(600)
+  await page.screenshot({ path: `docs/screenshots/${name}.png` })
+  await page.close()
+}
+await browser.close()
