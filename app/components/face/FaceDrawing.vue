@@ -13,7 +13,7 @@ const box = useTemplateRef('box')
 const { width, height } = useElementSize(box)
 const { shows } = useLayers()
 const TAPE = 24
-const margins = computed(() => ({ left: face.datum === 'left' ? 128 : 24, right: face.datum === 'left' ? 24 : 128, top: 30, bottom: 118 }))
+const margins = computed(() => ({ left: face.datum === 'left' ? 128 : 44, right: face.datum === 'left' ? 44 : 128, top: 30, bottom: 118 }))
 const scale = computed(() => faceScale(face.outline, width.value, height.value, margins.value))
 const readings = computed(() => tapeReadings(face, plan, selection))
 const upAt = computed(() => face.datum === 'left' ? scale.value.left - TAPE - 8 : scale.value.right + 8)

@@ -40,6 +40,8 @@ const edges = { stop: 'border-brick-500', caution: 'border-amber-500', note: 'bo
           color="neutral"
           :variant="cure === finding.cures[0] ? 'solid' : 'outline'"
           :label="cure.label"
+          class="max-w-full text-left"
+          :ui="{ label: 'whitespace-normal' }"
           @click="emit('cure', cure)"
           @pointerenter="emit('preview', cure)"
           @pointerleave="emit('preview', null)"

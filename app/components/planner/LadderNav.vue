@@ -12,7 +12,9 @@ const rungs = computed(() => [...stages].reverse().map((one) => {
 }))
 /** On a phone the rungs lie in a line that scrolls: the one stood on comes into view. */
 const line = useTemplateRef('line')
-onMounted(() => line.value?.querySelector('[aria-current]')?.scrollIntoView({ inline: 'center', block: 'nearest' }))
+const bringIntoView = () => line.value?.querySelector<HTMLElement>(`[data-stage="${stage}"]`)?.scrollIntoView({ inline: 'center', block: 'nearest' })
+watch(() => stage, bringIntoView, { flush: 'post' })
+useResizeObserver(line, bringIntoView)
 const words = { stop: 'stopped', caution: 'needs you', clear: 'clear' }
 </script>
 
@@ -25,6 +27,7 @@ const words = { stop: 'stopped', caution: 'needs you', clear: 'clear' }
       <NuxtLink
         v-for="rung in rungs"
         :key="rung.id"
+        :data-stage="rung.id"
         :to="`/jobs/${jobId}/${rung.id}`"
         class="flex min-h-0 items-end justify-between gap-1 border-graphite-900 px-2 pb-1.5 text-[15px] leading-tight font-semibold max-md:shrink-0 max-md:border-b-4 max-md:py-2 md:flex-1 md:border-b-4"
         :class="rung.id === stage ? 'bg-graphite-900 text-white' : 'text-graphite-700 hover:bg-graphite-100'"
