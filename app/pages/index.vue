@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import type { Outline } from '#core/job'
+import type { Interval, Region } from '#core/geometry'
 import type { PlanTotals } from '#core/plan'
 import { formatPower, type UnitSystem } from '#core/units'
 
 useHead({ title: 'Jobs · Upper Deck' })
-interface JobLine { jobId: string, title: string, place: string, units: UnitSystem, updatedAt: string, faces: { outline: Outline, rows: { leftMm: number, rightMm: number, bottomMm: number, topMm: number }[] }[], totals: PlanTotals }
+interface JobLine { jobId: string, title: string, place: string, units: UnitSystem, updatedAt: string, faces: { along: Interval, up: Interval, region: Region, rows: { leftMm: number, rightMm: number, bottomMm: number, topMm: number }[] }[], totals: PlanTotals }
 const { data: jobs, error } = await useFetch<JobLine[]>('/api/jobs')
 const { data: me } = await useFetch<{ personName: string, firmName: string }>('/api/me')
 
@@ -75,13 +75,12 @@ async function create() {
           <svg
             v-for="(face, i) in job.faces.slice(0, 1)"
             :key="i"
-            :viewBox="`-150 -150 ${face.outline.eaveLengthMm + 300} ${face.outline.slopeLengthMm + 300}`"
+            :viewBox="`${face.along.fromMm - 150} -150 ${face.along.toMm - face.along.fromMm + 300} ${face.up.toMm + 300}`"
             class="h-16 w-full"
             aria-hidden="true"
           >
-            <rect
-              :width="face.outline.eaveLengthMm"
-              :height="face.outline.slopeLengthMm"
+            <path
+              :d="face.region.map(ring => `M${ring.map(({ x, y }) => `${x} ${face.up.toMm - y}`).join('L')}Z`).join('')"
               fill="#fdfcf8"
               stroke="#22272e"
               stroke-width="110"
@@ -90,7 +89,7 @@ async function create() {
               v-for="row in face.rows"
               :key="row.bottomMm"
               :x="row.leftMm"
-              :y="face.outline.slopeLengthMm - row.topMm"
+              :y="face.up.toMm - row.topMm"
               :width="row.rightMm - row.leftMm"
               :height="row.topMm - row.bottomMm"
               fill="#59626b"

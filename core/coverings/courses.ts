@@ -1,10 +1,11 @@
 import type { Interval } from '../geometry'
 import type { Covering, Outline } from '../job'
+import { shapeOf } from '../roof'
 
 /** Lower edges of the courses, mm up the slope, from the first regular one to the ridge. */
 export function courseLines(covering: Covering, outline: Outline): number[] {
   const lines: number[] = []
-  const count = Math.floor((outline.slopeLengthMm - covering.firstCourseMm) / covering.exposureMm + 1e-9)
+  const count = Math.floor((shapeOf(outline).up.toMm - covering.firstCourseMm) / covering.exposureMm + 1e-9)
   for (let i = 0; i <= count; i++) lines.push(covering.firstCourseMm + i * covering.exposureMm)
   return lines
 }

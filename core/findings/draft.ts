@@ -5,8 +5,9 @@ import { partFindings } from './parts'
 import { railFindings } from './rails'
 import { rafterFindings } from './rafters'
 import { rowFindings } from './rows'
+import { surveyFindings } from './survey'
 
 /** Every judgement on one face, not yet in order of weight. */
 export const draftFindings = (context: FindingContext): DraftFinding[] => [
-  ...rafterFindings(context), ...partFindings(context), ...rowFindings(context), ...railFindings(context), ...fixingFindings(context),
+  ...surveyFindings(context), ...rafterFindings(context), ...partFindings(context), ...rowFindings(context), ...railFindings(context), ...fixingFindings(context),
 ]

@@ -1,3 +1,4 @@
+import { shapeOf } from '../roof'
 import { rafterClashes } from '../supports'
 import { length } from '../units'
 import { type FindingContext, plural, writer } from './context'
@@ -27,13 +28,14 @@ export function rafterFindings(context: FindingContext): DraftFinding[] {
 function outside(context: FindingContext): DraftFinding[] {
   const { face, plan } = context
   const say = writer(context)
-  const extra = face.supports.found.filter(find => find.rafter > plan.rafters.length || find.centreMm < 0 || find.centreMm > face.outline.eaveLengthMm)
+  const { along } = shapeOf(face.outline)
+  const extra = face.supports.found.filter(find => find.rafter > plan.rafters.length || find.centreMm < along.fromMm || find.centreMm > along.toMm)
   return extra.map(find => ({
     id: `rafter-outside:${face.id}:${find.rafter}`, severity: 'stop', stage: 'rafters', faceId: face.id, about: `rafter ${find.rafter}`,
     sentence: find.rafter > plan.rafters.length
       ? `Rafter ${find.rafter} was found at ${say(find.centreMm)}, but with this spacing the face has ${plan.rafters.length} rafters.`
       : `Rafter ${find.rafter} reads ${say(find.centreMm)}, which is off the face.`,
-    measured: length(find.centreMm), limit: length(face.outline.eaveLengthMm),
+    measured: length(find.centreMm), limit: length(along.toMm),
     propose: () => [{ label: `Forget that reading`, edit: { type: 'move-rafter', faceId: face.id, rafter: find.rafter, centreMm: null } }],
   }))
 }

@@ -2,5 +2,7 @@
  * Plane geometry in a face's own plane, mm: x along the eave from the left rake, y up the slope from the eave.
  * Polygon booleans are left to Clipper.
  */
+export * from './disc'
 export * from './interval'
 export * from './polygon'
+export * from './ring'

@@ -23,8 +23,9 @@ export function starterFace(id: string, name: string, units: Job['units'], parts
     covering: { kind: 'coursed-shingle', exposureMm: us ? inch(5.625) : 143, firstCourseMm: us ? inch(5.625) : 143 },
     supports: { kind: 'rafters', firstCentreMm: us ? inch(12) : 300, spacingMm: us ? inch(24) : 600, widthMm: us ? inch(1.5) : 45, found: [] },
     setbacks: us
-      ? { eaveMm: inch(12), ridgeMm: inch(36), leftRakeMm: inch(36), rightRakeMm: inch(36) }
-      : { eaveMm: 300, ridgeMm: 900, leftRakeMm: 900, rightRakeMm: 900 },
+      ? { eaveMm: inch(12), ridgeMm: inch(36), leftRakeMm: inch(36), rightRakeMm: inch(36), hipMm: inch(18), valleyMm: inch(18), wallMm: inch(12) }
+      : { eaveMm: 300, ridgeMm: 900, leftRakeMm: 900, rightRakeMm: 900, hipMm: 450, valleyMm: 450, wallMm: 300 },
+    obstructions: [],
     array: {
       ...parts, orientation: 'upright', columnGapMm: null, rowGapMm: us ? inch(0.5) : 15, rowCount: null, shiftMm: 0, rows: [],
       fixingPattern: 'soft-stagger', allowedSpanMm: null, allowedOverhangMm: null, trimTailMm: us ? inch(3) : 80,

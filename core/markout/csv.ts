@@ -2,13 +2,15 @@ import Papa from 'papaparse'
 import { formatLength, type UnitSystem } from '../units'
 import type { MarkStep } from './steps'
 
+const lineText = (mm: number | null, units: UnitSystem): string => mm === null ? '' : formatLength(mm, units)
+
 /** The marks as comma-separated values: one line a reading, rounded once for reading and exact in mm beside it. */
 export function marksCsv(steps: MarkStep[], units: UnitSystem): string {
   const rows = steps.flatMap((step, i) => [...step.marks, step.closing].map(mark => ({
     'step': i + 1,
     'what': step.title,
     'tape': step.tape === 'along' ? 'along the eave' : 'up the slope',
-    'line': step.lineMm === null ? '' : formatLength(step.lineMm, units),
+    'line': lineText(mark.upMm ?? step.lineMm, units),
     'mark': mark.label,
     'reading': formatLength(mark.readingMm, units),
     'reading in mm': Number(mark.readingMm.toFixed(3)),

@@ -1,6 +1,7 @@
 import type { Face } from '../job'
 import type { FacePlan } from '../plan/face'
-import { readingAlong } from '../roof'
+import { bounds } from '../geometry'
+import { readingAlong, shapeOf } from '../roof'
 
 /** One running reading on a tape: where it points on the face and what the tape reads there. */
 export interface TapeReading { key: string, placeMm: number, readingMm: number, label: string, tone: 'rafter' | 'fixing' | 'line' | 'module' | 'edge' }
@@ -23,7 +24,7 @@ export function tapeReadings(face: Face, plan: FacePlan, selection: string): Tap
 }
 
 function drafts(face: Face, plan: FacePlan, selection: string): { along: Draft[], up: Draft[] } {
-  const { eaveLengthMm, slopeLengthMm } = face.outline
+  const shape = shapeOf(face.outline)
   const rafter = plan.rafters.find(one => `rafter ${one.number}` === selection)
   if (rafter) return { along: [{ placeMm: rafter.centreMm, label: `Rafter ${rafter.number}`, tone: 'rafter' }], up: [] }
   const row = plan.rows.rows.find(one => `row ${one.index + 1}` === selection)
@@ -55,16 +56,23 @@ function drafts(face: Face, plan: FacePlan, selection: string): { along: Draft[]
     case 'rails':
       return { along: [], up: plan.rails.map(rail => ({ placeMm: rail.yMm, label: `Rail ${rail.number}`, tone: 'line' })) }
     case 'keep-clear': {
-      const { setbacks } = face
+      const box = bounds(plan.region)
+      if (!box) return { along: [], up: [] }
       return {
-        along: [{ placeMm: setbacks.leftRakeMm, label: 'Left rake keep-clear', tone: 'edge' }, { placeMm: eaveLengthMm - setbacks.rightRakeMm, label: 'Right rake keep-clear', tone: 'edge' }],
-        up: [{ placeMm: setbacks.eaveMm, label: 'Eave keep-clear', tone: 'edge' }, { placeMm: slopeLengthMm - setbacks.ridgeMm, label: 'Ridge keep-clear', tone: 'edge' }],
+        along: [{ placeMm: box.along.fromMm, label: 'Left end of what is usable', tone: 'edge' }, { placeMm: box.along.toMm, label: 'Right end of what is usable', tone: 'edge' }],
+        up: [{ placeMm: box.up.fromMm, label: 'Lower end of what is usable', tone: 'edge' }, { placeMm: box.up.toMm, label: 'Upper end of what is usable', tone: 'edge' }],
       }
     }
-    default:
+    default: {
+      const corners = shape.region[0]!
       return {
-        along: [{ placeMm: 0, label: 'Left rake', tone: 'edge' }, { placeMm: eaveLengthMm, label: 'Right rake', tone: 'edge' }],
-        up: [{ placeMm: 0, label: 'Eave', tone: 'edge' }, { placeMm: slopeLengthMm, label: 'Ridge', tone: 'edge' }],
+        along: distinct(corners.map(point => point.x)).map(placeMm => ({ placeMm, label: 'Corner', tone: 'edge' })),
+        up: distinct(corners.map(point => point.y)).map(placeMm => ({ placeMm, label: 'Corner', tone: 'edge' })),
       }
+    }
   }
 }
+
+/** Places without those within a millimetre of one before. */
+const distinct = (places: number[]): number[] =>
+  [...places].sort((a, b) => a - b).filter((place, i, all) => i === 0 || place - all[i - 1]! > 1)

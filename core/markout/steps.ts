@@ -1,8 +1,8 @@
 import type { ChosenParts } from '../catalogue'
 import type { FixingsPlan } from '../fixings'
-import { bounds, type Region } from '../geometry'
 import type { Face } from '../job'
-import { edgesOf, edgeNames, readingAlong } from '../roof'
+import { depthOf } from '../keepclear'
+import { datumName, farEndName, placeAlong, readingAlong, shapeOf } from '../roof'
 import type { RailPlan } from '../rails'
 import type { RowsPlan } from '../rows'
 import type { SticksPlan } from '../sticks'
@@ -17,6 +17,8 @@ export interface Mark {
   label: string
   /** Exact running reading from the datum corner, mm; rounded only when it is shown. */
   readingMm: number
+  /** Reading of the other tape, mm, for a mark that is a point of its own; null where the step's line gives it. */
+  upMm: number | null
   note: string
 }
 
@@ -40,7 +42,6 @@ export interface MarkStep {
 export interface MarkoutInput {
   face: Face
   parts: ChosenParts
-  region: Region
   rafters: Rafter[]
   rows: RowsPlan
   rails: RailPlan[]
@@ -60,24 +61,24 @@ export function markoutSteps(input: MarkoutInput): MarkStep[] {
   return steps.filter(step => step.marks.length > 0)
 }
 
-interface MarkDraft { label: string, mm: number, note?: string }
+interface MarkDraft { label: string, mm: number, note?: string, upMm?: number }
 type StepDraft = Omit<MarkStep, 'marks' | 'closing'> & { marks: MarkDraft[] }
 type StepMaker = (draft: StepDraft) => MarkStep
 
 /** Turns places on the face into readings from its datum, sorted as the tape runs, with a closing reading. */
 function stepMaker(face: Face): StepMaker {
-  const { eaveLengthMm, slopeLengthMm } = face.outline
+  const { eave, up } = shapeOf(face.outline)
   return ({ marks, ...step }) => {
     const sorted = marks
       .map(mark => ({ ...mark, readingMm: step.tape === 'along' ? readingAlong(face, mark.mm) : mark.mm }))
       .sort((a, b) => a.readingMm - b.readingMm)
     return {
       ...step,
-      marks: sorted.map((mark, i) => ({ id: `${step.id}-${i + 1}`, label: mark.label, readingMm: mark.readingMm, note: mark.note ?? '' })),
+      marks: sorted.map((mark, i) => ({ id: `${step.id}-${i + 1}`, label: mark.label, readingMm: mark.readingMm, upMm: mark.upMm ?? null, note: mark.note ?? '' })),
       closing: {
-        id: `${step.id}-closing`, note: 'Closing reading',
-        label: step.tape === 'along' ? `Edge of the ${face.datum === 'left' ? 'right' : 'left'} rake` : 'Ridge',
-        readingMm: step.tape === 'along' ? eaveLengthMm : slopeLengthMm,
+        id: `${step.id}-closing`, upMm: null, note: 'Closing reading',
+        label: step.tape === 'along' ? `Eave’s far end, ${farEndName(face)}` : 'Top of the face',
+        readingMm: step.tape === 'along' ? eave.toMm - eave.fromMm : up.toMm,
       },
     }
   }
@@ -86,20 +87,36 @@ function stepMaker(face: Face): StepMaker {
 function datumStep({ face }: MarkoutInput, make: StepMaker): MarkStep {
   return make({
     id: 'datum', kind: 'datum', title: 'Datum', tape: 'along', lineMm: 0,
-    instruction: `Hook both tapes on the ${face.datum} rake at the eave. Every reading on this sheet runs from there: never add one to another.`,
-    marks: [{ label: 'Datum corner', mm: face.datum === 'left' ? 0 : face.outline.eaveLengthMm, note: 'Tape reads zero here' }],
+    instruction: `Hook both tapes on the ${datumName(face)}. Every reading on this sheet runs from there: never add one to another.`,
+    marks: [{ label: 'Datum corner', mm: placeAlong(face, 0), note: 'Tape reads zero here' }],
   })
 }
 
-function keepClearSteps({ face, region }: MarkoutInput, make: StepMaker): MarkStep[] {
-  const box = bounds(region)
-  if (!box) return []
-  const depth = { 'eave': face.setbacks.eaveMm, 'ridge': face.setbacks.ridgeMm, 'left-rake': face.setbacks.leftRakeMm, 'right-rake': face.setbacks.rightRakeMm }
-  const wanted = edgesOf(face.outline).filter(edge => depth[edge.kind] > 0).map(edge => edge.kind)
-  const mark = (kind: typeof wanted[number], mm: number): MarkDraft[] => wanted.includes(kind) ? [{ label: `Keep-clear line, ${edgeNames[kind]}`, mm }] : []
+/** Lines that run with a tape are one reading; those that run askew, as along a hip, are two points to snap between. */
+function keepClearSteps({ face }: MarkoutInput, make: StepMaker): MarkStep[] {
+  const lines = shapeOf(face.outline).edges.map(edge => ({ edge, depthMm: depthOf(face.setbacks, edge) })).filter(({ depthMm }) => depthMm > 0)
+  const level = lines.filter(({ edge }) => Math.abs(edge.to.y - edge.from.y) < 1)
+  const upright = lines.filter(({ edge }) => Math.abs(edge.to.x - edge.from.x) < 1)
+  const askew = lines.filter(one => !level.includes(one) && !upright.includes(one))
   return [
-    make({ id: 'keep-clear-up', kind: 'keep-clear', title: 'Keep-clear lines up the slope', tape: 'up', lineMm: null, instruction: 'Snap these across the face. No module passes them.', marks: [...mark('eave', box.up.fromMm), ...mark('ridge', box.up.toMm)] }),
-    make({ id: 'keep-clear-along', kind: 'keep-clear', title: 'Keep-clear lines along the eave', tape: 'along', lineMm: null, instruction: 'Snap these up the slope. No module passes them.', marks: [...mark('left-rake', box.along.fromMm), ...mark('right-rake', box.along.toMm)] }),
+    make({
+      id: 'keep-clear-up', kind: 'keep-clear', title: 'Keep-clear lines up the slope', tape: 'up', lineMm: null, instruction: 'Snap these across the face. No module passes them.',
+      marks: level.map(({ edge, depthMm }) => ({ label: `Keep-clear line, ${edge.name}`, mm: edge.from.y + (edge.to.x > edge.from.x ? depthMm : -depthMm) })),
+    }),
+    make({
+      id: 'keep-clear-along', kind: 'keep-clear', title: 'Keep-clear lines along the eave', tape: 'along', lineMm: null, instruction: 'Snap these up the slope. No module passes them.',
+      marks: upright.map(({ edge, depthMm }) => ({ label: `Keep-clear line, ${edge.name}`, mm: edge.from.x + (edge.to.y > edge.from.y ? -depthMm : depthMm) })),
+    }),
+    ...askew.map(({ edge, depthMm }, i) => {
+      const length = Math.hypot(edge.to.x - edge.from.x, edge.to.y - edge.from.y)
+      const inward = { x: -(edge.to.y - edge.from.y) / length * depthMm, y: (edge.to.x - edge.from.x) / length * depthMm }
+      const ends = [edge.from, edge.to].sort((a, b) => a.y - b.y)
+      return make({
+        id: `keep-clear-askew-${i + 1}`, kind: 'keep-clear', title: `Keep-clear line along the ${edge.name}`, tape: 'along', lineMm: null,
+        instruction: 'Snap between these two points. No module passes the line.',
+        marks: ends.map((end, e) => ({ label: `${e === 0 ? 'Lower' : 'Upper'} point`, mm: end.x + inward.x, upMm: end.y + inward.y })),
+      })
+    }),
   ]
 }
 

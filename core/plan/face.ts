@@ -6,6 +6,7 @@ import type { Face } from '../job'
 import { keepClear, type KeepClearStrip } from '../keepclear'
 import { markoutSteps, type MarkStep } from '../markout'
 import { type Part, partsOf } from '../parts'
+import { type FaceShape, shapeOf } from '../roof'
 import { placeRails, railLimits, type RailLimits, type RailPlan } from '../rails'
 import { fillRows, type RowsPlan } from '../rows'
 import { cutSticks, type SticksPlan, spliceWindows } from '../sticks'
@@ -17,6 +18,7 @@ export interface FacePlan {
   parts: ChosenParts
   /** Lower edges of the courses, mm up the slope. */
   courses: number[]
+  shape: FaceShape
   strips: KeepClearStrip[]
   region: Region
   regionAreaMm2: number
@@ -52,10 +54,10 @@ export function planFace(face: Face, catalogue: Catalogue): FacePlan {
   const fixings = placeFixings(rails, places, limits, face.array.fixingPattern)
   const sticks = cutRails(rails, fixings, parts, face.array.trimTailMm)
   const list = partsOf(parts, rows.rows, rails, fixings, sticks)
-  const marks = markoutSteps({ face, parts, region, rafters, rows, rails, fixings, sticks })
+  const marks = markoutSteps({ face, parts, rafters, rows, rails, fixings, sticks })
   const modules = rows.rows.reduce((sum, row) => sum + row.count, 0)
   return {
-    faceId: face.id, parts, courses: courseLines(face.covering, face.outline), strips, region,
+    faceId: face.id, parts, shape: shapeOf(face.outline), courses: courseLines(face.covering, face.outline), strips, region,
     regionAreaMm2: areaMm2(region), regionTopMm: bounds(region)?.up.toMm ?? 0, rafters, railHeights, limits, rows, rails, fixings,
     patternTotals: patternTotals(rails, places, limits), sticks, list, marks, modules, powerW: modules * parts.module.powerW,
   }

@@ -4,6 +4,7 @@ import { chooseParts, mismatches, unknownParts } from '../catalogue'
 import { allowedRailHeights, courseLines } from '../coverings'
 import { keepClear } from '../keepclear'
 import { railLimits } from '../rails'
+import { shapeOf } from '../roof'
 import { modulesThatFit } from '../rows'
 import { raftersOf } from '../supports'
 import { areaMm2, bounds } from '../geometry'
@@ -29,7 +30,7 @@ describe('keep-clear', () => {
     expect(areaMm2(region)).toBeCloseTo(inch(264) * inch(216), 0)
     const box = bounds(region)!
     expect([box.along.fromMm, box.along.toMm, box.up.fromMm, box.up.toMm].map(mm => mm / 25.4)).toEqual([36, 300, 6, 222].map(n => expect.closeTo(n, 4)))
-    expect(strips.map(strip => strip.edge)).toEqual(['eave', 'right-rake', 'ridge', 'left-rake'])
+    expect(strips.map(strip => strip.of)).toEqual(['eave', 'right rake', 'ridge', 'left rake'])
   })
   it('has no strip where the setback is nothing, and no region where strips meet', () => {
     const { setbacks } = threeRowsOfSix().faces[0]!
@@ -43,7 +44,7 @@ describe('courses', () => {
     const { covering, outline } = threeRowsOfSix().faces[0]!
     const lines = courseLines(covering, outline)
     expect(lines[1]! - lines[0]!).toBeCloseTo(inch(5.625), 9)
-    expect(lines.at(-1)!).toBeLessThanOrEqual(outline.slopeLengthMm)
+    expect(lines.at(-1)!).toBeLessThanOrEqual(shapeOf(outline).up.toMm)
     const heights = allowedRailHeights(covering, outline, inch(1.25))
     expect(heights[0]!.fromMm).toBeCloseTo(inch(5 + 1.25), 9)
     expect(heights[0]!.toMm).toBeCloseTo(inch(5 + 5.625 - 1.25), 9)

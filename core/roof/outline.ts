@@ -1,23 +1,65 @@
-import type { Point, Region } from '../geometry'
-import type { Outline } from '../job'
-
-export type EdgeKind = 'eave' | 'ridge' | 'left-rake' | 'right-rake'
+import { bounds, type Interval, type Point, type Region } from '../geometry'
+import type { EdgeKind, Outline, Side } from '../job'
+import type { Adjusted } from './adjust'
+import { tapedCorners } from './taped'
 
 /** One edge of a face, from one corner to the next, anticlockwise seen from outside. */
-export interface Edge { kind: EdgeKind, from: Point, to: Point }
-
-/** The name of an edge as it stands in a sentence. */
-export const edgeNames: Record<EdgeKind, string> = {
-  'eave': 'eave', 'ridge': 'ridge', 'left-rake': 'left rake', 'right-rake': 'right rake',
+export interface Edge {
+  kind: EdgeKind
+  /** Which side of the face it closes, for rakes and other edges up the slope; null for eaves and ridges. */
+  side: Side | null
+  /** As it stands in a sentence: `left rake`, `eave`. */
+  name: string
+  from: Point
+  to: Point
 }
 
-/** The edges of a face in order, starting with the eave from its left corner. */
-export function edgesOf(outline: Outline): Edge[] {
-  const { eaveLengthMm: w, slopeLengthMm: h } = outline
-  const corners: Point[] = [{ x: 0, y: 0 }, { x: w, y: 0 }, { x: w, y: h }, { x: 0, y: h }]
-  const kinds: EdgeKind[] = ['eave', 'right-rake', 'ridge', 'left-rake']
-  return kinds.map((kind, i) => ({ kind, from: corners[i]!, to: corners[(i + 1) % corners.length]! }))
+/** A face in its own plane: x along the eave, y up the slope, mm. */
+export interface FaceShape {
+  edges: Edge[]
+  region: Region
+  /** Least upright rectangle round the face. */
+  along: Interval
+  up: Interval
+  /** The eave from end to end: the tapes are hooked on one of its ends. */
+  eave: Interval
+  /** What least squares made of taped lengths; null for outlines that were not taped. */
+  adjusted: Adjusted | null
 }
 
-/** The face as a region. */
-export const regionOf = (outline: Outline): Region => [edgesOf(outline).map(edge => edge.from)]
+// An outline is never changed once made, so its shape is worked out once.
+const known = new WeakMap<Outline, FaceShape>()
+
+/** The shape of an outline. */
+export function shapeOf(outline: Outline): FaceShape {
+  const ready = known.get(outline)
+  if (ready) return ready
+  const { corners, kinds, adjusted } = cornersOf(outline)
+  const edges = corners.map((from, i) => edgeOf(kinds[i]!, from, corners[(i + 1) % corners.length]!))
+  const box = bounds([corners])!
+  const eaveEnds = edges.filter(edge => edge.kind === 'eave').flatMap(edge => [edge.from.x, edge.to.x])
+  const shape: FaceShape = {
+    edges, region: [corners], along: box.along, up: box.up, adjusted,
+    eave: eaveEnds.length ? { fromMm: Math.min(...eaveEnds), toMm: Math.max(...eaveEnds) } : box.along,
+  }
+  known.set(outline, shape)
+  return shape
+}
+
+function cornersOf(outline: Outline): { corners: Point[], kinds: EdgeKind[], adjusted: Adjusted | null } {
+  switch (outline.kind) {
+    case 'rectangle': {
+      const { eaveLengthMm: w, slopeLengthMm: h } = outline
+      return { corners: [{ x: 0, y: 0 }, { x: w, y: 0 }, { x: w, y: h }, { x: 0, y: h }], kinds: ['eave', 'rake', 'ridge', 'rake'], adjusted: null }
+    }
+    case 'taped': return { ...tapedCorners(outline), kinds: outline.sides.map(side => side.edge) }
+    case 'corners': return { corners: outline.corners.map(({ xMm, yMm }) => ({ x: xMm, y: yMm })), kinds: outline.corners.map(({ edge }) => edge), adjusted: null }
+  }
+}
+
+function edgeOf(kind: EdgeKind, from: Point, to: Point): Edge {
+  // Anticlockwise, an edge that goes up the slope closes the right of the face and one that comes down closes the left.
+  const steep = Math.abs(to.y - from.y) > 1e-9
+  const side = kind === 'eave' || kind === 'ridge' || !steep ? null : to.y > from.y ? 'right' : 'left'
+  return { kind, side, name: side ? `${side} ${kind}` : kind, from, to }
+}

@@ -1,11 +1,29 @@
 import type { Face } from '../job'
+import { shapeOf } from './outline'
 
-/**
- * What the tape along the eave reads at x, mm from the left rake, when it is hooked on the face's datum corner.
- * Its own inverse: the x at a reading is `readingAlong(face, reading)`.
- */
-export const readingAlong = (face: Pick<Face, 'datum' | 'outline'>, xMm: number): number =>
-  face.datum === 'left' ? xMm : face.outline.eaveLengthMm - xMm
+/** What places on a face are read from. */
+type Read = Pick<Face, 'datum' | 'outline'>
+
+/** What the tape along the eave reads at x when it is hooked on the face's datum corner, mm. */
+export function readingAlong({ datum, outline }: Read, xMm: number): number {
+  const { eave } = shapeOf(outline)
+  return datum === 'left' ? xMm - eave.fromMm : eave.toMm - xMm
+}
+
+/** The x at a reading of the tape along the eave: the other way round. */
+export function placeAlong({ datum, outline }: Read, readingMm: number): number {
+  const { eave } = shapeOf(outline)
+  return datum === 'left' ? eave.fromMm + readingMm : eave.toMm - readingMm
+}
+
+/** The name of the edge that rises from the datum's end of the eave, or from the other end. */
+function endName({ datum, outline }: Read, end: 'datum' | 'far'): string {
+  const side = (end === 'datum') === (datum === 'left') ? 'left' : 'right'
+  return shapeOf(outline).edges.find(edge => edge.side === side)?.name ?? `${side} end`
+}
 
 /** Words for the corner the tapes start at. */
-export const datumName = (face: Pick<Face, 'datum'>): string => `${face.datum} rake at the eave`
+export const datumName = (face: Read): string => `${endName(face, 'datum')} at the eave`
+
+/** Words for the other end of the eave, where the tape closes. */
+export const farEndName = (face: Read): string => endName(face, 'far')

@@ -55,8 +55,8 @@ export const modulesThatFit = (lengthMm: number, widthMm: number, gapMm: number)
 interface Strip { rule: RowRule, bottomMm: number, topMm: number, free: Interval | null, fills: number }
 
 /**
- * Fills a region with rows from its lower edge up. Columns line up on the array's left edge, which
- * centres the longest row in its strip unless the array has been shifted.
+ * Fills a region with rows from its lower edge up. The longest row stands in the middle of its strip unless the array has
+ * been shifted; the others stand on its columns where they can.
  */
 export function fillRows(region: Region, array: ArrayRules, parts: Pick<ChosenParts, 'module' | 'clamps'>): RowsPlan {
   const { widthMm, heightMm } = moduleSize(parts.module, array.orientation)
@@ -71,7 +71,7 @@ export function fillRows(region: Region, array: ArrayRules, parts: Pick<ChosenPa
 
   const rows = strips.map((one, index): RowPlan => {
     const n = counts[index]!
-    const leftMm = arrayLeftMm + one.rule.shiftMm
+    const leftMm = rowLeft(one.free, n, rowWidth(n), arrayLeftMm, widthMm + columnGapMm) + one.rule.shiftMm
     const rightMm = leftMm + rowWidth(n)
     return {
       index, count: n, fills: one.fills, held: one.rule.count !== null, leftMm, rightMm,
@@ -82,6 +82,19 @@ export function fillRows(region: Region, array: ArrayRules, parts: Pick<ChosenPa
     }
   })
   return { rows, moduleWidthMm: widthMm, moduleHeightMm: heightMm, columnGapMm, rowsThatFit, slack: slackOf(rows) }
+}
+
+/**
+ * Where a row begins: on the array's columns where its strip holds the row there, else in the middle of its own strip, as
+ * beside a hip.
+ */
+function rowLeft(free: Interval | null, n: number, width: number, arrayLeftMm: number, pitchMm: number): number {
+  if (!free || n === 0 || width > spanOf(free) + FIT_TOLERANCE_MM) return arrayLeftMm
+  const columns = Math.max(0, Math.ceil((free.fromMm - arrayLeftMm - FIT_TOLERANCE_MM) / pitchMm))
+  const onColumns = arrayLeftMm + columns * pitchMm
+  // An array that somebody pushed too far keeps its place, so that the finding can say by how much.
+  if (columns === 0 || onColumns + width <= free.toMm + FIT_TOLERANCE_MM) return onColumns
+  return middleOf(free) - width / 2
 }
 
 /** Strips of module height from the region's lower edge up, as many as are wanted or fit. */

@@ -1,5 +1,6 @@
 import { contains } from '../geometry'
 import type { Outline, Supports } from '../job'
+import { shapeOf } from '../roof'
 import type { PlacesForRail, SupportState } from './places'
 
 /** One rafter as a straight band of timber up the slope. */
@@ -17,7 +18,8 @@ export interface Rafter {
 export function raftersOf(supports: Supports, outline: Outline): Rafter[] {
   const { firstCentreMm, spacingMm, widthMm } = supports
   const found = new Map(supports.found.map(find => [find.rafter, find.centreMm]))
-  const last = Math.max(0, Math.floor((outline.eaveLengthMm - firstCentreMm) / spacingMm + 1e-9)) + 1
+  const { along } = shapeOf(outline)
+  const last = Math.max(0, Math.floor((along.toMm - firstCentreMm) / spacingMm + 1e-9)) + 1
   return Array.from({ length: last }, (_, i) => {
     const number = i + 1
     const nominalMm = firstCentreMm + i * spacingMm

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { type LayerId, useLayers } from '../../composables/useLayers'
 import { tapeReadings } from '#core/markout'
-import { readingAlong } from '#core/roof'
+import { cornerLetter, placeAlong, readingAlong } from '#core/roof'
 import type { Face, Job } from '#core/job'
 import type { FacePlan } from '#core/plan'
 
@@ -14,7 +14,7 @@ const { width, height } = useElementSize(box)
 const { shows } = useLayers()
 const TAPE = 24
 const margins = computed(() => ({ left: face.datum === 'left' ? 128 : 44, right: face.datum === 'left' ? 44 : 128, top: 30, bottom: 118 }))
-const scale = computed(() => faceScale(face.outline, width.value, height.value, margins.value))
+const scale = computed(() => faceScale(plan.shape, width.value, height.value, margins.value))
 const readings = computed(() => tapeReadings(face, plan, selection))
 const upAt = computed(() => face.datum === 'left' ? scale.value.left - TAPE - 8 : scale.value.right + 8)
 const ready = computed(() => width.value > 0 && height.value > 0)
@@ -24,12 +24,27 @@ function point(event: PointerEvent) {
   const rect = box.value!.getBoundingClientRect()
   const xMm = scale.value.xMm(event.clientX - rect.left)
   const yMm = scale.value.yMm(event.clientY - rect.top)
-  const inside = xMm >= 0 && yMm >= 0 && xMm <= face.outline.eaveLengthMm && yMm <= face.outline.slopeLengthMm
+  const { along, up } = plan.shape
+  const inside = xMm >= along.fromMm && yMm >= up.fromMm && xMm <= along.toMm && yMm <= up.toMm
   pointer.value = inside ? { xMm, yMm } : null
 }
 
 const layer = (id: LayerId) => shows.value[id]
 const path = (rings: { x: number, y: number }[][]) => rings.map(ring => `M${ring.map(({ x, y }) => `${scale.value.x(x).toFixed(2)} ${scale.value.y(y).toFixed(2)}`).join('L')}Z`).join('')
+/** Names of the edges other than eave and plain rakes, written outside along them. */
+const edgeLabels = computed(() => plan.shape.edges.flatMap((edge, i) => {
+  if (edge.kind === 'eave' || (edge.kind === 'rake' && Math.abs(edge.to.x - edge.from.x) < 1)) return []
+  const from = { x: scale.value.x(edge.from.x), y: scale.value.y(edge.from.y) }
+  const to = { x: scale.value.x(edge.to.x), y: scale.value.y(edge.to.y) }
+  const length = Math.hypot(to.x - from.x, to.y - from.y)
+  if (length < 40) return []
+  // Outward is to the right of the way the edge runs; the text reads from left to right.
+  const out = { x: -(to.y - from.y) / length, y: (to.x - from.x) / length }
+  let angle = Math.atan2(to.y - from.y, to.x - from.x) * 180 / Math.PI
+  if (angle > 90 || angle < -90) angle += 180
+  const below = out.y > 0.2
+  return [{ key: i, name: edge.kind[0]!.toUpperCase() + edge.kind.slice(1), transform: `translate(${(from.x + to.x) / 2 + out.x * (below ? 18 : 9)} ${(from.y + to.y) / 2 + out.y * (below ? 18 : 9)}) rotate(${angle})` }]
+}))
 const selectedRail = computed(() => plan.rails.findIndex(rail => rail.id === selection))
 /** Module numbers run along each row from the eave up, as the rows are laid. */
 const firstNumber = (row: number) => plan.rows.rows.slice(0, row).reduce((sum, one) => sum + one.count, 1)
@@ -89,25 +104,17 @@ const dimensions = computed(() => {
         </pattern>
       </defs>
 
-      <text
-        :x="(scale.left + scale.right) / 2"
-        :y="scale.top - 10"
-        text-anchor="middle"
-        font-size="14"
-        fill="#55575a"
-        font-weight="600"
-      >Ridge</text>
-
-      <rect
-        :x="scale.left"
-        :y="scale.top"
-        :width="scale.right - scale.left"
-        :height="scale.bottom - scale.top"
+      <clipPath id="face-outline">
+        <path :d="path(plan.shape.region)" />
+      </clipPath>
+      <path
+        :d="path(plan.shape.region)"
         fill="#fdfcf8"
         @click="emit('select', 'face')"
       />
       <g
         v-if="layer('courses')"
+        clip-path="url(#face-outline)"
         stroke="#ddd8c9"
         stroke-width="1"
       >
@@ -120,7 +127,10 @@ const dimensions = computed(() => {
           :y2="scale.y(course)"
         />
       </g>
-      <g v-if="layer('rafters')">
+      <g
+        v-if="layer('rafters')"
+        clip-path="url(#face-outline)"
+      >
         <rect
           v-for="rafter in plan.rafters"
           :key="rafter.number"
@@ -138,8 +148,8 @@ const dimensions = computed(() => {
       </g>
       <g v-if="layer('keepClear')">
         <path
-          v-for="strip in plan.strips"
-          :key="strip.edge"
+          v-for="(strip, i) in plan.strips"
+          :key="i"
           :d="path(strip.region)"
           fill="url(#keep-clear-hatch)"
           class="pointer-events-none"
@@ -153,16 +163,74 @@ const dimensions = computed(() => {
           class="pointer-events-none"
         />
       </g>
-      <rect
-        :x="scale.left"
-        :y="scale.top"
-        :width="scale.right - scale.left"
-        :height="scale.bottom - scale.top"
+      <path
+        :d="path(plan.shape.region)"
         fill="none"
         stroke="#22272e"
         stroke-width="2"
         class="pointer-events-none"
       />
+      <g class="pointer-events-none">
+        <template
+          v-for="obstruction in face.obstructions"
+          :key="obstruction.id"
+        >
+          <ellipse
+            v-if="obstruction.round"
+            :cx="scale.x(obstruction.xMm)"
+            :cy="scale.y(obstruction.yMm)"
+            :rx="obstruction.widthMm / 2 * scale.pxPerMm"
+            :ry="obstruction.widthMm / 2 * scale.pxPerMm"
+            fill="#e7d5cb"
+            stroke="#22272e"
+            stroke-width="1.5"
+          />
+          <rect
+            v-else
+            :x="scale.x(obstruction.xMm - obstruction.widthMm / 2)"
+            :y="scale.y(obstruction.yMm + obstruction.heightMm / 2)"
+            :width="obstruction.widthMm * scale.pxPerMm"
+            :height="obstruction.heightMm * scale.pxPerMm"
+            fill="#e7d5cb"
+            stroke="#22272e"
+            stroke-width="1.5"
+          />
+        </template>
+      </g>
+      <g
+        v-if="selection === 'face' && face.outline.kind !== 'rectangle'"
+        class="pointer-events-none"
+      >
+        <g
+          v-for="(corner, i) in plan.shape.region[0]"
+          :key="i"
+        >
+          <circle
+            :cx="scale.x(corner.x)"
+            :cy="scale.y(corner.y)"
+            r="10"
+            fill="#22272e"
+          />
+          <text
+            :x="scale.x(corner.x)"
+            :y="scale.y(corner.y) + 4.5"
+            text-anchor="middle"
+            font-size="13"
+            font-weight="700"
+            fill="#fff"
+          >{{ cornerLetter(i) }}</text>
+        </g>
+      </g>
+      <text
+        v-for="edge in edgeLabels"
+        :key="edge.key"
+        :transform="edge.transform"
+        text-anchor="middle"
+        font-size="14"
+        font-weight="600"
+        fill="#55575a"
+        class="pointer-events-none"
+      >{{ edge.name }}</text>
 
       <g v-if="layer('modules')">
         <template
@@ -201,6 +269,7 @@ const dimensions = computed(() => {
 
       <g
         v-if="layer('rafters') && layer('modules')"
+        clip-path="url(#face-outline)"
         class="pointer-events-none"
       >
         <line
@@ -372,7 +441,7 @@ const dimensions = computed(() => {
         :at="upAt"
       />
       <text
-        :x="face.datum === 'left' ? scale.left - 6 : scale.right + 6"
+        :x="scale.x(placeAlong(face, 0)) + (face.datum === 'left' ? -6 : 6)"
         :y="scale.bottom + 27"
         :text-anchor="face.datum === 'left' ? 'end' : 'start'"
         font-size="13"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Face } from '#core/job'
 import type { TapeReading } from '#core/markout'
-import { readingAlong } from '#core/roof'
+import { placeAlong, shapeOf } from '#core/roof'
 import type { UnitSystem } from '#core/units'
 import type { FaceScale } from '../../composables/useFaceScale'
 
@@ -11,7 +11,10 @@ const { face, scale, readings, units, top } = defineProps<{ face: Face, scale: F
 const HEIGHT = 24
 const LANE = 24
 const FONT = 13
-const ticks = computed(() => tapeTicks(face.outline.eaveLengthMm, units, scale.pxPerMm).map(tick => ({ ...tick, px: scale.x(readingAlong(face, tick.mm)) })))
+const eave = computed(() => shapeOf(face.outline).eave)
+const left = computed(() => scale.x(eave.value.fromMm))
+const right = computed(() => scale.x(eave.value.toMm))
+const ticks = computed(() => tapeTicks(eave.value.toMm - eave.value.fromMm, units, scale.pxPerMm).map(tick => ({ ...tick, px: scale.x(placeAlong(face, tick.mm)) })))
 const tags = computed(() => {
   const sized = readings.map(reading => ({ reading, middle: scale.x(reading.placeMm), width: runsWidth(lengthRuns(reading.readingMm, units), FONT) + 14 }))
     .sort((a, b) => a.middle - b.middle)
@@ -24,9 +27,9 @@ const fill = { rafter: '#6d4c14', fixing: '#cf3a1a', line: '#1c5fae', module: '#
 <template>
   <g aria-hidden="true">
     <rect
-      :x="scale.left"
+      :x="left"
       :y="top"
-      :width="scale.right - scale.left"
+      :width="right - left"
       :height="HEIGHT"
       fill="var(--color-tape)"
       stroke="#22272e"
@@ -45,7 +48,7 @@ const fill = { rafter: '#6d4c14', fixing: '#cf3a1a', line: '#1c5fae', module: '#
         :stroke-width="tick.numeral ? 1.4 : 0.8"
       />
       <text
-        v-if="tick.numeral && tick.px > scale.left + 8 && tick.px < scale.right - 8"
+        v-if="tick.numeral && tick.px > left + 8 && tick.px < right - 8"
         :x="tick.px"
         :y="top + HEIGHT - 4"
         text-anchor="middle"

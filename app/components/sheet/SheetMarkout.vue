@@ -99,7 +99,13 @@ const tapeWords = (step: MarkStep) => step.tape === 'along' ? 'along the eave' :
                     <FieldLengthText
                       :mm="mark.readingMm"
                       :units="units"
-                    />
+                    /><span
+                      v-if="mark.upMm !== null"
+                      class="block text-lg"
+                    >up <FieldLengthText
+                      :mm="mark.upMm"
+                      :units="units"
+                    /></span>
                   </td>
                   <td
                     class="hidden w-8 py-1 pl-3 print:table-cell"

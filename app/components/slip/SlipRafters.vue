@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { readingAlong } from '#core/roof'
+import { placeAlong, readingAlong } from '#core/roof'
 
 const { face, facePlan, units, selection, select, commit } = useFace()
 const set = (values: Partial<typeof face.value.supports>) => commit(faceEdit(face.value.id, { supports: { ...face.value.supports, ...values } }))
@@ -7,7 +7,7 @@ const foundCount = computed(() => facePlan.value.rafters.filter(rafter => rafter
 
 /** Readings are typed from the datum corner; the job keeps places from the left rake. An emptied field forgets the find. */
 const move = (rafter: number, readingMm: number | null) => commit({
-  type: 'move-rafter', faceId: face.value.id, rafter, centreMm: readingMm === null ? null : readingAlong(face.value, readingMm),
+  type: 'move-rafter', faceId: face.value.id, rafter, centreMm: readingMm === null ? null : placeAlong(face.value, readingMm),
 })
 const ordered = computed(() => face.value.datum === 'left' ? facePlan.value.rafters : [...facePlan.value.rafters].reverse())
 </script>

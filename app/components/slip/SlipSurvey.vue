@@ -1,14 +1,24 @@
 <script setup lang="ts">
+import { formOf, outlineAs, type OutlineForm, shapeOf } from '#core/roof'
 import { formatPitch, parsePitch, slopeFactor } from '#core/units'
 
 const { face, facePlan, units, commit } = useFace()
 const set = (values: Parameters<typeof faceEdit>[1]) => commit(faceEdit(face.value.id, values))
+const outline = computed(() => face.value.outline)
 
 function setPitch(text: string) {
   const parsed = parsePitch(text, units.value)
   return parsed.ok ? set({ pitchDeg: parsed.value }) : parsed
 }
-const runMm = computed(() => face.value.outline.slopeLengthMm / slopeFactor(face.value.pitchDeg))
+const runMm = computed(() => shapeOf(outline.value).up.toMm / slopeFactor(face.value.pitchDeg))
+const forms: { label: string, value: OutlineForm }[] = [
+  { label: 'Rectangle', value: 'rectangle' },
+  { label: 'Four sides by tape (out of square, hip side)', value: 'quadrilateral' },
+  { label: 'Three sides by tape (hip end)', value: 'triangle' },
+  { label: 'L by tape, low on the right', value: 'l-low-right' },
+  { label: 'L by tape, low on the left', value: 'l-low-left' },
+  { label: 'Corners by running readings', value: 'corners' },
+]
 </script>
 
 <template>
@@ -20,17 +30,33 @@ const runMm = computed(() => face.value.outline.slopeLengthMm / slopeFactor(face
     :shown="face.name"
     :commit="text => set({ name: text })"
   />
-  <FieldLengthField
-    label="Along the eave"
-    :mm="face.outline.eaveLengthMm"
-    :units="units"
-    :commit="mm => set({ outline: { ...face.outline, eaveLengthMm: mm! } })"
+  <FieldChoiceField
+    label="Shape"
+    :value="formOf(outline)"
+    :choices="forms"
+    @choose="set({ outline: outlineAs(outline, $event) })"
   />
-  <FieldLengthField
-    label="Up the slope"
-    :mm="face.outline.slopeLengthMm"
-    :units="units"
-    :commit="mm => set({ outline: { ...face.outline, slopeLengthMm: mm! } })"
+  <template v-if="outline.kind === 'rectangle'">
+    <FieldLengthField
+      label="Along the eave"
+      :mm="outline.eaveLengthMm"
+      :units="units"
+      :commit="mm => outline.kind === 'rectangle' ? set({ outline: { ...outline, eaveLengthMm: mm! } }) : { ok: true, value: true }"
+    />
+    <FieldLengthField
+      label="Up the slope"
+      :mm="outline.slopeLengthMm"
+      :units="units"
+      :commit="mm => outline.kind === 'rectangle' ? set({ outline: { ...outline, slopeLengthMm: mm! } }) : { ok: true, value: true }"
+    />
+  </template>
+  <SlipSurveyTaped
+    v-else-if="outline.kind === 'taped'"
+    :outline="outline"
+  />
+  <SlipSurveyCorners
+    v-else
+    :outline="outline"
   />
   <FieldTypedField
     label="Pitch"
@@ -49,6 +75,7 @@ const runMm = computed(() => face.value.outline.slopeLengthMm / slopeFactor(face
       {{ slopeFactor(face.pitchDeg).toFixed(4) }}
     </SlipLine>
   </dl>
+  <SlipSurveyObstructions />
   <h2 class="slip-title mt-5">
     Covering: coursed shingle
   </h2>
@@ -73,9 +100,9 @@ const runMm = computed(() => face.value.outline.slopeLengthMm / slopeFactor(face
   </dl>
   <FieldChoiceField
     class="mt-3"
-    label="Both tapes are hooked on the"
+    label="Both tapes are hooked on the eave’s"
     :value="face.datum"
-    :choices="[{ label: 'Left rake at the eave', value: 'left' }, { label: 'Right rake at the eave', value: 'right' }]"
+    :choices="[{ label: 'Left end', value: 'left' }, { label: 'Right end', value: 'right' }]"
     @choose="set({ datum: $event })"
   />
 </template>

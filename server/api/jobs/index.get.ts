@@ -12,8 +12,8 @@ export default defineEventHandler(async (event) => {
       const plan = planJob(job, catalogue)
       return {
         jobId, version, updatedAt, title: job.title, place: job.place, units: job.units, totals: plan.totals,
-        faces: job.faces.map((face, f) => ({
-          outline: face.outline,
+        faces: job.faces.map((_, f) => ({
+          along: plan.faces[f]!.shape.along, up: plan.faces[f]!.shape.up, region: plan.faces[f]!.shape.region,
           rows: plan.faces[f]!.rows.rows.map(({ leftMm, rightMm, bottomMm, topMm }) => ({ leftMm, rightMm, bottomMm, topMm })),
         })),
       }
