@@ -1,4 +1,4 @@
-import type { Catalogue, ClampSet, Module, Mount, Rail } from './schema'
+import type { Catalogue, ClampSet, CoveringKind, Module, Mount, Rail, SupportKind } from './schema'
 
 /** The parts that one array is built from. */
 export interface ChosenParts { module: Module, rail: Rail, mount: Mount, clamps: ClampSet }
@@ -42,21 +42,24 @@ export function unknownParts(catalogue: Catalogue, ids: PartIds): { field: keyof
     .map(field => ({ field, id: ids[field] }))
 }
 
-/** What does not go with what among the chosen parts: rail and mount, clamps and rail, clamps and frame thickness, mount and covering. */
-export function mismatches(catalogue: Catalogue, parts: ChosenParts, covering: Mount['coverings'][number]): Mismatch[] {
+/** What an array is built on: the covering it goes through and what its fixings hold on to. */
+export interface Ground { covering: CoveringKind, support: SupportKind }
+
+export const goesOn = (mount: Mount, { covering, support }: Ground): boolean => mount.coverings.includes(covering) && mount.into.includes(support)
+
+/** What does not go with what among the chosen parts: rail and mount, clamps and rail, clamps and frame thickness, mount and covering, mount and support. */
+export function mismatches(catalogue: Catalogue, parts: ChosenParts, ground: Ground): Mismatch[] {
   const found: Mismatch[] = []
   const { module, rail, mount, clamps } = parts
+  const suitable = catalogue.mounts.filter(item => goesOn(item, ground) && rail.mountIds.includes(item.id)).map(item => item.id)
   if (!rail.mountIds.includes(mount.id)) {
-    found.push({
-      between: 'rail-mount', replace: 'mountId', withIds: rail.mountIds.filter(id => catalogue.mounts.some(item => item.id === id && item.coverings.includes(covering))),
-      sentence: `${mount.name} does not take ${rail.name}.`,
-    })
+    found.push({ between: 'rail-mount', replace: 'mountId', withIds: suitable, sentence: `${mount.name} does not take ${rail.name}.` })
   }
-  if (!mount.coverings.includes(covering)) {
-    found.push({
-      between: 'mount-covering', replace: 'mountId', withIds: catalogue.mounts.filter(item => item.coverings.includes(covering) && rail.mountIds.includes(item.id)).map(item => item.id),
-      sentence: `${mount.name} is not made for this covering.`,
-    })
+  if (!mount.coverings.includes(ground.covering)) {
+    found.push({ between: 'mount-covering', replace: 'mountId', withIds: suitable, sentence: `${mount.name} is not made for this covering.` })
+  }
+  if (!mount.into.includes(ground.support)) {
+    found.push({ between: 'mount-support', replace: 'mountId', withIds: suitable, sentence: `${mount.name} is not made to be fixed to ${supportNames[ground.support]}.` })
   }
   const fits = (set: ClampSet) => set.thicknessMm.fromMm <= module.thicknessMm && module.thicknessMm <= set.thicknessMm.toMm
   if (!clamps.railIds.includes(rail.id) || !fits(clamps)) {
@@ -68,4 +71,9 @@ export function mismatches(catalogue: Catalogue, parts: ChosenParts, covering: M
     })
   }
   return found
+}
+
+/** Supports as they stand in a sentence. */
+export const supportNames: Record<SupportKind, string> = {
+  rafters: 'rafters', purlins: 'purlins or battens', seams: 'standing seams', screws: 'the sheet’s own screws', sheathing: 'sheathing',
 }

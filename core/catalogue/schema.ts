@@ -46,14 +46,30 @@ export const railSchema = z.object({
   evidence,
 })
 
-export const coveringKinds = ['coursed-shingle'] as const
+export const coveringKinds = ['coursed-shingle', 'interlocking-tile', 'plain-tile', 'slate', 'pressed-metal-tile', 'screwed-sheet', 'standing-seam', 'felt-and-battens'] as const
+/** What a fixing can be driven into or hold on to. */
+export const supportKinds = ['rafters', 'purlins', 'seams', 'screws', 'sheathing'] as const
+
+/**
+ * The screws of one mount, as far as they must all find timber. Offsets are from the mount's centre, across the rafter.
+ */
+const fastenersSchema = z.object({
+  diameterMm: mm(2, 30),
+  /** Least distance from a screw's centre to the timber's edge, in screw diameters. */
+  edgeDiameters: z.number().min(0).max(10),
+  acrossMm: z.array(z.number().min(-200).max(200)).min(1).max(12),
+})
 
 export const mountSchema = z.object({
   id, maker: z.string(), name: z.string(),
   coverings: z.array(z.enum(coveringKinds)).min(1),
+  /** What it is made to be fixed to. */
+  into: z.array(z.enum(supportKinds)).min(1),
+  /** Null for mounts that drive nothing into timber, as clamps on a seam. */
+  fasteners: fastenersSchema.nullable(),
   /** Half the length up the slope of the part that must sit on one course, mm. */
   halfFootprintMm: mm(5, 200),
-  screw: z.object({ name: z.string(), perMount: z.number().int().min(1).max(8), pilot: z.string() }),
+  screw: z.object({ name: z.string(), perMount: z.number().int().min(1).max(12), pilot: z.string() }),
   flashed: z.boolean(),
   sealant: z.string(),
   massKg: z.number().positive().max(10),
@@ -83,4 +99,6 @@ export type Rail = z.infer<typeof railSchema>
 export type Mount = z.infer<typeof mountSchema>
 export type ClampSet = z.infer<typeof clampSetSchema>
 export type Catalogue = z.infer<typeof catalogueSchema>
+export type Fasteners = z.infer<typeof fastenersSchema>
 export type CoveringKind = typeof coveringKinds[number]
+export type SupportKind = typeof supportKinds[number]

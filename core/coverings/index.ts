@@ -1,2 +1,4 @@
-/** The covering speaks twice: as limits on where rails may run, and as take-off. */
+/** The covering speaks twice: as limits on where rails may run, and as take-off. Its gauge, courses and joints come first. */
 export * from './courses'
+export * from './gauge'
+export * from './names'

@@ -1,17 +1,15 @@
 import { describe, expect, it } from 'vitest'
 import { after, catalogue, changed, inch, threeRowsOfSix } from '../../tests/fixtures/jobs'
-import { applyEdit, type Edit, type Job } from '../job'
+import { applyEdit, type Edit, type Job, rafterRow } from '../job'
 import { planJob } from '../plan'
 
-const rafters = (...centres: number[]) => ({
-  kind: 'rafters' as const, firstCentreMm: inch(centres[0]!), spacingMm: inch(24), widthMm: 38, found: centres.map((centre, i) => ({ rafter: i + 1, centreMm: inch(centre) })),
-})
+const rafters = (...centres: number[]) => rafterRow(inch(centres[0]!), inch(24), 38, centres.map((centre, i) => ({ rafter: i + 1, centreMm: inch(centre) })))
 const row = (values: Extract<Edit, { type: 'set-row' }>['values'], index = 0): Edit => ({ type: 'set-row', faceId: 'main', row: index, values })
 
 /** Trouble, the finding's id it must raise, and how many cures at least. */
 const troubles: [string, Job, string, number][] = [
   ['two rafters too far apart', changed({ supports: rafters(12, 36, 60, 84, 108, 162, 186, 210, 234, 258, 282, 306) }), 'span:rafter 5-rafter 6:main', 1],
-  ['an overhang too long on the right', changed({ outline: { kind: 'rectangle', eaveLengthMm: inch(336), slopeLengthMm: inch(240) }, supports: { kind: 'rafters', firstCentreMm: inch(12), spacingMm: inch(24), widthMm: 38, found: [{ rafter: 12, centreMm: inch(262) }, { rafter: 13, centreMm: inch(309) }, { rafter: 14, centreMm: inch(333) }] } }, { shiftMm: 75 }), 'overhang:right:main', 1],
+  ['an overhang too long on the right', changed({ outline: { kind: 'rectangle', eaveLengthMm: inch(336), slopeLengthMm: inch(240) }, supports: rafterRow(inch(12), inch(24), 38, [{ rafter: 12, centreMm: inch(262) }, { rafter: 13, centreMm: inch(309) }, { rafter: 14, centreMm: inch(333) }]) }, { shiftMm: 75 }), 'overhang:right:main', 1],
   ['a lower rail under its clamp zone', after(threeRowsOfSix(), row({ lowerRailMm: 100 })), 'clamp-zone:main:row1-lower', 2],
   ['an upper rail over its clamp zone', after(threeRowsOfSix(), row({ upperRailMm: 1700 }, 2)), 'clamp-zone:main:row3-upper', 2],
   ['a row held too long', after(threeRowsOfSix(), row({ count: 9 })), 'row-wide:main:1', 2],
@@ -57,7 +55,7 @@ describe('findings', () => {
   it('say what rests on guesses and on practice until somebody types better', () => {
     const ids = planJob(threeRowsOfSix(), catalogue).findings.map(one => one.id)
     expect(ids).toEqual(expect.arrayContaining(['rafters-guessed:main', 'span-basis:main']))
-    const job = changed({ supports: { ...threeRowsOfSix().faces[0]!.supports, found: Array.from({ length: 14 }, (_, i) => ({ rafter: i + 1, centreMm: inch(12 + 24 * i) })) } }, { allowedSpanMm: inch(48) })
+    const job = changed({ supports: rafters(...Array.from({ length: 14 }, (_, i) => 12 + 24 * i)) }, { allowedSpanMm: inch(48) })
     const better = planJob(job, catalogue).findings.map(one => one.id)
     expect(better).not.toContain('rafters-guessed:main')
     expect(better).not.toContain('span-basis:main')

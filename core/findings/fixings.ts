@@ -1,4 +1,4 @@
-import { mismatches } from '../catalogue'
+import { goesOn, mismatches, supportNames } from '../catalogue'
 import { placeFixings, type Shortfall, shiftsToTry } from '../fixings'
 import { applyEdit, faceOf, type PlainEdit } from '../job'
 import { type FacePlan, planFace } from '../plan/face'
@@ -18,7 +18,10 @@ export function fixingFindings(context: FindingContext): DraftFinding[] {
 function impossible(context: FindingContext): DraftFinding[] {
   const groups = new Map<string, { shortfall: Shortfall, railIds: string[] }>()
   for (const rail of context.plan.fixings.rails) {
+    const onSupport = context.plan.rails.find(one => one.id === rail.railId)!.onSupport
     for (const shortfall of rail.shortfalls) {
+      // A rail that runs between its supports has a finding of its own.
+      if (shortfall.kind === 'no-support' && !onSupport) continue
       const key = keyOf(shortfall)
       const group = groups.get(key)
       if (!group) groups.set(key, { shortfall, railIds: [rail.railId] })
@@ -45,7 +48,7 @@ function describe(context: FindingContext, shortfall: Shortfall, railIds: string
   const which = railNumbers(numbers)
   switch (shortfall.kind) {
     case 'no-support':
-      return { sentence: `${which} ${numbers.length === 1 ? 'has' : 'have'} no rafter underneath.`, measured: null, limit: null }
+      return { sentence: `${which} ${numbers.length === 1 ? 'has' : 'have'} nothing underneath to be fixed to: no ${supportNames[context.face.supports.kind]} there.`, measured: null, limit: null }
     case 'overhang':
       return {
         sentence: `Overhang at the ${shortfall.end} end is ${say(shortfall.overhangMm)}, limit ${say(limits.maxOverhangMm)}: ${shortfall.nearest.member} is the last that ${which.toLowerCase()} can reach.`,
@@ -87,8 +90,9 @@ function strongerRails({ catalogue, face, plan }: FindingContext, shortfall: Sho
   if (shortfall.kind === 'no-support') return []
   return catalogue.rails.filter(rail => rail.id !== plan.parts.rail.id).flatMap((rail): Cure[] => {
     if (shortfall.kind === 'span' && rail.usualSpanMm < shortfall.spanMm) return []
-    const mount = [plan.parts.mount, ...catalogue.mounts].find(one => rail.mountIds.includes(one.id) && one.coverings.includes(face.covering.kind))
-    const clamps = [plan.parts.clamps, ...catalogue.clamps].find(set => mount && !mismatches(catalogue, { ...plan.parts, rail, mount, clamps: set }, face.covering.kind).length)
+    const ground = { covering: face.covering.kind, support: face.supports.kind }
+    const mount = [plan.parts.mount, ...catalogue.mounts].find(one => rail.mountIds.includes(one.id) && goesOn(one, ground))
+    const clamps = [plan.parts.clamps, ...catalogue.clamps].find(set => mount && !mismatches(catalogue, { ...plan.parts, rail, mount, clamps: set }, ground).length)
     if (!mount || !clamps) return []
     return [{
       label: `Use ${rail.name}`,
@@ -111,6 +115,9 @@ function shorterRows(context: FindingContext, shortfall: Shortfall, railIds: str
   return [{ label: shiftMm ? `${label} and shift ${wayOf(context, shiftMm)}` : label, edit: { type: 'batch', edits: [...drops, ...moved] } }]
 }
 
+/** What is over by less than this can't be seen on a tape. */
+const SHOWS_MM = 0.5
+
 /** Overhangs inside their limit but over the usual share of the span beside them. */
 function longOverhangs(context: FindingContext): DraftFinding[] {
   const { face, plan } = context
@@ -118,7 +125,7 @@ function longOverhangs(context: FindingContext): DraftFinding[] {
   const long = plan.fixings.rails.flatMap((rail) => {
     if (rail.shortfalls.length || !rail.spansMm.length) return []
     return ([['left', rail.overhangLeftMm, rail.spansMm[0]!], ['right', rail.overhangRightMm, rail.spansMm.at(-1)!]] as const)
-      .filter(([, overhangMm, spanMm]) => overhangMm > OVERHANG_SHARE_OF_SPAN * spanMm)
+      .filter(([, overhangMm, spanMm]) => overhangMm > OVERHANG_SHARE_OF_SPAN * spanMm + SHOWS_MM)
       .map(([end, overhangMm, spanMm]) => ({ rail, end, overhangMm, limitMm: OVERHANG_SHARE_OF_SPAN * spanMm }))
   })
   if (!long.length) return []

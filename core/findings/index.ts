@@ -1,3 +1,4 @@
 /** The judgement calls: what breaks a rule, by how much, and what would put it right. */
 export * from './finding'
 export * from './draft'
+export * from './site'

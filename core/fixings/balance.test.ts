@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { catalogue, changed, inch, threeRowsOfSix } from '../../tests/fixtures/jobs'
 import { seeded } from '../../tests/fixtures/random'
-import { applyEdit } from '../job'
+import { applyEdit, rafterRow } from '../job'
 import { balanceFace, placesOf, planFace } from '../plan'
 import { overhangDifferenceMm } from './balance'
 import { placeFixings } from './place'
@@ -21,13 +21,13 @@ describe('balance', () => {
     const random = seeded(5)
     for (let i = 0; i < 12; i++) {
       const found = Array.from({ length: 13 }, (_, k) => ({ rafter: k + 1, centreMm: inch(12 + 24 * k) + random.between(-90, 90) }))
-      const job = changed({ supports: { kind: 'rafters', firstCentreMm: inch(12), spacingMm: inch(24), widthMm: 38, found } }, { rowCount: 1 })
+      const job = changed({ supports: rafterRow(inch(12), inch(24), 38, found) }, { rowCount: 1 })
       const face = job.faces[0]!
       const plan = planFace(face, catalogue)
       const { balance } = balanceFace(job, catalogue, 'main')!
       const slack = plan.rows.slack!
       for (let shift = slack.fromMm; shift <= slack.toMm; shift += 7) {
-        const at = placeFixings(plan.rails.map(rail => ({ ...rail, leftMm: rail.leftMm + shift, rightMm: rail.rightMm + shift })), placesOf(face), plan.limits, 'soft-stagger')
+        const at = placeFixings(plan.rails.map(rail => ({ ...rail, leftMm: rail.leftMm + shift, rightMm: rail.rightMm + shift })), placesOf(face, catalogue), plan.limits, 'soft-stagger')
         if (at.rails.some(rail => rail.shortfalls.length)) continue
         expect(balance.after.shortfalls).toBe(0)
         expect(balance.after.fixings).toBeLessThanOrEqual(at.total)

@@ -8,7 +8,13 @@ import { type Shortfall, shortfalls } from './fewest'
 import { choosePattern, type RailProblem } from './pattern'
 
 /** One fixing where it is driven. */
-export interface Fixing { xMm: number, member: string, state: SupportState }
+export interface Fixing {
+  xMm: number
+  member: string
+  state: SupportState
+  /** Chance, 0 to 1, that all of its mount's fasteners are in sound timber. */
+  chance: number
+}
 
 /** The fixings of one rail with what they leave between and past them. */
 export interface RailFixings {
@@ -66,7 +72,7 @@ export function patternTotals(rails: RailPlan[], places: PlacesForRail, limits: 
 }
 
 function railFixings(rail: RailPlan, { candidates, reach }: RailProblem, picks: number[], limits: RailLimits): RailFixings {
-  const fixings = picks.map((i): Fixing => ({ xMm: candidates[i]!.xMm, member: candidates[i]!.member, state: candidates[i]!.state }))
+  const fixings = picks.map((i): Fixing => ({ xMm: candidates[i]!.xMm, member: candidates[i]!.member, state: candidates[i]!.state, chance: candidates[i]!.chance }))
   const spansMm = fixings.slice(1).map((fixing, i) => fixing.xMm - fixings[i]!.xMm)
   const whole = reach.toMm - reach.fromMm
   const missing = shortfalls(candidates, reach, limits)

@@ -1,5 +1,5 @@
 import { MM_PER_INCH } from '../units'
-import type { Face, Job } from './schema'
+import type { Face, FacePlace, Job, RafterSupports, Site } from './schema'
 
 const inch = (n: number) => n * MM_PER_INCH
 
@@ -11,8 +11,21 @@ export interface StartingParts { moduleId: string, railId: string, mountId: stri
  * Spacing and setbacks are the usual nominal ones (common practice: 24 in or 600 mm, three feet or a metre).
  */
 export function starterJob(title: string, place: string, units: Job['units'], parts: StartingParts): Job {
-  return { format: 'upper-deck-job', formatVersion: 1, title, place, units, faces: [starterFace('main', 'Main face', units, parts)] }
+  return { format: 'upper-deck-job', formatVersion: 1, title, place, units, site: plainSite, faces: [starterFace('main', 'Main face', units, parts)] }
 }
+
+/** A site sheet nobody has filled in. */
+export const plainSite: Site = {
+  access: null, accessNote: '', altitudeM: null, exposure: null, streetDeg: null, drivewayDeg: null,
+  coveringState: 'unseen', coveringAgeYears: null, coveringYearsLeft: null, decision: 'open', decisionNote: '', hazards: [], stops: [], bring: [], bringNote: '',
+}
+
+/** A face whose lie nobody has typed: facing south, over one storey. */
+export const plainPlace: FacePlace = { azimuthDeg: 180, eastMm: 0, northMm: 0, eaveHeightMm: 2700, storeys: 1 }
+
+/** Rafters at a typed spacing with nothing logged yet. */
+export const rafterRow = (firstCentreMm: number, spacingMm: number, widthMm: number, found: RafterSupports['found'] = []): RafterSupports =>
+  ({ kind: 'rafters', layout: 'nominal', firstCentreMm, spacingMm, widthMm, found, timber: 'sawn', spacings: { kind: 'nominals' }, hits: [] })
 
 export function starterFace(id: string, name: string, units: Job['units'], parts: StartingParts): Face {
   const us = units === 'imperial'
@@ -21,7 +34,8 @@ export function starterFace(id: string, name: string, units: Job['units'], parts
     outline: { kind: 'rectangle', eaveLengthMm: us ? inch(360) : 9000, slopeLengthMm: us ? inch(192) : 5000 },
     pitchDeg: us ? 26.565051177077994 : 35,
     covering: { kind: 'coursed-shingle', exposureMm: us ? inch(5.625) : 143, firstCourseMm: us ? inch(5.625) : 143 },
-    supports: { kind: 'rafters', firstCentreMm: us ? inch(12) : 300, spacingMm: us ? inch(24) : 600, widthMm: us ? inch(1.5) : 45, found: [] },
+    place: plainPlace,
+    supports: us ? rafterRow(inch(12), inch(24), inch(1.5)) : rafterRow(300, 600, 45),
     setbacks: us
       ? { eaveMm: inch(12), ridgeMm: inch(36), leftRakeMm: inch(36), rightRakeMm: inch(36), hipMm: inch(18), valleyMm: inch(18), wallMm: inch(12) }
       : { eaveMm: 300, ridgeMm: 900, leftRakeMm: 900, rightRakeMm: 900, hipMm: 450, valleyMm: 450, wallMm: 300 },

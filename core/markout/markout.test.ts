@@ -14,7 +14,7 @@ describe('mark-out', () => {
 
   it('goes in the order in which a crew strikes lines', () => {
     const kinds = [...new Set(plan.marks.map(one => one.kind))]
-    expect(kinds).toEqual(['datum', 'keep-clear', 'first-row', 'rows', 'rails', 'rafters', 'fixings', 'modules', 'electronics', 'rail-ends'])
+    expect(kinds).toEqual(['datum', 'keep-clear', 'first-row', 'rows', 'rails', 'supports', 'fixings', 'modules', 'electronics', 'rail-ends'])
   })
 
   it('reads every mark from the one datum, exact and in the order of the tape', () => {
@@ -52,8 +52,8 @@ describe('mark-out', () => {
     }
   })
 
-  it('marks rafters known by spacing only, and leaves out steps with nothing to mark', () => {
-    expect(step('rafters').marks[0]!.note).toBe('By spacing only')
+  it('marks rafters that are guessed, and leaves out steps with nothing to mark', () => {
+    expect(step('rafters').marks[0]!.note).toBe('Guessed: pilot first')
     const none = planFace(changed({}, { rowCount: 0 }).faces[0]!, catalogue)
     expect(none.marks.map(one => one.kind)).toEqual(['datum', 'keep-clear', 'keep-clear'])
   })

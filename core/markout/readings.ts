@@ -1,10 +1,20 @@
-import type { Face } from '../job'
+import type { Face, Obstruction } from '../job'
+import { obstructionNames } from '../keepclear'
 import type { FacePlan } from '../plan/face'
 import { bounds } from '../geometry'
 import { readingAlong, shapeOf } from '../roof'
+import { type Rafter, rafterName } from '../supports'
 
 /** One running reading on a tape: where it points on the face and what the tape reads there. */
-export interface TapeReading { key: string, placeMm: number, readingMm: number, label: string, tone: 'rafter' | 'fixing' | 'line' | 'module' | 'edge' }
+export interface TapeReading {
+  key: string
+  placeMm: number
+  readingMm: number
+  label: string
+  tone: 'rafter' | 'fixing' | 'line' | 'module' | 'edge'
+  /** How well the place is known, as a standard deviation, mm; null for what is not estimated. */
+  sdMm?: number
+}
 
 /** What both tapes carry for a selection. */
 export interface TapeReadings { along: TapeReading[], up: TapeReading[] }
@@ -25,8 +35,10 @@ export function tapeReadings(face: Face, plan: FacePlan, selection: string): Tap
 
 function drafts(face: Face, plan: FacePlan, selection: string): { along: Draft[], up: Draft[] } {
   const shape = shapeOf(face.outline)
-  const rafter = plan.rafters.find(one => `rafter ${one.number}` === selection)
-  if (rafter) return { along: [{ placeMm: rafter.centreMm, label: `Rafter ${rafter.number}`, tone: 'rafter' }], up: [] }
+  const rafter = plan.supports.rafters.find(one => rafterName(one.number) === selection)
+  if (rafter) return { along: [ofRafter(rafter)], up: [] }
+  const obstruction = face.obstructions.find(one => one.id === selection)
+  if (obstruction) return ofObstruction(obstruction)
   const row = plan.rows.rows.find(one => `row ${one.index + 1}` === selection)
   if (row) {
     return {
@@ -44,7 +56,7 @@ function drafts(face: Face, plan: FacePlan, selection: string): { along: Draft[]
   }
   switch (selection) {
     case 'rafters':
-      return { along: plan.rafters.map(one => ({ placeMm: one.centreMm, label: `Rafter ${one.number}`, tone: 'rafter' })), up: [] }
+      return ofSupports(plan)
     case 'rows': {
       const { rows } = plan.rows
       const [first] = rows
@@ -71,6 +83,32 @@ function drafts(face: Face, plan: FacePlan, selection: string): { along: Draft[]
       }
     }
   }
+}
+
+const ofRafter = (rafter: Rafter): Draft => ({ placeMm: rafter.centreMm, label: `Rafter ${rafter.number} at the eave`, tone: 'rafter', sdMm: rafter.sdMm })
+
+function ofSupports({ supports }: FacePlan): { along: Draft[], up: Draft[] } {
+  return {
+    along: [
+      ...supports.rafters.map(ofRafter),
+      ...supports.seams.map((seam): Draft => ({ placeMm: seam.xMm, label: `Seam ${seam.number}`, tone: 'rafter' })),
+      ...[supports.screws.xMm[0], supports.screws.xMm.at(-1)].flatMap((placeMm, i): Draft[] => placeMm === undefined ? [] : [{ placeMm, label: `${i ? 'Last' : 'First'} screw`, tone: 'rafter' }]),
+      ...supports.areas.flatMap((area): Draft[] => [{ placeMm: area.along.fromMm, label: 'Sheathing, left edge', tone: 'rafter' }, { placeMm: area.along.toMm, label: 'Sheathing, right edge', tone: 'rafter' }]),
+    ],
+    up: [
+      ...supports.across.map((line): Draft => ({ placeMm: line.centreMm, label: line.name, tone: 'rafter', sdMm: line.sdMm })),
+      ...supports.screws.rowsMm.map((placeMm): Draft => ({ placeMm, label: 'Row of screws', tone: 'rafter' })),
+      ...supports.areas.flatMap((area): Draft[] => [{ placeMm: area.up.fromMm, label: 'Sheathing, lower edge', tone: 'rafter' }, { placeMm: area.up.toMm, label: 'Sheathing, upper edge', tone: 'rafter' }]),
+    ],
+  }
+}
+
+function ofObstruction({ kind, round, xMm, yMm, widthMm, heightMm }: Obstruction): { along: Draft[], up: Draft[] } {
+  const name = obstructionNames[kind]
+  const spread = (middleMm: number, sizeMm: number, low: string, high: string): Draft[] => [
+    { placeMm: middleMm - sizeMm / 2, label: `${name}, ${low}`, tone: 'edge' }, { placeMm: middleMm, label: `${name}, middle`, tone: 'edge' }, { placeMm: middleMm + sizeMm / 2, label: `${name}, ${high}`, tone: 'edge' },
+  ]
+  return { along: spread(xMm, widthMm, 'left', 'right'), up: spread(yMm, round ? widthMm : heightMm, 'bottom', 'top') }
 }
 
 /** Places without those within a millimetre of one before. */

@@ -6,7 +6,7 @@ import { datumName, farEndName, placeAlong, readingAlong, shapeOf } from '../roo
 import type { RailPlan } from '../rails'
 import type { RowsPlan } from '../rows'
 import type { SticksPlan } from '../sticks'
-import type { Rafter } from '../supports'
+import { type Rafter, rafterAt, type SupportsPlan, type SupportState } from '../supports'
 
 /** Which tape a mark is read off: the one along the eave or the one up the slope. */
 export type Tape = 'along' | 'up'
@@ -22,7 +22,7 @@ export interface Mark {
   note: string
 }
 
-export type MarkStepKind = 'datum' | 'keep-clear' | 'first-row' | 'rows' | 'rails' | 'rafters' | 'fixings' | 'modules' | 'electronics' | 'rail-ends'
+export type MarkStepKind = 'datum' | 'keep-clear' | 'first-row' | 'rows' | 'rails' | 'supports' | 'fixings' | 'modules' | 'electronics' | 'rail-ends'
 
 /** One thing to do on the roof: marks on one tape, all read from the one datum. */
 export interface MarkStep {
@@ -42,7 +42,7 @@ export interface MarkStep {
 export interface MarkoutInput {
   face: Face
   parts: ChosenParts
-  rafters: Rafter[]
+  supports: SupportsPlan
   rows: RowsPlan
   rails: RailPlan[]
   fixings: FixingsPlan
@@ -56,7 +56,7 @@ export function markoutSteps(input: MarkoutInput): MarkStep[] {
   const steps = [
     datumStep(input, make),
     ...keepClearSteps(input, make),
-    ...(rows.length ? [...rowSteps(input, make), railLines(input, make), rafterStep(input, make), ...fixingSteps(input, make), ...moduleSteps(input, make), ...railEndSteps(input, make)] : []),
+    ...(rows.length ? [...rowSteps(input, make), railLines(input, make), ...supportSteps(input, make), ...fixingSteps(input, make), ...moduleSteps(input, make), ...railEndSteps(input, make)] : []),
   ]
   return steps.filter(step => step.marks.length > 0)
 }
@@ -142,12 +142,31 @@ function railLines({ rails }: MarkoutInput, make: StepMaker): MarkStep {
   })
 }
 
-function rafterStep({ rafters }: MarkoutInput, make: StepMaker): MarkStep {
-  return make({
-    id: 'rafters', kind: 'rafters', title: 'Rafter centres', tape: 'along', lineMm: null,
-    instruction: 'Mark at the eave and at the top, and snap. Those by spacing only are guesses until a pilot hole shows pale dust.',
-    marks: rafters.map(rafter => ({ label: `Rafter ${rafter.number}`, mm: rafter.centreMm, note: rafter.state === 'found' ? 'Found' : 'By spacing only' })),
-  })
+/** How a support's place is known, in a few words. */
+export const stateWords: Record<SupportState, string> = { proved: 'proved', inferred: 'inferred', guessed: 'guessed' }
+
+/** A rafter that leans by less than this from eave to top is one reading, mm. */
+const LEANS_FROM_MM = 1.5
+
+function supportSteps({ supports, face }: MarkoutInput, make: StepMaker): MarkStep[] {
+  const topMm = shapeOf(face.outline).up.toMm
+  const note = (state: SupportState) => state === 'proved' ? 'Proved' : `${state === 'inferred' ? 'Inferred' : 'Guessed'}: pilot first`
+  const marksOf = (rafter: Rafter): MarkDraft[] => {
+    const topX = rafterAt(rafter, topMm)
+    const plain = { label: `Rafter ${rafter.number}`, mm: rafter.centreMm, note: note(rafter.state) }
+    return Math.abs(topX - rafter.centreMm) < LEANS_FROM_MM ? [plain] : [{ ...plain, label: `${plain.label}, lower point`, upMm: 0 }, { ...plain, label: `${plain.label}, upper point`, mm: topX, upMm: topMm }]
+  }
+  const base = { kind: 'supports' as const, lineMm: null }
+  return [
+    make({
+      ...base, id: 'rafters', title: 'Rafter centres', tape: 'along',
+      instruction: 'Mark at the eave and at the top, and snap. Those inferred or guessed are not timber until a pilot hole shows pale dust.',
+      marks: supports.rafters.flatMap(marksOf),
+    }),
+    make({ ...base, id: 'across', title: 'Lines of timber across', tape: 'up', instruction: 'Snap each centre line across the face.', marks: supports.across.map(line => ({ label: line.name, mm: line.centreMm, note: note(line.state) })) }),
+    make({ ...base, id: 'seams', title: 'Seams', tape: 'along', instruction: 'Count the seams off from the datum: clamps go on these.', marks: supports.seams.map(seam => ({ label: `Seam ${seam.number}`, mm: seam.xMm })) }),
+    make({ ...base, id: 'screw-rows', title: 'Rows of screws', tape: 'up', instruction: 'Rails run over these rows: a foot takes the place of a screw.', marks: supports.screws.rowsMm.map((mm, i) => ({ label: `Row of screws ${i + 1}`, mm })) }),
+  ]
 }
 
 function fixingSteps({ rails, fixings, parts }: MarkoutInput, make: StepMaker): MarkStep[] {
@@ -155,7 +174,7 @@ function fixingSteps({ rails, fixings, parts }: MarkoutInput, make: StepMaker): 
     id: `fixings-${rail.id}`, kind: 'fixings', title: `Fixings on rail ${rail.number}`, tape: 'along', lineMm: rail.yMm,
     instruction: `${parts.mount.name}. ${parts.mount.screw.pilot}. ${parts.mount.sealant}.`,
     marks: fixings.rails[r]!.fixings.map((fixing, i) => ({
-      label: `Fixing ${i + 1}`, mm: fixing.xMm, note: fixing.state === 'found' ? fixing.member : `${fixing.member}, by spacing only: pilot first`,
+      label: `Fixing ${i + 1}`, mm: fixing.xMm, note: fixing.state === 'proved' ? fixing.member : `${fixing.member}, ${stateWords[fixing.state]}: pilot first`,
     })),
   }))
 }

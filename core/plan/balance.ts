@@ -8,6 +8,6 @@ export function balanceFace(job: Job, catalogue: Catalogue, faceId: string): { e
   const face = faceOf(job, faceId)
   const plan = planFace(face, catalogue)
   if (!plan.rows.slack) return null
-  const found = balance(plan.rails, placesOf(face), plan.limits, face.array.fixingPattern, plan.rows.slack)
+  const found = balance(plan.rails, placesOf(face, catalogue), plan.limits, face.array.fixingPattern, plan.rows.slack)
   return { edit: { type: 'set-array', faceId, values: { shiftMm: face.array.shiftMm + found.shiftMm } }, balance: found }
 }

@@ -1,5 +1,5 @@
 import { type Catalogue, chooseParts, type ChosenParts } from '../catalogue'
-import { allowedRailHeights, courseLines } from '../coverings'
+import { allowedRailHeights, courseLines, type Joint, jointLines } from '../coverings'
 import { type FixingsPlan, type PatternTotals, patternTotals, placeFixings } from '../fixings'
 import { areaMm2, bounds, type Interval, type Region } from '../geometry'
 import type { Face } from '../job'
@@ -10,7 +10,7 @@ import { type FaceShape, shapeOf } from '../roof'
 import { placeRails, railLimits, type RailLimits, type RailPlan } from '../rails'
 import { fillRows, type RowsPlan } from '../rows'
 import { cutSticks, type SticksPlan, spliceWindows } from '../sticks'
-import { placesOnRafters, type PlacesForRail, type Rafter, raftersOf } from '../supports'
+import { type PlacesForRail, supportSystem, type SupportsPlan } from '../supports'
 
 /** All that follows from one face of a job, as plain data. */
 export interface FacePlan {
@@ -18,12 +18,14 @@ export interface FacePlan {
   parts: ChosenParts
   /** Lower edges of the courses, mm up the slope. */
   courses: number[]
+  /** Where units of the covering meet. */
+  joints: Joint[]
   shape: FaceShape
   strips: KeepClearStrip[]
   region: Region
   regionAreaMm2: number
   regionTopMm: number
-  rafters: Rafter[]
+  supports: SupportsPlan
   /** Heights up the slope at which the covering lets a rail run, mm. */
   railHeights: Interval[]
   limits: RailLimits
@@ -38,27 +40,26 @@ export interface FacePlan {
   powerW: number
 }
 
-/** Where a face's supports let a rail be fixed. */
-export const placesOf = (face: Face): PlacesForRail => placesOnRafters(raftersOf(face.supports, face.outline))
+/** Where a face's supports let a rail be fixed, for the mount its array is built with. */
+export const placesOf = (face: Face, catalogue: Catalogue): PlacesForRail => supportSystem(face, chooseParts(catalogue, face.array).mount).places
 
 /** Plans one face: supports, covering limits, region, rows, rails, fixings, splices, parts, marks. */
 export function planFace(face: Face, catalogue: Catalogue): FacePlan {
   const parts = chooseParts(catalogue, face.array)
-  const rafters = raftersOf(face.supports, face.outline)
-  const places = placesOnRafters(rafters)
+  const { plan: supports, places } = supportSystem(face, parts.mount)
   const railHeights = allowedRailHeights(face.covering, face.outline, parts.mount.halfFootprintMm)
   const { strips, region } = keepClear(face)
   const rows = fillRows(region, face.array, parts)
-  const rails = placeRails(rows.rows, face.array, parts, railHeights)
+  const rails = placeRails(rows.rows, face.array, parts, { covering: railHeights, supports: supports.railHeights })
   const limits = railLimits(parts.rail, face.array)
   const fixings = placeFixings(rails, places, limits, face.array.fixingPattern)
   const sticks = cutRails(rails, fixings, parts, face.array.trimTailMm)
   const list = partsOf(parts, rows.rows, rails, fixings, sticks)
-  const marks = markoutSteps({ face, parts, rafters, rows, rails, fixings, sticks })
+  const marks = markoutSteps({ face, parts, supports, rows, rails, fixings, sticks })
   const modules = rows.rows.reduce((sum, row) => sum + row.count, 0)
   return {
-    faceId: face.id, parts, shape: shapeOf(face.outline), courses: courseLines(face.covering, face.outline), strips, region,
-    regionAreaMm2: areaMm2(region), regionTopMm: bounds(region)?.up.toMm ?? 0, rafters, railHeights, limits, rows, rails, fixings,
+    faceId: face.id, parts, shape: shapeOf(face.outline), courses: courseLines(face.covering, face.outline), joints: jointLines(face.covering, face.outline), strips, region,
+    regionAreaMm2: areaMm2(region), regionTopMm: bounds(region)?.up.toMm ?? 0, supports, railHeights, limits, rows, rails, fixings,
     patternTotals: patternTotals(rails, places, limits), sticks, list, marks, modules, powerW: modules * parts.module.powerW,
   }
 }

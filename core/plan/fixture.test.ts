@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { planJob } from './index'
-import { applyEdit, type Edit } from '../job'
+import { applyEdit, type Edit, rafterRow } from '../job'
 import { TOLERANCE_MM } from '../geometry'
 import { catalogue, changed, inch, threeRowsOfSix } from '../../tests/fixtures/jobs'
 
@@ -27,7 +27,7 @@ describe('three rows of six upright', () => {
   })
 
   it('fixes every rail with the fewest that enumeration finds', () => {
-    const places = face.rafters.map(rafter => rafter.centreMm)
+    const places = face.supports.rafters.map(rafter => rafter.centreMm)
     face.rails.forEach((rail, r) => {
       const inside = places.filter(x => x >= rail.leftMm && x <= rail.rightMm)
       expect(face.fixings.rails[r]!.fixings.length).toBe(fewestByEnumeration(inside, rail.leftMm, rail.rightMm, inch(48), inch(24)))
@@ -84,7 +84,7 @@ describe('three rows of six upright', () => {
 describe('awkward jobs still give a plan without NaN and with a sentence', () => {
   const edits: [string, Edit][] = [
     ['setbacks larger than the face', { type: 'set-face', faceId: 'main', values: { setbacks: { eaveMm: 9000, ridgeMm: 9000, leftRakeMm: 9000, rightRakeMm: 9000, hipMm: 0, valleyMm: 0, wallMm: 0 } } }],
-    ['a single rafter', { type: 'set-face', faceId: 'main', values: { supports: { kind: 'rafters', firstCentreMm: 4000, spacingMm: 3000, widthMm: 40, found: [{ rafter: 2, centreMm: 8400 }] } } }],
+    ['a single rafter', { type: 'set-face', faceId: 'main', values: { supports: rafterRow(4000, 3000, 40, [{ rafter: 2, centreMm: 8400 }]) } }],
     ['a row held far too long', { type: 'set-row', faceId: 'main', row: 0, values: { count: 60 } }],
     ['a row of one', { type: 'set-row', faceId: 'main', row: 2, values: { count: 1 } }],
     ['rows lifted over the ridge', { type: 'set-row', faceId: 'main', row: 0, values: { gapBelowMm: 5000 } }],

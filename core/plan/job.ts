@@ -1,5 +1,5 @@
 import type { Catalogue } from '../catalogue'
-import { bySeverity, type Cure, draftFindings, type DraftFinding, type Finding } from '../findings'
+import { bySeverity, type Cure, draftFindings, siteFindings, type DraftFinding, type Finding } from '../findings'
 import { applyEdit, type Job } from '../job'
 import type { Part } from '../parts'
 import { planFace, placesOf, type FacePlan } from './face'
@@ -47,7 +47,7 @@ const stopsOf = (findings: Pick<Finding, 'severity'>[]): number => findings.filt
 
 function draftPlan(job: Job, catalogue: Catalogue): Draft {
   const faces = job.faces.map(face => planFace(face, catalogue))
-  const findings = job.faces.flatMap((face, i) => draftFindings({ job, catalogue, face, plan: faces[i]!, places: placesOf(face) }))
+  const findings = siteFindings(job).concat(job.faces.flatMap((face, i) => draftFindings({ job, catalogue, face, plan: faces[i]!, places: placesOf(face, catalogue) })))
   return { faces, findings }
 }
 

@@ -1,6 +1,7 @@
-import { type Edit, type Face, plainRow } from '../job'
+import { type Edit, type Face, type Obstruction, plainRow } from '../job'
 import type { RailPlan } from '../rails'
 import type { RowPlan } from '../rows'
+import { rafterAt, rafterName } from '../supports'
 import { TOLERANCE_MM } from '../geometry'
 import type { FacePlan } from './face'
 
@@ -15,17 +16,25 @@ export type Direction = 'left' | 'right' | 'up' | 'down'
 export function nudgeEdit(face: Face, plan: FacePlan, selection: string, direction: Direction, stepMm: number | 'snap'): Edit | null {
   const across = direction === 'left' || direction === 'right'
   const sign = direction === 'right' || direction === 'up' ? 1 : -1
-  const rafter = plan.rafters.find(one => `rafter ${one.number}` === selection)
+  const rafter = plan.supports.rafters.find(one => rafterName(one.number) === selection)
   if (rafter) {
-    return across && stepMm !== 'snap' ? { type: 'move-rafter', faceId: face.id, rafter: rafter.number, centreMm: rafter.centreMm + sign * stepMm } : null
+    const typed = face.supports.kind === 'rafters' && face.supports.layout === 'nominal'
+    return typed && across && stepMm !== 'snap' ? { type: 'move-rafter', faceId: face.id, rafter: rafter.number, centreMm: rafter.centreMm + sign * stepMm } : null
   }
   const rail = plan.rails.find(one => one.id === selection)
   if (rail) return across ? null : raiseRail(face, plan, rail, sign, stepMm)
+  const obstruction = face.obstructions.find(one => one.id === selection)
+  if (obstruction) return stepMm === 'snap' ? null : moveObstruction(face, obstruction, across ? sign * stepMm : 0, across ? 0 : sign * stepMm)
   const row = plan.rows.rows.find(one => `row ${one.index + 1}` === selection) ?? null
   const first = plan.rows.rows[0]
   if (!first || (!row && selection !== 'rows')) return null
   return across ? slideRow(face, plan, row, first, sign, stepMm) : raiseRow(face, plan, row ?? first, sign, stepMm)
 }
+
+const moveObstruction = (face: Face, { id }: Obstruction, xMm: number, yMm: number): Edit => ({
+  type: 'set-face', faceId: face.id,
+  values: { obstructions: face.obstructions.map(one => one.id === id ? { ...one, xMm: one.xMm + xMm, yMm: Math.max(0, one.yMm + yMm) } : one) },
+})
 
 /** The nearest of `stops` beyond `fromMm` in a direction; null when there is none. */
 function nextStop(stops: number[], fromMm: number, sign: number): number | null {
@@ -41,7 +50,7 @@ const moveBy = (stops: number[], fromMm: number, sign: number, stepMm: number | 
 
 /** One row, or the whole array when `row` is null; what snaps is the left edge. */
 function slideRow(face: Face, plan: FacePlan, row: RowPlan | null, first: RowPlan, sign: number, stepMm: number | 'snap'): Edit | null {
-  const byMm = moveBy(plan.rafters.map(rafter => rafter.centreMm), (row ?? first).leftMm, sign, stepMm)
+  const byMm = moveBy(plan.supports.rafters.map(rafter => rafterAt(rafter, (row ?? first).bottomMm)), (row ?? first).leftMm, sign, stepMm)
   if (byMm === null) return null
   return row
     ? { type: 'set-row', faceId: face.id, row: row.index, values: { shiftMm: (face.array.rows[row.index] ?? plainRow).shiftMm + byMm } }

@@ -1,6 +1,6 @@
 import { bench, describe } from 'vitest'
 import { demoCatalogue } from '../catalogue'
-import { starterJob } from '../job'
+import { rafterRow, starterJob } from '../job'
 import { planJob } from './job'
 
 const parts = { moduleId: 'skerry-425', railId: 'bollard-light', mountId: 'limpet-flashed', clampsId: 'pinch-inch' }
@@ -11,7 +11,7 @@ const [first] = base.faces
 const forty = {
   ...base, faces: [{
     ...first!, outline: { kind: 'rectangle' as const, eaveLengthMm: 12_800, slopeLengthMm: 8600 },
-    supports: { ...first!.supports, found: Array.from({ length: 20 }, (_, i) => ({ rafter: i + 1, centreMm: 304.8 + 609.6 * i + ((i * 37) % 11 - 5) * 2 })) },
+    supports: rafterRow(304.8, 609.6, 38.1, Array.from({ length: 20 }, (_, i) => ({ rafter: i + 1, centreMm: 304.8 + 609.6 * i + ((i * 37) % 11 - 5) * 2 }))),
     array: { ...first!.array, allowedSpanMm: 1300 },
   }],
 }

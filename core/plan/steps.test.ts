@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { after, catalogue, changed, inch, threeRowsOfSix } from '../../tests/fixtures/jobs'
 import { chooseParts, mismatches, unknownParts } from '../catalogue'
 import { allowedRailHeights, courseLines } from '../coverings'
+import { rafterRow } from '../job'
 import { keepClear } from '../keepclear'
 import { railLimits } from '../rails'
 import { shapeOf } from '../roof'
@@ -14,11 +15,11 @@ const face = (...args: Parameters<typeof changed>) => planFace(changed(...args).
 
 describe('rafters', () => {
   it('stand at the spacing unless found elsewhere', () => {
-    const { supports, outline } = threeRowsOfSix().faces[0]!
-    const rafters = raftersOf({ ...supports, found: [{ rafter: 3, centreMm: 1500 }] }, outline)
+    const { outline } = threeRowsOfSix().faces[0]!
+    const rafters = raftersOf(rafterRow(inch(12), inch(24), inch(1.5), [{ rafter: 3, centreMm: 1500 }]), outline, null)
     // 336 in of eave, first at 12 in, every 24 in: 12, 36, … 324, and the one at 336 is not reached by 12 + 13 × 24 = 324.
     expect(rafters.map(rafter => Math.round(rafter.centreMm / 25.4))).toEqual([12, 36, 59, 84, 108, 132, 156, 180, 204, 228, 252, 276, 300, 324])
-    expect(rafters.map(rafter => rafter.state).filter(state => state === 'found')).toHaveLength(1)
+    expect(rafters.map(rafter => rafter.state).filter(state => state === 'proved')).toHaveLength(1)
     expect(rafters[2]!.nominalMm).toBeCloseTo(inch(60), 9)
   })
 })
@@ -105,10 +106,13 @@ describe('rails', () => {
 
 describe('catalogue', () => {
   it('knows what goes with what', () => {
-    const { array, covering } = threeRowsOfSix().faces[0]!
-    expect(mismatches(catalogue, chooseParts(catalogue, array), covering.kind)).toEqual([])
-    const odd = mismatches(catalogue, chooseParts(catalogue, { ...array, railId: 'hawser-mid', moduleId: 'lantern-460', clampsId: 'pinch-hidden' }), covering.kind)
+    const { array } = threeRowsOfSix().faces[0]!
+    const ground = { covering: 'coursed-shingle', support: 'rafters' } as const
+    expect(mismatches(catalogue, chooseParts(catalogue, array), ground)).toEqual([])
+    const odd = mismatches(catalogue, chooseParts(catalogue, { ...array, railId: 'hawser-mid', moduleId: 'lantern-460', clampsId: 'pinch-hidden' }), ground)
     expect(odd.map(one => one.between)).toEqual(['rail-mount', 'clamps'])
+    const slate = mismatches(catalogue, chooseParts(catalogue, array), { covering: 'slate', support: 'purlins' })
+    expect(slate.map(one => one.between)).toEqual(['mount-covering', 'mount-support'])
     expect(unknownParts(catalogue, { ...array, mountId: 'x' })).toEqual([{ field: 'mountId', id: 'x' }])
     expect(() => chooseParts(catalogue, { ...array, mountId: 'x' })).toThrow('x')
   })
@@ -127,10 +131,10 @@ describe('nudging', () => {
     expect(nudged('rows', 'left', 25)!.rows.rows.map((row, i) => row.leftMm - plan.rows.rows[i]!.leftMm)).toEqual([expect.closeTo(-25, 6), expect.closeTo(-25, 6), expect.closeTo(-25, 6)])
     expect(nudged('row 1', 'up', 10)!.rows.rows[2]!.bottomMm - plan.rows.rows[2]!.bottomMm).toBeCloseTo(10, 6)
     expect(nudged('row1-lower', 'up', 3)!.rails[0]!.yMm - plan.rails[0]!.yMm).toBeCloseTo(3, 9)
-    expect(nudged('rafter 4', 'left', 5)!.rafters[3]!.centreMm).toBeCloseTo(inch(84) - 5, 9)
+    expect(nudged('rafter 4', 'left', 5)!.supports.rafters[3]!.centreMm).toBeCloseTo(inch(84) - 5, 9)
   })
   it('stops at rafters, courses and the ends of the clamp zone', () => {
-    expect(plan.rafters.some(rafter => Math.abs(rafter.centreMm - nudged('row 1', 'right', 'snap')!.rows.rows[0]!.leftMm) < 1e-6)).toBe(true)
+    expect(plan.supports.rafters.some(rafter => Math.abs(rafter.centreMm - nudged('row 1', 'right', 'snap')!.rows.rows[0]!.leftMm) < 1e-6)).toBe(true)
     expect(plan.courses.some(course => Math.abs(course - nudged('row 1', 'up', 'snap')!.rows.rows[0]!.bottomMm) < 1e-6)).toBe(true)
     let at = plan
     let edit = nudgeEdit(main!, at, 'row1-lower', 'up', 'snap')

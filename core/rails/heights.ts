@@ -21,7 +21,9 @@ export interface RailPlan {
   inZone: boolean
   /** True when a mount under the rail sits whole on one course. */
   onCourse: boolean
-  /** The height nearest the middle of the zone that the covering allows too; null when there is none. */
+  /** True when there is something under the rail to fix it to, as far as its height decides that. */
+  onSupport: boolean
+  /** The height nearest the middle of the zone that the supports and the covering allow too; null when there is none. */
   bestMm: number | null
   typed: boolean
   /** Outer edges of the modules it carries: overhangs are measured to these, mm. */
@@ -40,12 +42,23 @@ function zoneOf(row: Pick<RowPlan, 'bottomMm' | 'topMm'>, side: RailSide, zone: 
     : { fromMm: row.topMm - zone.toMm, toMm: row.topMm - zone.fromMm }
 }
 
+/** Heights up the slope that a rail may run at, mm, by what limits them; null where nothing does. */
+export interface RailHeights { covering: Interval[], supports: Interval[] | null }
+
+/**
+ * The height in a zone nearest its middle at which both supports and covering let a rail run; where the two share nothing,
+ * one at which there is at least something to fix it to. Null where the zone has no such height.
+ */
+function bestHeight(zone: Interval, { covering, supports }: RailHeights): number | null {
+  const found = nearest(intersect(intersect([zone], covering), supports ?? [zone]), middleOf(zone))
+  return found ?? (supports && nearest(intersect([zone], supports), middleOf(zone)))
+}
+
 /**
  * Two rails for every row. A rail that nobody has placed runs at the middle of the clamp zone, or as near to
- * it as the covering's allowed heights come; where they share nothing the zone wins and the covering is reported.
- * @param allowed heights up the slope that the covering allows, mm
+ * it as supports and covering let it; where they share nothing the zone wins and a finding says so.
  */
-export function placeRails(rows: RowPlan[], array: ArrayRules, parts: ChosenParts, allowed: Interval[]): RailPlan[] {
+export function placeRails(rows: RowPlan[], array: ArrayRules, parts: ChosenParts, heights: RailHeights): RailPlan[] {
   const zones = parts.module.clampZones
   const zoneOnEdge = array.orientation === 'upright' ? zones.longEdge : zones.shortEdge
   return rows.flatMap((row) => {
@@ -53,11 +66,12 @@ export function placeRails(rows: RowPlan[], array: ArrayRules, parts: ChosenPart
     return (['lower', 'upper'] as const).map((side, i): RailPlan => {
       const zone = zoneOf(row, side, zoneOnEdge)
       const typedMm = side === 'lower' ? rule.lowerRailMm : rule.upperRailMm
-      const bestMm = nearest(intersect([zone], allowed), middleOf(zone))
+      const bestMm = bestHeight(zone, heights)
       const yMm = typedMm === null ? bestMm ?? middleOf(zone) : row.bottomMm + typedMm
       return {
         id: `row${row.index + 1}-${side}`, number: row.index * 2 + i + 1, row: row.index, side, yMm, zone,
-        inZone: contains(zone, yMm), onCourse: allowed.some(interval => contains(interval, yMm)), bestMm, typed: typedMm !== null,
+        inZone: contains(zone, yMm), onCourse: heights.covering.some(interval => contains(interval, yMm)),
+        onSupport: heights.supports === null || heights.supports.some(interval => contains(interval, yMm)), bestMm, typed: typedMm !== null,
         leftMm: row.leftMm, rightMm: row.rightMm,
         fromMm: row.leftMm - parts.clamps.railPastMm, toMm: row.rightMm + parts.clamps.railPastMm,
         working: heightWorking(yMm, zone, typedMm !== null, bestMm !== null),

@@ -1,3 +1,4 @@
+import { isInnerCorner } from '../geometry'
 import { type Outline, tapedForms, type TapedForm } from '../job'
 import { shapeOf } from './outline'
 
@@ -46,25 +47,30 @@ export function outlineAs(outline: Outline, form: OutlineForm): Outline {
   const { region, along, up, edges } = shapeOf(outline)
   const ring = region[0]!
   const [wide, high] = [along.toMm - along.fromMm, up.toMm - up.fromMm]
+  if (form === 'rectangle') return { kind: 'rectangle', eaveLengthMm: Math.max(500, wide), slopeLengthMm: Math.max(500, high) }
+  if (form === 'corners') return { kind: 'corners', corners: ring.map(({ x, y }, i) => ({ xMm: x, yMm: Math.max(0, y), edge: edges[i]!.kind })) }
+  const sides = ring.length === tapedForms[form] && ring.every((_, i) => isInnerCorner(ring, i) === (i === INNER_CORNER[form]))
+    ? ring.map((from, i) => ({ mm: Math.hypot(ring[(i + 1) % ring.length]!.x - from.x, ring[(i + 1) % ring.length]!.y - from.y), edge: edges[i]!.kind }))
+    : usualSides(form, wide, high)
+  return { kind: 'taped', form, tapeSdMm: DEFAULT_TAPE_SD_MM, diagonals: [], sides }
+}
+
+/** Which corner is the crook of an L; none of the other shapes has one. */
+const INNER_CORNER: Record<TapedForm, number | null> = { 'triangle': null, 'quadrilateral': null, 'l-low-right': 3, 'l-low-left': 4 }
+
+/** Sides of a shape that fills a box, for a face that had another number of them. */
+function usualSides(form: TapedForm, wide: number, high: number): Extract<Outline, { kind: 'taped' }>['sides'] {
   switch (form) {
-    case 'rectangle': return { kind: 'rectangle', eaveLengthMm: Math.max(500, wide), slopeLengthMm: Math.max(500, high) }
-    case 'corners': return { kind: 'corners', corners: ring.map(({ x, y }, i) => ({ xMm: x, yMm: Math.max(0, y), edge: edges[i]!.kind })) }
     case 'triangle': {
       const slant = Math.hypot(wide / 2, high)
-      return { kind: 'taped', form, tapeSdMm: DEFAULT_TAPE_SD_MM, diagonals: [], sides: [{ mm: wide, edge: 'eave' }, { mm: slant, edge: 'hip' }, { mm: slant, edge: 'hip' }] }
+      return [{ mm: wide, edge: 'eave' }, { mm: slant, edge: 'hip' }, { mm: slant, edge: 'hip' }]
     }
-    case 'quadrilateral': {
-      const four = ring.length === tapedForms.quadrilateral
-      const sides = four
-        ? ring.map((from, i) => ({ mm: Math.hypot(ring[(i + 1) % 4]!.x - from.x, ring[(i + 1) % 4]!.y - from.y), edge: edges[i]!.kind }))
-        : [{ mm: wide, edge: 'eave' as const }, { mm: high, edge: 'rake' as const }, { mm: wide, edge: 'ridge' as const }, { mm: high, edge: 'rake' as const }]
-      return { kind: 'taped', form, tapeSdMm: DEFAULT_TAPE_SD_MM, diagonals: [], sides }
-    }
-    case 'l-low-right': return { kind: 'taped', form, tapeSdMm: DEFAULT_TAPE_SD_MM, diagonals: [], sides: [
+    case 'quadrilateral': return [{ mm: wide, edge: 'eave' }, { mm: high, edge: 'rake' }, { mm: wide, edge: 'ridge' }, { mm: high, edge: 'rake' }]
+    case 'l-low-right': return [
       { mm: wide, edge: 'eave' }, { mm: high * 0.5, edge: 'rake' }, { mm: wide * 0.4, edge: 'ridge' }, { mm: high * 0.5, edge: 'wall' }, { mm: wide * 0.6, edge: 'ridge' }, { mm: high, edge: 'rake' },
-    ] }
-    case 'l-low-left': return { kind: 'taped', form, tapeSdMm: DEFAULT_TAPE_SD_MM, diagonals: [], sides: [
+    ]
+    case 'l-low-left': return [
       { mm: wide, edge: 'eave' }, { mm: high, edge: 'rake' }, { mm: wide * 0.6, edge: 'ridge' }, { mm: high * 0.5, edge: 'wall' }, { mm: wide * 0.4, edge: 'ridge' }, { mm: high * 0.5, edge: 'rake' },
-    ] }
+    ]
   }
 }

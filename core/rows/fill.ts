@@ -67,11 +67,12 @@ export function fillRows(region: Region, array: ArrayRules, parts: Pick<ChosenPa
   const longest = counts.indexOf(Math.max(...counts))
   const strip = strips[longest]
   const middleMm = strip?.free ? middleOf(strip.free) : middleOf(bounds(region)?.along ?? { fromMm: 0, toMm: 0 })
-  const arrayLeftMm = strip ? middleMm - rowWidth(counts[longest]!) / 2 + array.shiftMm : 0
+  const arrayLeftMm = strip ? middleMm - rowWidth(counts[longest]!) / 2 : 0
 
   const rows = strips.map((one, index): RowPlan => {
     const n = counts[index]!
-    const leftMm = rowLeft(one.free, n, rowWidth(n), arrayLeftMm, widthMm + columnGapMm) + one.rule.shiftMm
+    // An array that somebody pushed keeps its rows as they stand to each other, so that a finding can say by how much it is too far.
+    const leftMm = rowLeft(one.free, n, rowWidth(n), arrayLeftMm, widthMm + columnGapMm) + array.shiftMm + one.rule.shiftMm
     const rightMm = leftMm + rowWidth(n)
     return {
       index, count: n, fills: one.fills, held: one.rule.count !== null, leftMm, rightMm,
@@ -90,11 +91,9 @@ export function fillRows(region: Region, array: ArrayRules, parts: Pick<ChosenPa
  */
 function rowLeft(free: Interval | null, n: number, width: number, arrayLeftMm: number, pitchMm: number): number {
   if (!free || n === 0 || width > spanOf(free) + FIT_TOLERANCE_MM) return arrayLeftMm
-  const columns = Math.max(0, Math.ceil((free.fromMm - arrayLeftMm - FIT_TOLERANCE_MM) / pitchMm))
-  const onColumns = arrayLeftMm + columns * pitchMm
-  // An array that somebody pushed too far keeps its place, so that the finding can say by how much.
-  if (columns === 0 || onColumns + width <= free.toMm + FIT_TOLERANCE_MM) return onColumns
-  return middleOf(free) - width / 2
+  const first = Math.ceil((free.fromMm - arrayLeftMm - FIT_TOLERANCE_MM) / pitchMm)
+  const last = Math.floor((free.toMm - width - arrayLeftMm + FIT_TOLERANCE_MM) / pitchMm)
+  return first <= last ? arrayLeftMm + Math.min(Math.max(0, first), last) * pitchMm : middleOf(free) - width / 2
 }
 
 /** Strips of module height from the region's lower edge up, as many as are wanted or fit. */

@@ -2,5 +2,12 @@
  * What a fixing can be driven into. Whatever the kind, a rail asks only for the places where it may be fixed
  * and gets points and intervals.
  */
+export * from './across'
+export * from './chance'
+export * from './fit'
+export * from './metal'
 export * from './places'
+export * from './probe'
 export * from './rafters'
+export * from './sheathing'
+export * from './system'

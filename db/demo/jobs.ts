@@ -1,4 +1,6 @@
-import { type Face, type Job, plainRow, starterJob } from '../../core/job'
+import { type Face, type Hit, type HitState, type Job, plainRow, plainSite, rafterRow, type Setbacks, starterFace, starterJob } from '../../core/job'
+import { usualCovering } from '../../core/coverings'
+import { roofFaces, type RoofForm } from '../../core/roof'
 import { pitchFromRise } from '../../core/units'
 
 /** Invented jobs in invented towns. Their sizes, counts and sums are their own. */
@@ -7,64 +9,105 @@ const inch = (feet: number, inches: number) => (feet * 12 + inches) * 25.4
 const imperialParts = { moduleId: 'skerry-425', railId: 'bollard-light', mountId: 'limpet-flashed', clampsId: 'pinch-inch' }
 const metricParts = { moduleId: 'lantern-460', railId: 'hawser-mid', mountId: 'windlass-flashed', clampsId: 'hawser-grip' }
 
+type FaceFacts = Partial<Omit<Face, 'array' | 'id'>>
+
+/** A face with some of its facts replaced. */
+const faceWith = (face: Face, facts: FaceFacts, array: Partial<Face['array']> = {}): Face => ({ ...face, ...facts, array: { ...face.array, ...array } })
+
 /** A starter job with some facts of its one face replaced. */
-function job(base: Job, face: Partial<Omit<Face, 'array'>>, array: Partial<Face['array']>): Job {
-  const [first] = base.faces
-  return { ...base, faces: [{ ...first!, ...face, array: { ...first!.array, ...array } }] }
+const job = (base: Job, facts: FaceFacts, array: Partial<Face['array']> = {}, site: Partial<Job['site']> = {}): Job =>
+  ({ ...base, site: { ...plainSite, ...site }, faces: [faceWith(base.faces[0]!, facts, array)] })
+
+/** The other faces of a common roof, each at a starter's usual sizes but for its outline, pitch and lie. */
+function alsoFaces(base: Job, form: RoofForm, skip: string[], facts: FaceFacts, array: Partial<Face['array']>): Face[] {
+  const faces = roofFaces(form)
+  if (!faces.ok) throw new Error(faces.problem)
+  const { place, array: firstArray } = base.faces[0]!
+  return faces.value.filter(face => !skip.includes(face.name)).map((face, i) => faceWith(
+    starterFace(`face-${i + 2}`, `${face.name} face`, base.units, firstArray),
+    { outline: face.outline, pitchDeg: face.pitchDeg, place: { ...place, ...face.place }, ...facts }, array,
+  ))
 }
 
-/** Eleven of its rafters were found; the row plan is settled and nothing stops it. */
-const ropewalk = job(starterJob('14 Ropewalk Rise', 'Saltmarsh Haven', 'imperial', imperialParts), {
+const hits = (readings: [xMm: number, yMm: number, state: HitState][]): Hit[] =>
+  readings.map(([xMm, yMm, state], i) => ({ id: `hit-${i + 1}`, xMm, yMm, state, use: 'rafter' }))
+const finds = (pairs: [number, number][]) => pairs.map(([rafter, centreMm]) => ({ rafter, centreMm }))
+const setbacks = (eaveMm: number, ridgeMm: number, leftRakeMm: number, rightRakeMm: number, hipMm = 450, valleyMm = 450, wallMm = 300): Setbacks =>
+  ({ eaveMm, ridgeMm, leftRakeMm, rightRakeMm, hipMm, valleyMm, wallMm })
+
+/** Eleven of its rafters were found; the row plan is settled and nothing stops it. A gable: the front face is left bare. */
+const ropewalkStart = starterJob('14 Ropewalk Rise', 'Saltmarsh Haven', 'imperial', imperialParts)
+const ropewalk = job(ropewalkStart, {
   name: 'Rear face',
   outline: { kind: 'rectangle', eaveLengthMm: inch(31, 4.5), slopeLengthMm: inch(17, 2) },
   pitchDeg: pitchFromRise(7),
-  supports: {
-    kind: 'rafters', firstCentreMm: inch(0, 9.25), spacingMm: inch(1, 11.875), widthMm: inch(0, 1.5),
-    found: [[2, inch(2, 9)], [3, inch(4, 8.875)], [4, inch(6, 8.75)], [5, inch(8, 8.375)], [6, inch(10, 8.5)], [7, inch(12, 8.125)],
-      [9, inch(16, 7.75)], [10, inch(18, 7.875)], [12, inch(22, 7.5)], [13, inch(24, 7.25)], [14, inch(26, 7.375)]].map(([rafter, centreMm]) => ({ rafter: rafter!, centreMm: centreMm! })),
-  },
-  setbacks: { eaveMm: inch(1, 0), ridgeMm: inch(1, 6), leftRakeMm: inch(3, 0), rightRakeMm: inch(3, 0), hipMm: inch(1, 6), valleyMm: inch(1, 6), wallMm: inch(1, 0) },
-}, { rows: [plainRow, { ...plainRow, count: 6 }], rowCount: 2, shiftMm: inch(0, 3) })
+  place: { azimuthDeg: 195, eastMm: 0, northMm: 0, eaveHeightMm: inch(17, 6), storeys: 2 },
+  supports: rafterRow(inch(0, 9.25), inch(1, 11.875), inch(0, 1.5), finds([[2, inch(2, 9)], [3, inch(4, 8.875)], [4, inch(6, 8.75)], [5, inch(8, 8.375)], [6, inch(10, 8.5)], [7, inch(12, 8.125)],
+    [9, inch(16, 7.75)], [10, inch(18, 7.875)], [12, inch(22, 7.5)], [13, inch(24, 7.25)], [14, inch(26, 7.375)]])),
+  setbacks: setbacks(inch(1, 0), inch(1, 6), inch(3, 0), inch(3, 0), inch(1, 6), inch(1, 6), inch(1, 0)),
+}, { rows: [plainRow, { ...plainRow, count: 6 }], rowCount: 2, shiftMm: inch(0, 3) }, {
+  access: 'ladder', accessNote: 'Side gate, gravel to the rear wall.', altitudeM: 14, exposure: 'built-up', streetDeg: 15, drivewayDeg: 105,
+  coveringState: 'sound', coveringAgeYears: 6, coveringYearsLeft: 28, decision: 'go-ahead', decisionNote: 'Shingle lifts without cracking at 60 °F.',
+  hazards: ['high-eave', 'steep'], bring: ['ladder', 'roof-ladder', 'harness-anchors'], bringNote: 'Second ladder for the porch corner.',
+})
+ropewalk.faces.push(...alsoFaces(ropewalk, { kind: 'gable', lengthMm: inch(31, 4.5), depthMm: 2 * inch(17, 2) * Math.cos(Math.atan(7 / 12)), pitchDeg: pitchFromRise(7), azimuthDeg: 195 }, ['Front'],
+  { supports: rafterRow(inch(0, 9.25), inch(1, 11.875), inch(0, 1.5)), setbacks: ropewalk.faces[0]!.setbacks }, { rowCount: 0 }).map(face => ({ ...face, name: 'Street face' })))
 
-/** Old timber: one gap wider than a light rail may span, and the setbacks push the row past the last rafter. */
+/** Old timber: an irregular set, one gap wider than a light rail may span, and setbacks that push the row past the last rafter. */
 const tallowYard = job(starterJob('3 Tallow Yard', 'Saltmarsh Haven', 'imperial', imperialParts), {
   name: 'Street face', datum: 'right',
   outline: { kind: 'rectangle', eaveLengthMm: inch(26, 10), slopeLengthMm: inch(14, 7.5) },
-  pitchDeg: pitchFromRise(9),
+  pitchDeg: pitchFromRise(9), place: { azimuthDeg: 140, eastMm: 0, northMm: 0, eaveHeightMm: inch(9, 2), storeys: 1 },
   supports: {
-    kind: 'rafters', firstCentreMm: inch(1, 5), spacingMm: inch(2, 8), widthMm: inch(0, 2),
-    found: [[1, inch(1, 5)], [2, inch(4, 3.5)], [3, inch(6, 6.25)], [4, inch(10, 8.5)], [5, inch(12, 1.5)], [6, inch(14, 10)], [7, inch(17, 3)], [8, inch(19, 11.5)]].map(([rafter, centreMm]) => ({ rafter: rafter!, centreMm: centreMm! })),
+    ...rafterRow(inch(1, 5), inch(2, 8), inch(0, 2)), layout: 'irregular', timber: 'old',
+    hits: hits([[inch(1, 5), 900, 'seen'], [inch(4, 3.5), 900, 'pilot-hit'], [inch(4, 4.25), 3300, 'knock'], [inch(6, 6.25), 900, 'knock'], [inch(10, 8.5), 1200, 'pilot-hit'], [inch(12, 1.5), 900, 'seen'], [inch(14, 10), 900, 'knock'],
+      [inch(14, 10.75), 3200, 'knock'], [inch(17, 3), 900, 'seen'], [inch(19, 11.5), 900, 'pilot-hit'], [inch(8, 7), 1000, 'pilot-miss']]),
   },
-  setbacks: { eaveMm: inch(1, 0), ridgeMm: inch(3, 0), leftRakeMm: inch(3, 0), rightRakeMm: inch(1, 6), hipMm: inch(1, 6), valleyMm: inch(1, 6), wallMm: inch(1, 0) },
-}, { moduleId: 'skerry-390', orientation: 'on-side', rowGapMm: inch(0, 0.5) })
+  setbacks: setbacks(inch(1, 0), inch(3, 0), inch(3, 0), inch(1, 6), inch(1, 6), inch(1, 6), inch(1, 0)),
+}, { moduleId: 'skerry-390', orientation: 'on-side', rowGapMm: inch(0, 0.5) }, {
+  access: 'tower', exposure: 'coast', altitudeM: 5, streetDeg: 140, coveringState: 'brittle', coveringAgeYears: 24, coveringYearsLeft: 8, hazards: ['fragile', 'public-below', 'rotten-timber'], bring: ['tower', 'walk-boards', 'debris-net'],
+})
 
-/** Metric, fixings held in line, modules upright in two rows of unlike length. */
+/** Metric, interlocking tile on hooks, fixings held in line, two rows of unlike length. */
 const kelpQuay = job(starterJob('Kelp Quay 22', 'Brackwater', 'metric', metricParts), {
   name: 'South face',
-  outline: { kind: 'rectangle', eaveLengthMm: 10_460, slopeLengthMm: 5_870 },
-  pitchDeg: 38,
-  supports: { kind: 'rafters', firstCentreMm: 265, spacingMm: 610, widthMm: 60, found: [[3, 1492], [6, 3302], [9, 5161], [12, 6968], [15, 8811]].map(([rafter, centreMm]) => ({ rafter: rafter!, centreMm: centreMm! })) },
-  setbacks: { eaveMm: 450, ridgeMm: 500, leftRakeMm: 640, rightRakeMm: 640, hipMm: 450, valleyMm: 450, wallMm: 300 },
-}, { fixingPattern: 'aligned', rows: [plainRow, { ...plainRow, count: 5 }], allowedSpanMm: 1250 })
+  outline: { kind: 'rectangle', eaveLengthMm: 10_460, slopeLengthMm: 5870 },
+  pitchDeg: 38, place: { azimuthDeg: 172, eastMm: 0, northMm: 0, eaveHeightMm: 5100, storeys: 2 },
+  covering: { kind: 'interlocking-tile', gaugeMm: 338, coverWidthMm: 302, firstCourseMm: 322, firstColumnMm: 40, pan: { fromMm: 70, toMm: 238 } },
+  supports: rafterRow(265, 610, 60, finds([[3, 1492], [6, 3302], [9, 5161], [12, 6968], [15, 8811]])),
+  setbacks: setbacks(450, 500, 640, 640),
+}, { mountId: 'windlass-tile-hook', fixingPattern: 'aligned', rows: [plainRow, { ...plainRow, count: 5 }], allowedSpanMm: 1250 }, {
+  access: 'tower', altitudeM: 9, exposure: 'coast', streetDeg: 352, coveringState: 'sound', coveringAgeYears: 19, coveringYearsLeft: 35, decision: 'go-ahead', hazards: ['high-eave', 'slippery'], bring: ['tower', 'roof-ladder', 'edge-protection'],
+})
 
-/** A hip side taped with both diagonals, a chimney and a vent on it. */
-const netLoft = job(starterJob('5 Net Loft Row', 'Brackwater', 'metric', metricParts), {
+/** A hipped slate roof: its west side taped with both diagonals, a chimney and a vent on it, rafters by a hit log with one slip. */
+const netLoftStart = starterJob('5 Net Loft Row', 'Brackwater', 'metric', metricParts)
+const slate = { kind: 'slate', lengthMm: 500, coverWidthMm: 250, lapMm: 90, nailing: 'centre', firstCourseMm: 205, firstColumnMm: 0 } as const
+const netLoft = job(netLoftStart, {
   name: 'West face',
   outline: {
     kind: 'taped', form: 'quadrilateral', tapeSdMm: 3,
     sides: [{ mm: 12_440, edge: 'eave' }, { mm: 5982, edge: 'hip' }, { mm: 6015, edge: 'ridge' }, { mm: 5968, edge: 'hip' }],
     diagonals: [{ from: 0, to: 2, mm: 10_497 }, { from: 1, to: 3, mm: 10_512 }],
   },
-  pitchDeg: 32,
-  supports: { kind: 'rafters', firstCentreMm: 320, spacingMm: 600, widthMm: 47, found: [[3, 1526], [6, 3318], [8, 4524], [11, 6322], [14, 8117], [17, 9926]].map(([rafter, centreMm]) => ({ rafter: rafter!, centreMm: centreMm! })) },
-  setbacks: { eaveMm: 300, ridgeMm: 400, leftRakeMm: 400, rightRakeMm: 400, hipMm: 350, valleyMm: 400, wallMm: 300 },
+  pitchDeg: 32, place: { azimuthDeg: 258, eastMm: 0, northMm: 0, eaveHeightMm: 2850, storeys: 1 }, covering: slate,
+  supports: {
+    ...rafterRow(320, 600, 47), layout: 'fitted',
+    hits: hits([[1526, 900, 'pilot-hit'], [2717, 900, 'knock'], [3318, 2600, 'edge-left'], [4524, 900, 'seen'], [5098, 900, 'knock'], [6322, 3100, 'knock'], [7338, 900, 'knock'], [8117, 900, 'pilot-hit'], [9926, 800, 'knock'], [9940, 900, 'pilot-hit']]),
+  },
+  setbacks: setbacks(300, 400, 400, 400, 350, 400),
   obstructions: [
     { id: 'chimney', kind: 'chimney', round: false, xMm: 8420, yMm: 3790, widthMm: 620, heightMm: 480, clearanceMm: 200 },
     { id: 'vent', kind: 'vent', round: true, xMm: 3370, yMm: 4180, widthMm: 110, heightMm: 110, clearanceMm: 120 },
   ],
-}, { moduleId: 'skerry-390', allowedSpanMm: 1250 })
+}, { moduleId: 'skerry-390', mountId: 'windlass-slate-hook', allowedSpanMm: 1250 }, {
+  access: 'ladder', altitudeM: 22, exposure: 'open', streetDeg: 78, coveringState: 'worn', coveringAgeYears: 61, coveringYearsLeft: 30, decision: 'go-ahead', decisionNote: 'Slates ring true; twelve spare in the shed.', hazards: ['fragile', 'slippery'], bring: ['ladder', 'roof-ladder', 'walk-boards'],
+})
+netLoft.faces.push(...alsoFaces(netLoft, { kind: 'hip', lengthMm: 12_440, depthMm: 8640, pitchDeg: 32, endPitchDeg: 39.5, azimuthDeg: 258 }, ['Front'], { covering: slate, supports: rafterRow(320, 600, 47), setbacks: netLoft.faces[0]!.setbacks }, { mountId: 'windlass-slate-hook', rowCount: 0 })
+  .map((face, i) => ({ ...face, name: ['South end', 'East face', 'North end'][i]! })))
 
-/** An L by running readings, low on the right where a porch's wall rises. */
+/** An L by running readings, low on the right where a porch's wall rises; its rafters run askew. */
+const lean = 0.018
 const capstanWalk = job(starterJob('30 Capstan Walk', 'Saltmarsh Haven', 'imperial', imperialParts), {
   name: 'Garden face',
   outline: {
@@ -72,19 +115,66 @@ const capstanWalk = job(starterJob('30 Capstan Walk', 'Saltmarsh Haven', 'imperi
     corners: ([[0, 0, 'eave'], [inch(37, 8), 0, 'rake'], [inch(37, 8), inch(8, 7), 'ridge'], [inch(22, 5), inch(8, 7), 'wall'], [inch(22, 5), inch(18, 3), 'ridge'], [0, inch(18, 3), 'rake']] as const)
       .map(([xMm, yMm, edge]) => ({ xMm, yMm, edge })),
   },
-  pitchDeg: pitchFromRise(5),
-  supports: { kind: 'rafters', firstCentreMm: inch(0, 11), spacingMm: inch(2, 0), widthMm: inch(0, 1.5), found: [[2, inch(2, 10.75)], [5, inch(8, 11.25)], [9, inch(16, 11)], [13, inch(24, 10.5)], [17, inch(32, 11)]].map(([rafter, centreMm]) => ({ rafter: rafter!, centreMm: centreMm! })) },
-  setbacks: { eaveMm: inch(1, 0), ridgeMm: inch(1, 6), leftRakeMm: inch(3, 0), rightRakeMm: inch(1, 0), hipMm: inch(1, 6), valleyMm: inch(1, 6), wallMm: inch(1, 0) },
-}, { orientation: 'upright' })
+  pitchDeg: pitchFromRise(5), place: { azimuthDeg: 210, eastMm: 0, northMm: 0, eaveHeightMm: inch(8, 10), storeys: 1 },
+  supports: {
+    ...rafterRow(inch(0, 11), inch(2, 0), inch(0, 1.5)), layout: 'fitted',
+    hits: hits(([[2, 600, -3, 'knock'], [2, 4800, 4, 'knock'], [5, 1400, 2, 'pilot-hit'], [8, 3900, -6, 'knock'], [10, 700, 5, 'edge-left'], [12, 2100, 180, 'knock'], [13, 1500, -2, 'seen'], [16, 900, 7, 'knock'], [18, 2200, -4, 'pilot-hit']] as const)
+      .map(([rafter, yMm, off, state]) => [inch(0, 11) + (rafter - 1) * inch(2, 0) + lean * yMm + off - (state === 'edge-left' ? inch(0, 0.75) : 0), yMm, state])),
+  },
+  setbacks: setbacks(inch(1, 0), inch(1, 6), inch(3, 0), inch(1, 0), inch(1, 6), inch(1, 6), inch(1, 0)),
+}, { orientation: 'upright' }, { access: 'ladder', exposure: 'sheltered', altitudeM: 31, streetDeg: 30, drivewayDeg: 300, coveringState: 'sound', coveringAgeYears: 9, coveringYearsLeft: 26, decision: 'go-ahead', bring: ['ladder', 'harness-anchors'] })
+
+/** A screwed sheet over purlins, two of which were found. */
+const oakumShed = job(starterJob('Oakum Shed 2', 'Brackwater', 'metric', metricParts), {
+  name: 'Yard face', outline: { kind: 'rectangle', eaveLengthMm: 13_900, slopeLengthMm: 6240 }, pitchDeg: 15, place: { azimuthDeg: 188, eastMm: 0, northMm: 0, eaveHeightMm: 3600, storeys: 1 },
+  covering: usualCovering('screwed-sheet', false),
+  supports: { kind: 'purlins', member: 'purlin', firstMm: 190, spacingMm: 575, widthMm: 75, found: [{ line: 2, centreMm: 771 }, { line: 5, centreMm: 2486 }] },
+  setbacks: setbacks(350, 350, 500, 500),
+}, { moduleId: 'skerry-390', mountId: 'cleat-sheet-foot', allowedSpanMm: 1200, rowGapMm: 33, rows: [{ ...plainRow, gapBelowMm: 140 }] }, { access: 'lift', exposure: 'open', coveringState: 'sound', coveringAgeYears: 12, coveringYearsLeft: 30, decision: 'go-ahead', hazards: ['fragile', 'overhead-line'], bring: ['lift', 'edge-protection'] })
+
+/** A sheet fixed at its own screws: a foot takes the place of one. */
+const gantryStore = job(starterJob('Gantry Store', 'Brackwater', 'metric', metricParts), {
+  name: 'South slope', outline: { kind: 'rectangle', eaveLengthMm: 9870, slopeLengthMm: 4480 }, pitchDeg: 12, place: { azimuthDeg: 165, eastMm: 0, northMm: 0, eaveHeightMm: 4200, storeys: 1 },
+  covering: { ...usualCovering('screwed-sheet', false), kind: 'screwed-sheet', ribMm: 245, coverWidthMm: 980, firstColumnMm: 0 },
+  supports: { kind: 'screws', firstMm: 122, spacingMm: 245, firstRowMm: 160, rowSpacingMm: 350 },
+  setbacks: setbacks(300, 300, 500, 500),
+}, { moduleId: 'skerry-390', mountId: 'cleat-sheet-foot', allowedSpanMm: 1200, rowGapMm: 58, rows: [{ ...plainRow, gapBelowMm: 200 }] }, { access: 'tower', exposure: 'open', coveringState: 'worn', coveringAgeYears: 20, coveringYearsLeft: 25, decision: 'go-ahead' })
+
+/** Clamps on standing seams: nothing goes through the metal. */
+const bellbuoy = job(starterJob('1 Bellbuoy Lane', 'Saltmarsh Haven', 'imperial', imperialParts), {
+  name: 'Harbour face', outline: { kind: 'rectangle', eaveLengthMm: inch(28, 3), slopeLengthMm: inch(15, 9) }, pitchDeg: pitchFromRise(8), place: { azimuthDeg: 225, eastMm: 0, northMm: 0, eaveHeightMm: inch(18, 4), storeys: 2 },
+  covering: { kind: 'standing-seam', coverWidthMm: inch(0, 16.5), firstColumnMm: inch(0, 4) }, supports: { kind: 'seams', firstMm: inch(0, 4), spacingMm: inch(0, 16.5) },
+  setbacks: setbacks(inch(1, 0), inch(1, 6), inch(3, 0), inch(3, 0)),
+}, { mountId: 'cleat-seam' }, { access: 'lift', exposure: 'coast', coveringState: 'sound', coveringAgeYears: 3, coveringYearsLeft: 40, decision: 'go-ahead', hazards: ['slippery', 'high-eave'], bring: ['lift'] })
+
+/** Pressed metal tile, which dents unless one steps on the right part of it. */
+const cinderLane = job(starterJob('6 Cinder Lane', 'Brackwater', 'metric', metricParts), {
+  name: 'East face', outline: { kind: 'rectangle', eaveLengthMm: 8930, slopeLengthMm: 4990 }, pitchDeg: 24, place: { azimuthDeg: 95, eastMm: 0, northMm: 0, eaveHeightMm: 2650, storeys: 1 },
+  covering: { kind: 'pressed-metal-tile', gaugeMm: 369, coverWidthMm: 1260, firstCourseMm: 350, firstColumnMm: 0 },
+  supports: { ...rafterRow(240, 450, 45), hits: hits([[252, 800, 'seen'], [1149, 800, 'knock'], [2060, 1900, 'knock'], [2944, 800, 'edge-left'], [4296, 2500, 'knock'], [5660, 800, 'knock'], [6548, 800, 'pilot-hit'], [7894, 800, 'knock']]) },
+  setbacks: setbacks(300, 300, 450, 450),
+}, { moduleId: 'skerry-390', mountId: 'windlass-metal-tile', allowedSpanMm: 1200 }, { access: 'ladder', exposure: 'built-up', coveringState: 'sound', coveringAgeYears: 15, coveringYearsLeft: 25, decision: 'go-ahead', hazards: ['fragile', 'slippery'], bring: ['ladder', 'walk-boards'], bringNote: 'Half-inch ply cut to the tile’s pitch.' })
+
+/** Plain tile on one side; the other is stripped to felt and battens for an in-roof array. Bats were seen. */
+const mizzenStart = starterJob('Mizzen Terrace 11', 'Brackwater', 'metric', metricParts)
+const mizzen = job(mizzenStart, {
+  name: 'Garden side', outline: { kind: 'rectangle', eaveLengthMm: 7340, slopeLengthMm: 5210 }, pitchDeg: 44, place: { azimuthDeg: 180, eastMm: 0, northMm: 0, eaveHeightMm: 5400, storeys: 2 },
+  covering: usualCovering('plain-tile', false), supports: rafterRow(210, 400, 50, finds([[2, 612], [6, 2205], [11, 4213], [16, 6220]])),
+  setbacks: setbacks(400, 400, 500, 500),
+  obstructions: [{ id: 'window', kind: 'escape-window', round: false, xMm: 5900, yMm: 3100, widthMm: 780, heightMm: 980, clearanceMm: 150 }],
+}, { moduleId: 'skerry-390', mountId: 'windlass-tile-hook', allowedSpanMm: 1200 }, { access: 'tower', exposure: 'built-up', streetDeg: 0, coveringState: 'worn', coveringAgeYears: 70, coveringYearsLeft: 15, stops: [{ kind: 'bats', cleared: '' }], hazards: ['high-eave', 'steep', 'public-below'], bring: ['tower', 'tarpaulin'] })
+mizzen.faces.push(...alsoFaces(mizzen, { kind: 'gable', lengthMm: 7340, depthMm: 2 * 5210 * Math.cos(44 * Math.PI / 180), pitchDeg: 44, azimuthDeg: 180 }, ['Front'], { covering: usualCovering('felt-and-battens', false), supports: rafterRow(210, 400, 50), setbacks: mizzen.faces[0]!.setbacks }, { rowCount: 0, mountId: 'windlass-tile-hook' }).map(face => ({ ...face, name: 'Street side' })))
+
+/** Shingle over plywood: feet made for sheathing, with one soft patch kept out. */
+const sailmaker = job(starterJob('18 Sailmaker Court', 'Saltmarsh Haven', 'imperial', imperialParts), {
+  name: 'South face', outline: { kind: 'rectangle', eaveLengthMm: inch(24, 9), slopeLengthMm: inch(16, 2) }, pitchDeg: pitchFromRise(6), place: { azimuthDeg: 170, eastMm: 0, northMm: 0, eaveHeightMm: inch(9, 0), storeys: 1 },
+  supports: { kind: 'sheathing', thicknessMm: inch(0, 0.625), areas: [{ fromXMm: 0, toXMm: inch(17, 0), fromYMm: 0, toYMm: inch(16, 2) }, { fromXMm: inch(19, 0), toXMm: inch(24, 9), fromYMm: 0, toYMm: inch(16, 2) }] },
+  setbacks: setbacks(inch(1, 0), inch(1, 6), inch(3, 0), inch(3, 0)),
+}, { mountId: 'limpet-sheathing' }, { access: 'ladder', exposure: 'sheltered', coveringState: 'sound', coveringAgeYears: 4, coveringYearsLeft: 30, decision: 'go-ahead' })
 
 /** Not begun: a starter face and nothing measured yet. */
 const lampSteps = starterJob('Lamp Steps 8', 'Brackwater', 'metric', metricParts)
 
 export const demoJobs: { id: string, job: Job }[] = [
-  { id: '2d0c7f7a-0f5e-4f6c-8f10-5a4b3c2d0001', job: ropewalk },
-  { id: '2d0c7f7a-0f5e-4f6c-8f10-5a4b3c2d0002', job: tallowYard },
-  { id: '2d0c7f7a-0f5e-4f6c-8f10-5a4b3c2d0003', job: kelpQuay },
-  { id: '2d0c7f7a-0f5e-4f6c-8f10-5a4b3c2d0004', job: lampSteps },
-  { id: '2d0c7f7a-0f5e-4f6c-8f10-5a4b3c2d0005', job: netLoft },
-  { id: '2d0c7f7a-0f5e-4f6c-8f10-5a4b3c2d0006', job: capstanWalk },
-]
+  ropewalk, tallowYard, kelpQuay, lampSteps, netLoft, capstanWalk, oakumShed, gantryStore, bellbuoy, cinderLane, mizzen, sailmaker,
+].map((job, i) => ({ id: `2d0c7f7a-0f5e-4f6c-8f10-5a4b3c2d${String(i + 1).padStart(4, '0')}`, job }))

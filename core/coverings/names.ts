@@ -1,0 +1,22 @@
+import type { Covering } from '../job'
+
+/** Coverings as they are named to a person. */
+export const coveringNames: Record<Covering['kind'], string> = {
+  'coursed-shingle': 'Coursed shingle', 'interlocking-tile': 'Interlocking tile', 'plain-tile': 'Plain tile', 'slate': 'Slate',
+  'pressed-metal-tile': 'Pressed metal tile', 'screwed-sheet': 'Screwed metal sheet', 'standing-seam': 'Standing seam', 'felt-and-battens': 'Felt and battens (for an in-roof array)',
+}
+
+/** A covering of a kind at usual sizes (common practice), to be typed over with what the tape reads. */
+export function usualCovering(kind: Covering['kind'], imperial: boolean): Covering {
+  const mm = (inches: number, metric: number) => imperial ? inches * 25.4 : metric
+  switch (kind) {
+    case 'coursed-shingle': return { kind, exposureMm: mm(5.625, 143), firstCourseMm: mm(5.625, 143) }
+    case 'interlocking-tile': return { kind, gaugeMm: mm(13.5, 345), coverWidthMm: mm(11.75, 300), firstCourseMm: mm(12.5, 320), firstColumnMm: 0, pan: { fromMm: mm(2.5, 65), toMm: mm(9.25, 235) } }
+    case 'plain-tile': return { kind, gaugeMm: mm(4, 100), coverWidthMm: mm(6.5, 165), firstCourseMm: mm(6.5, 165), firstColumnMm: 0 }
+    case 'slate': return { kind, lengthMm: mm(18, 500), coverWidthMm: mm(10, 250), lapMm: mm(3.75, 100), nailing: 'centre', firstCourseMm: mm(7.125, 200), firstColumnMm: 0 }
+    case 'pressed-metal-tile': return { kind, gaugeMm: mm(14.5, 369), coverWidthMm: mm(50, 1265), firstCourseMm: mm(14.5, 369), firstColumnMm: 0 }
+    case 'screwed-sheet': return { kind, coverWidthMm: mm(36, 1000), ribMm: mm(9, 250), firstColumnMm: 0 }
+    case 'standing-seam': return { kind, coverWidthMm: mm(16, 430), firstColumnMm: 0 }
+    case 'felt-and-battens': return { kind, gaugeMm: mm(13.5, 345), firstCourseMm: mm(13.5, 345) }
+  }
+}

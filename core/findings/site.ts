@@ -1,0 +1,44 @@
+import type { Decision, Job, SiteStop } from '../job'
+import { count } from '../units'
+import type { DraftFinding } from './finding'
+import { noCures } from './finding'
+
+/** What a stop is called, and who can clear it. */
+export const siteStopWords: Record<SiteStop, { name: string, clearedBy: string }> = {
+  'asbestos': { name: 'Asbestos cement in the covering', clearedBy: 'A licensed asbestos surveyor says what may be done' },
+  'protected-building': { name: 'A protected building', clearedBy: 'The planning authority consents in writing' },
+  'nesting-birds': { name: 'Birds nesting', clearedBy: 'The nest is left until it is empty' },
+  'bats': { name: 'Bats roosting', clearedBy: 'A licensed ecologist says what may be done' },
+}
+
+/** The array is meant to lie about this long; a covering that goes before it has to come off under the modules (common practice). */
+const MODULE_LIFE_YEARS = 25
+
+const DECIDED: Decision[] = ['repair-first', 're-roof-first']
+
+/** What stops or delays a job before anyone climbs. They belong to the whole job, so they name its first face. */
+export function siteFindings({ site, faces }: Job): DraftFinding[] {
+  const base = { stage: 'site' as const, faceId: faces[0]!.id, about: '', limit: null, propose: noCures }
+  const found: DraftFinding[] = site.stops.filter(stop => !stop.cleared).map(stop => ({
+    ...base, id: `site-stop:${stop.kind}`, severity: 'stop', measured: null,
+    sentence: `${siteStopWords[stop.kind].name}: stop here. ${siteStopWords[stop.kind].clearedBy}; write down who cleared it and on what paper.`,
+  }))
+  const old = site.coveringState === 'failing' || site.coveringState === 'brittle'
+  const short = site.coveringYearsLeft !== null && site.coveringYearsLeft < MODULE_LIFE_YEARS
+  if (site.decision === 'open' && (old || short)) {
+    found.push({
+      ...base, id: 'site-decision', severity: 'caution', measured: site.coveringYearsLeft === null ? null : count(site.coveringYearsLeft, 'years left'), limit: count(MODULE_LIFE_YEARS, 'years'),
+      sentence: `${old ? `The covering is ${site.coveringState}` : `The covering has about ${site.coveringYearsLeft} years left`} and modules lie about ${MODULE_LIFE_YEARS} years: decide whether to go ahead, repair or re-roof first, and say why.`,
+      propose: () => (['re-roof-first', 'repair-first', 'go-ahead'] as const).map(decision => ({ label: decisionLabels[decision], edit: { type: 'set-site', values: { decision } } })),
+    })
+  }
+  if (DECIDED.includes(site.decision)) {
+    found.push({
+      ...base, id: 'site-wait', severity: 'caution', measured: null,
+      sentence: `${site.decision === 're-roof-first' ? 'The roof is to be re-covered first' : 'The covering is to be repaired first'}: measure again before fixing anything, courses and edges may move.`,
+    })
+  }
+  return found
+}
+
+export const decisionLabels: Record<Exclude<Decision, 'open'>, string> = { 'go-ahead': 'Go ahead', 'repair-first': 'Repair first', 're-roof-first': 'Re-roof first' }

@@ -1,0 +1,48 @@
+import { z } from 'zod'
+import { lengthMm, partId } from './fields'
+
+export const orientations = ['upright', 'on-side'] as const
+export const fixingPatterns = ['soft-stagger', 'aligned', 'hard-stagger'] as const
+export type Orientation = typeof orientations[number]
+export type FixingPattern = typeof fixingPatterns[number]
+
+/** What a person has said of one row; anything null follows from the rest. */
+export const rowRuleSchema = z.object({
+  /** Held number of modules; null fills the row. */
+  count: z.number().int().min(1).max(200).nullable(),
+  /** Moved along the eave from the array's left edge, mm to the right. */
+  shiftMm: lengthMm('The shift of the row', -60_000, 60_000),
+  /** Gap below the row, mm; null takes the array's. For row 1 it is the distance up from the lower edge of the region. */
+  gapBelowMm: lengthMm('The gap below the row', 0, 30_000).nullable(),
+  /** Lower rail, mm up from the row's lower edge; null is placed by rule. */
+  lowerRailMm: lengthMm('The lower rail', 0, 3000).nullable(),
+  /** Upper rail, mm up from the row's lower edge; null is placed by rule. */
+  upperRailMm: lengthMm('The upper rail', 0, 3000).nullable(),
+})
+
+export const arraySchema = z.object({
+  moduleId: partId, railId: partId, mountId: partId, clampsId: partId,
+  orientation: z.enum(orientations),
+  /** Gap between columns, mm; null takes the mid clamp's. */
+  columnGapMm: lengthMm('The gap between columns', 0, 500).nullable(),
+  rowGapMm: lengthMm('The gap between rows', 0, 2000),
+  /** Rows wanted; null fills the region. */
+  rowCount: z.number().int().min(0).max(40).nullable(),
+  /** The whole array moved from the middle of the region, mm to the right. */
+  shiftMm: lengthMm('The shift of the array', -60_000, 60_000),
+  /** Rules for rows from the eave up; rows past the end follow the default. */
+  rows: z.array(rowRuleSchema).max(40),
+  fixingPattern: z.enum(fixingPatterns),
+  /** Allowed span somebody has justified for this job, mm; null takes the rail's usual one. */
+  allowedSpanMm: lengthMm('The allowed span', 200, 5000).nullable(),
+  /** Allowed overhang somebody has justified for this job, mm; null takes the maker's, else 24 in. */
+  allowedOverhangMm: lengthMm('The allowed overhang', 0, 2000).nullable(),
+  /** Rail left long at each end, to be trimmed when the modules are on, mm. */
+  trimTailMm: lengthMm('The trim tail', 0, 500),
+})
+
+export type ArrayRules = z.infer<typeof arraySchema>
+export type RowRule = z.infer<typeof rowRuleSchema>
+
+/** A row nobody has said anything about. */
+export const plainRow: RowRule = { count: null, shiftMm: 0, gapBelowMm: null, lowerRailMm: null, upperRailMm: null }

@@ -1,0 +1,10 @@
+/** The one definition of a job: used by the client, the server, the command line and the docs. A file for each noun. */
+export * from './array'
+export * from './covering'
+export * from './fields'
+export * from './job'
+export * from './obstruction'
+export * from './outline'
+export * from './setbacks'
+export * from './site'
+export * from './supports'

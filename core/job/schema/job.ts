@@ -1,0 +1,48 @@
+import { z } from 'zod'
+import { STEEPEST_PITCH_DEG } from '../../units'
+import { arraySchema } from './array'
+import { coveringSchema } from './covering'
+import { shortId, sides } from './fields'
+import { obstructionSchema } from './obstruction'
+import { outlineSchema } from './outline'
+import { setbacksSchema } from './setbacks'
+import { facePlaceSchema, siteSchema } from './site'
+import { supportsSchema } from './supports'
+
+export const faceSchema = z.object({
+  id: shortId,
+  name: z.string().trim().min(1, 'Give the face a name.').max(60),
+  outline: outlineSchema,
+  pitchDeg: z.number().gt(0, 'The pitch must be above 0°.').max(STEEPEST_PITCH_DEG, `The pitch must be at most ${STEEPEST_PITCH_DEG}°.`),
+  /** Where and how the face lies on the house. */
+  place: facePlaceSchema,
+  covering: coveringSchema,
+  supports: supportsSchema,
+  setbacks: setbacksSchema,
+  obstructions: z.array(obstructionSchema).max(60, 'A face has at most sixty obstructions.'),
+  /** The corner at the eave where both tapes start. */
+  datum: z.enum(sides),
+  array: arraySchema,
+})
+
+export const MOST_FACES = 20
+
+/** A job: what people know and decide. What follows from it is the plan, which is never stored as truth. */
+export const jobSchema = z.object({
+  format: z.literal('upper-deck-job'),
+  formatVersion: z.literal(1),
+  title: z.string().trim().min(1, 'Give the job a name.').max(80),
+  place: z.string().trim().max(80),
+  units: z.enum(['imperial', 'metric']),
+  site: siteSchema,
+  faces: z.array(faceSchema).min(1, 'A job has at least one face.').max(MOST_FACES, `A job has at most ${MOST_FACES} faces.`),
+}).superRefine((job, context) => {
+  const seen = new Set<string>()
+  job.faces.forEach((face, index) => {
+    if (seen.has(face.id)) context.addIssue({ code: 'custom', path: ['faces', index, 'id'], message: `Two faces have the id “${face.id}”.` })
+    seen.add(face.id)
+  })
+})
+
+export type Job = z.infer<typeof jobSchema>
+export type Face = z.infer<typeof faceSchema>

@@ -1,0 +1,2 @@
+/** The common roofs from plan sizes and pitch: all their faces at once. */
+export * from './forms'

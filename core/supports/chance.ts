@@ -1,0 +1,30 @@
+import { errorFunction } from 'simple-statistics'
+import type { Fasteners } from '../catalogue'
+import type { Interval } from '../geometry'
+
+/** Probability that a standard normal variable is below z. The error function's approximation is good to 1.2e-7. */
+const below = (z: number): number => (1 + errorFunction(z / Math.SQRT2)) / 2
+
+/**
+ * Where a mount's centre may be, from the timber's centre, so that every one of its screws keeps its edge distance. Null
+ * when there is no such place. Edge distances: 1.5 D to the edge for lag screws loaded in withdrawal (NDS table 12.5.1C,
+ * from memory); 4 d where EN 1995-1-1 table 8.6 applies (from memory), unless the screw's own approval says less.
+ */
+export function safeStrip(widthMm: number, fasteners: Fasteners): Interval | null {
+  const keepIn = widthMm / 2 - fasteners.edgeDiameters * fasteners.diameterMm
+  const fromMm = -keepIn - Math.min(...fasteners.acrossMm)
+  const toMm = keepIn - Math.max(...fasteners.acrossMm)
+  return toMm >= fromMm ? { fromMm, toMm } : null
+}
+
+/**
+ * Chance that all of a mount's screws are in the safe strip when it is set where the timber is thought to be.
+ * @param sdMm standard deviation of the timber's centre
+ * @param offsetMm where the mount is set, from the timber's supposed centre
+ */
+export function chanceInTimber(strip: Interval | null, sdMm: number, offsetMm = 0): number {
+  if (!strip) return 0
+  if (sdMm <= 0) return offsetMm >= strip.fromMm && offsetMm <= strip.toMm ? 1 : 0
+  // The timber lies at its supposed place plus an error; the mount is in the strip when offset - error is.
+  return below((strip.toMm - offsetMm) / sdMm) - below((strip.fromMm - offsetMm) / sdMm)
+}

@@ -1,0 +1,156 @@
+import { linearRegression } from 'simple-statistics'
+import { describe, expect, it } from 'vitest'
+import { type Random, seeded } from '../../../tests/fixtures/random'
+import { normal } from '../../../tests/fixtures/random-normal'
+import { type Hit, type HitState, rafterRow, type RafterSupports } from '../../job'
+import { rafterAt, SCATTER_MM } from '../rafters'
+import { fitRafters } from './fit'
+import { centreWithPilots } from './pilots'
+import { regressRow } from './regress'
+
+const face = { fromMm: 0, toMm: 9200 }
+const TOP_MM = 5200
+const hit = (id: number, xMm: number, state: HitState = 'knock', yMm = 1000): Hit => ({ id: `h${id}`, xMm, yMm, state, use: 'rafter' })
+const log = (hits: Hit[], more: Partial<RafterSupports> = {}): RafterSupports => ({ ...rafterRow(300, 600, 45), hits, ...more })
+const fitted = (supports: RafterSupports, topMm = TOP_MM) => fitRafters(supports, face, topMm)!
+
+describe('least squares', () => {
+  // F. J. Anscombe, Graphs in Statistical Analysis, The American Statistician 27 (1973), first set: y = 3.00 + 0.500 x, standard
+  // error of the slope 0.118, residual variance 13.75/9 about the line.
+  const anscombe = [[10, 8.04], [8, 6.95], [13, 7.58], [9, 8.81], [11, 8.33], [14, 9.96], [6, 7.24], [4, 4.26], [12, 10.84], [7, 4.82], [5, 5.68]] as const
+  const flat = { spacingMm: 0.5, spacingSdMm: 1e6, leanSd: 1e-9, scatterMm: 1e-6 }
+
+  it('gives the published line of a textbook set, and that of a general library', () => {
+    const { firstMm, spacingMm, spacingSeMm } = regressRow(anscombe.map(([k, xMm]) => ({ k, xMm, yMm: 0, sdMm: Math.sqrt(13.75 / 9) })), flat)
+    expect(firstMm).toBeCloseTo(3.00, 2)
+    expect(spacingMm).toBeCloseTo(0.500, 3)
+    expect(spacingSeMm).toBeCloseTo(0.118, 2)
+    const { m, b } = linearRegression(anscombe.map(([x, y]) => [x, y]))
+    expect(spacingMm).toBeCloseTo(m, 6)
+    expect(firstMm).toBeCloseTo(b, 4)
+  })
+  it('tells two readings of one rafter from readings of two: what its own scatter shares counts once', () => {
+    const prior = { spacingMm: 600, spacingSdMm: 2, leanSd: 1e-6, scatterMm: 20 }
+    const one = regressRow([{ k: 0, xMm: 300, yMm: 0, sdMm: 5 }, { k: 0, xMm: 300, yMm: 0, sdMm: 5 }], prior)
+    const two = regressRow([{ k: 0, xMm: 300, yMm: 0, sdMm: 5 }, { k: 1, xMm: 900, yMm: 0, sdMm: 5 }], prior)
+    expect(two.firstSeMm).toBeLessThan(one.firstSeMm)
+    expect(one.centreOf(0, 0).sdMm).toBeCloseTo(5 / Math.sqrt(2), 1)
+    expect(one.centreOf(3, 0).sdMm).toBeGreaterThan(20)
+  })
+})
+
+describe('pilots', () => {
+  it('put the centre inside the timber’s half width: an even spread of w/√12', () => {
+    const centre = centreWithPilots({ xMm: 0, sdMm: 500 }, [{ xMm: 30, hit: true }], 45)
+    expect(centre.xMm).toBeCloseTo(30, 0)
+    expect(centre.sdMm).toBeGreaterThan(45 / Math.sqrt(12) - 0.5)
+    expect(centre.sdMm).toBeLessThan(45 / Math.sqrt(12) + 1)
+  })
+  it('that missed push it away, and two that hit from both sides pin it', () => {
+    expect(centreWithPilots({ xMm: 0, sdMm: 20 }, [{ xMm: -12, hit: false }], 45).xMm).toBeGreaterThan(12)
+    const pinned = centreWithPilots({ xMm: 0, sdMm: 60 }, [{ xMm: -20, hit: true }, { xMm: 20, hit: true }], 45)
+    expect(pinned.xMm).toBeCloseTo(0, 1)
+    expect(pinned.sdMm).toBeLessThan(5)
+  })
+})
+
+/** A row of rafters as a roof might have it, and knocks on some of them. */
+function simulated(random: Random, nominals: number[]) {
+  const spacingMm = random.pick(nominals) + 2 * normal(random)
+  const first = random.between(60, 560)
+  const scatter = SCATTER_MM.sawn
+  const truth = Array.from({ length: 40 }, (_, k) => first + k * spacingMm + scatter * normal(random)).filter(x => x < face.toMm)
+  const lean = 0.002 * normal(random)
+  const hits: Hit[] = []
+  const n = random.whole(6, 12)
+  for (let i = 0; i < n; i++) {
+    const yMm = random.between(300, 4900)
+    const x = random.pick(truth) + lean * (yMm - TOP_MM / 2)
+    hits.push(hit(i, x + 12 * normal(random), 'knock', yMm))
+  }
+  return { truth, hits, spacingMm }
+}
+
+describe('2000 seeded simulations', () => {
+  it('hold the true rafters in 93 to 97 of 100 of their 95 % intervals when the numbering is right', { timeout: 120_000 }, () => {
+    const random = seeded(41)
+    let inside = 0
+    let all = 0
+    let wrong = 0
+    const runs = 2000
+    for (let run = 0; run < runs; run++) {
+      const { truth, hits, spacingMm } = simulated(random, [600, 406.4, 609.6, 487.7])
+      const fit = fitted(log(hits))
+      if (Math.abs(fit.spacing!.mm - spacingMm) > 0.02 * spacingMm) {
+        wrong++
+        continue
+      }
+      for (const rafter of fit.rafters) {
+        const place = rafterAt(rafter, TOP_MM / 2)
+        const nearest = truth.reduce((a, b) => Math.abs(b - place) < Math.abs(a - place) ? b : a)
+        if (Math.abs(nearest - place) > spacingMm / 3) continue
+        all++
+        if (Math.abs(nearest - place) < 1.96 * rafter.sdMm) inside++
+      }
+    }
+    console.log(`95 % intervals hold ${(100 * inside / all).toFixed(1)} % of ${all} rafters; wrong spacing in ${(100 * wrong / runs).toFixed(2)} % of ${runs} logs of 6 to 12 knocks`)
+    expect(inside / all).toBeGreaterThan(0.93)
+    expect(inside / all).toBeLessThan(0.97)
+    expect(wrong / runs).toBeLessThan(0.08)
+  })
+})
+
+describe('a hit log', () => {
+  const eight = [300, 905, 1497, 2705, 3290, 5103, 6901, 8095]
+  it('with one wrong names it and fits the rest', () => {
+    const wrong = eight.map((x, i) => hit(i, i === 4 ? x + 210 : x, 'knock', 700 + 400 * i))
+    const fit = fitted(log(wrong))
+    expect(fit.checks.filter(check => check.outlier).map(check => check.hitId)).toEqual(['h4'])
+    expect(fit.spacing!.mm).toBeCloseTo(600, 0)
+    expect(fit.rafters.map(rafter => Math.round(rafterAt(rafter, TOP_MM / 2) / 10) * 10).slice(0, 3)).toEqual([300, 900, 1500])
+  })
+  it('is taken at half the spacing only when rafters between the others were hit', () => {
+    const whole = [300, 900, 1500, 2700, 3900, 5100].map((x, i) => hit(i, x, 'seen'))
+    const free = { spacings: { kind: 'free', fromMm: 250, toMm: 700 } } as const
+    expect(fitted(log(whole, free)).spacing!.mm).toBeCloseTo(600, 0)
+    expect(fitted(log([...whole, hit(7, 3000, 'knock')], free)).spacing!.mm).toBeCloseTo(600, 0)
+    expect(fitted(log([...whole, hit(7, 1200, 'seen'), hit(8, 3000, 'seen'), hit(9, 4200, 'seen')], free)).spacing!.mm).toBeCloseTo(300, 0)
+  })
+  it('of a skewed set shows the lean; each height meets the rafters at its own reading', () => {
+    const lean = 0.025
+    const hits = [[300, 400], [900, 4400], [2100, 900], [3300, 3900], [5100, 600], [6300, 4500], [7500, 2400]].map(([x, y], i) => hit(i, x! + lean * y!, 'edge-left', y))
+    const fit = fitted(log(hits.map(one => ({ ...one, xMm: one.xMm - 22.5 }))))
+    expect(fit.lean!.skewed).toBe(true)
+    expect(fit.lean!.perMm).toBeCloseTo(lean, 2)
+    expect(rafterAt(fit.rafters[0]!, 4000) - rafterAt(fit.rafters[0]!, 0)).toBeCloseTo(100, -1)
+  })
+  it('says proved, inferred and guessed by what stands behind each', () => {
+    const states = fitted(log([hit(0, 300, 'pilot-hit'), hit(1, 900), hit(2, 2100, 'seen')], { timber: 'old' })).rafters.map(rafter => rafter.state)
+    expect(states.slice(0, 4)).toEqual(['proved', 'inferred', 'guessed', 'proved'])
+    expect(new Set(states.slice(4))).toEqual(new Set(['guessed']))
+  })
+  it('with a second timber beside one says so, and takes it as doubled when told', () => {
+    const hits = [...eight.map((x, i) => hit(i, x, 'seen')), hit(8, 2705 + 46, 'seen')]
+    const fit = fitted(log(hits))
+    expect(fit.checks.find(check => check.outlier)).toMatchObject({ hitId: 'h8', doubled: true })
+    const told = fitted(log(hits.map(one => one.id === 'h8' ? { ...one, use: 'doubled' } : one)))
+    const fifth = told.rafters[4]!
+    expect(fifth.widthMm).toBe(90)
+    expect(rafterAt(fifth, TOP_MM / 2)).toBeCloseTo(2703 + 22.5, -1)
+  })
+  it('of an irregular set assumes nothing between the hits', () => {
+    const hits = [hit(0, 410, 'seen'), hit(1, 1130, 'seen'), hit(2, 1140, 'knock', 3000), hit(3, 1520, 'seen'), hit(4, 2900)]
+    const fit = fitted(log(hits, { layout: 'irregular' }))
+    expect(fit.rafters.map(rafter => Math.round(rafterAt(rafter, 1000)))).toEqual([410, 1130, 1520, 2900])
+    expect(fit.rafters[3]!.sdMm).toBeGreaterThan(fit.rafters[0]!.sdMm)
+  })
+  it('needs two hits for a row, and misses or hits set aside are none', () => {
+    expect(fitRafters(log([hit(0, 300)]), face, TOP_MM)).toBeNull()
+    expect(fitRafters(log([hit(0, 300), hit(1, 900, 'pilot-miss'), { ...hit(2, 1500), use: 'set-aside' }]), face, TOP_MM)).toBeNull()
+  })
+  it('takes duplicate and reversed readings without a fault', () => {
+    const fit = fitted(log([hit(0, 2100), hit(1, 2100), hit(2, 900), hit(3, 300), hit(4, 300)]))
+    expect(fit.rafters.every(rafter => Number.isFinite(rafter.sdMm) && Number.isFinite(rafter.centreMm))).toBe(true)
+    expect(fit.spacing!.mm).toBeCloseTo(600, 0)
+  })
+})

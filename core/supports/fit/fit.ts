@@ -1,0 +1,183 @@
+import type { RafterSupports } from '../../job'
+import type { Interval } from '../../geometry'
+import { type Rafter, SCATTER_MM } from '../rafters'
+import { LEAN_NEEDS_MM, nearestRafter, rowGuesses, rowLogLikelihood, type RowGuess, spacingRanges } from './candidates'
+import { missesOf, type Observation, observationsOf } from './observation'
+import { centreWithPilots, type Pilot } from './pilots'
+import { regressRow, type RowFit, type RowPrior } from './regress'
+import { irregularRafters } from './irregular'
+
+/** What the fit says of one hit. */
+export interface HitCheck {
+  hitId: string
+  /** Rafter it is taken to be on; null for one that fits none. */
+  rafter: number | null
+  /** Reading less fitted centre, mm; for a pilot that hit, from the nearest place inside the timber. */
+  offMm: number
+  outlier: boolean
+  /** True where it would fit a second timber beside its rafter. */
+  doubled: boolean
+}
+
+/** Rafters as the hit log has them. */
+export interface RafterFit {
+  kind: 'row' | 'irregular'
+  rafters: Rafter[]
+  checks: HitCheck[]
+  /** For a row: the fitted spacing and lean with their standard errors; null for an irregular set. */
+  spacing: { mm: number, seMm: number, nominalMm: number | null } | null
+  lean: { perMm: number, se: number, skewed: boolean } | null
+  /** The next likeliest spacing, and how many times less likely; null when nothing else comes near. */
+  rival: { spacingMm: number, timesLess: number } | null
+}
+
+/** A residual beyond this many standard deviations is wrong: one in a thousand by chance. */
+const OUTLIER = 3.29
+/** Framing keeps to its spacing over a roof to about 2 mm (common practice). */
+const SPACING_SD_MM = 2
+/** Rafters that are meant to run true lean 2 mm in a metre at most (common practice). */
+const TRUE_LEAN_SD = 0.002
+const SKEWED_LEAN_SD = 0.05
+/** An inferred rafter whose centre is known worse than this is a guess, mm. */
+const INFERRED_WITHIN_MM = 12
+/** Halves of a spacing are taken only when at least so many rafters stand between the others. */
+const HALVES_NEED = 2
+/** Guesses that are carried through to a fit. */
+const MOST_REFINED = 5
+/** A rival less likely than this many times is not worth a word. */
+const RIVAL_WITHIN = 1000
+
+/** Hits that the fit can use. */
+const usable = (supports: RafterSupports): Observation[] => observationsOf(supports.hits, supports.widthMm)
+
+/**
+ * Fits rafters to a hit log. A row is fitted for the nominal and fitted layouts, single rafters for the irregular one. Null
+ * with fewer than two usable hits: one hit gives a place but no row.
+ * @param along the face's extent, mm: rafters whose centre lies in it are counted, 1 first
+ * @param topMm height of the face up the slope, mm
+ */
+export function fitRafters(supports: RafterSupports, along: Interval, topMm: number): RafterFit | null {
+  const observations = usable(supports)
+  if (supports.layout === 'irregular') return observations.length ? irregularRafters(supports, observations, topMm) : null
+  if (observations.length < 2) return null
+  const scatterMm = SCATTER_MM[supports.timber]
+  const misses = missesOf(supports.hits)
+  const lengthMm = along.toMm - along.fromMm
+  const guesses = rowGuesses({ observations, misses, ranges: spacingRanges(supports), scatterMm, widthMm: supports.widthMm, lengthMm })
+  const refined = guesses.filter(guess => halvesAreAsked(guess, guesses, observations, scatterMm)).slice(0, MOST_REFINED).map(guess => refine(guess, observations, scatterMm))
+    .map(row => ({ ...row, logLikelihood: rowLogLikelihood(levelOf(row.fit), observations, misses, scatterMm, supports.widthMm, lengthMm) }))
+    .sort((a, b) => b.logLikelihood - a.logLikelihood)
+  const best = refined[0]
+  if (!best) return null
+  const rival = refined.find(other => Math.abs(other.fit.spacingMm - best.fit.spacingMm) > 0.02 * best.fit.spacingMm)
+  const timesLess = rival ? Math.exp(best.logLikelihood - rival.logLikelihood) : Infinity
+  const { rafters, checks } = raftersOfRow(best, supports, along, topMm)
+  return {
+    kind: 'row', rafters, checks,
+    spacing: { mm: best.fit.spacingMm, seMm: best.fit.spacingSeMm, nominalMm: best.guess.range.nominalMm },
+    lean: { perMm: best.fit.lean, se: best.fit.leanSe, skewed: best.skewed },
+    rival: rival && timesLess < RIVAL_WITHIN ? { spacingMm: rival.fit.spacingMm, timesLess } : null,
+  }
+}
+
+/** A fitted row as a guess again, with its first centre at the eave. */
+const levelOf = (fit: RowFit): Pick<RowGuess, 'spacingMm' | 'firstMm' | 'lean'> =>
+  ({ spacingMm: fit.spacingMm, firstMm: fit.firstMm - fit.lean * fit.atMm, lean: fit.lean })
+
+/** A spacing half of another that fits is believed only when rafters were hit between those of the other. */
+function halvesAreAsked(guess: RowGuess, all: RowGuess[], observations: Observation[], scatterMm: number): boolean {
+  const whole = all.some(other => Math.abs(other.spacingMm / guess.spacingMm - 2) < 0.03)
+  if (!whole) return true
+  const onRafters = observations.map(one => ({ ...nearestRafter(guess, one.xMm, one.yMm), sdMm: Math.hypot(one.sdMm, scatterMm) })).filter(one => Math.abs(one.offMm) < OUTLIER * one.sdMm)
+  const odd = new Set(onRafters.filter(one => Math.abs(one.k) % 2 === 1).map(one => one.k))
+  const even = new Set(onRafters.filter(one => one.k % 2 === 0).map(one => one.k))
+  return Math.min(odd.size, even.size) >= HALVES_NEED
+}
+
+interface Row { guess: RowGuess, fit: RowFit, used: (Observation & { k: number })[], skewed: boolean, prior: RowPrior }
+
+/** Numbers the hits by a guess and fits the row to them, dropping the worst until none is out of line. */
+function refine(guess: RowGuess, observations: Observation[], scatterMm: number): Row {
+  const { fromMm, toMm, nominalMm } = guess.range
+  const prior = (leanSd: number): RowPrior => ({
+    spacingMm: nominalMm ?? (fromMm + toMm) / 2, spacingSdMm: nominalMm === null ? (toMm - fromMm) / Math.sqrt(12) : SPACING_SD_MM, leanSd, scatterMm,
+  })
+  const numbered = observations.map(one => ({ ...one, ...nearestRafter(guess, one.xMm, one.yMm) }))
+  let used = numbered.filter(one => Math.abs(one.offMm) < 1.5 * OUTLIER * Math.hypot(one.sdMm, scatterMm))
+  if (used.length < 2) used = numbered
+  const heights = used.map(one => one.yMm)
+  const mayLean = Math.max(...heights) - Math.min(...heights) >= LEAN_NEEDS_MM
+  let skewed = false
+  let fit = regressRow(used, prior(TRUE_LEAN_SD))
+  for (;;) {
+    if (mayLean) {
+      const free = regressRow(used, prior(SKEWED_LEAN_SD))
+      skewed = Math.abs(free.lean) > OUTLIER * free.leanSe && Math.abs(free.lean) > TRUE_LEAN_SD
+      fit = skewed ? free : regressRow(used, prior(TRUE_LEAN_SD))
+    }
+    else fit = regressRow(used, prior(TRUE_LEAN_SD))
+    const worst = worstOf(used, fit)
+    if (!worst || used.length <= Math.max(2, Math.ceil(observations.length / 2))) break
+    used = used.filter(one => one !== worst)
+  }
+  return { guess, fit, used, skewed, prior: prior(skewed ? SKEWED_LEAN_SD : TRUE_LEAN_SD) }
+}
+
+/** The reading that the others least agree with, by its residual over the residual's own deviation; null when all are in line. */
+function worstOf(used: (Observation & { k: number })[], fit: RowFit): (Observation & { k: number }) | null {
+  let worst: (Observation & { k: number }) | null = null
+  let most = OUTLIER
+  for (const one of used) {
+    const { xMm, sdMm } = fit.centreOf(one.k, one.yMm)
+    const standardised = Math.abs(one.xMm - xMm) / Math.sqrt(Math.max(one.sdMm ** 2 - sdMm ** 2, 1e-9))
+    if (standardised > most) [worst, most] = [one, standardised]
+  }
+  return worst
+}
+
+/** Every rafter of the row that stands on the face, and what each hit is to them. */
+function raftersOfRow(row: Row, supports: RafterSupports, along: Interval, topMm: number): Pick<RafterFit, 'rafters' | 'checks'> {
+  const { fit, used, prior } = row
+  const middleMm = topMm / 2
+  const level = levelOf(fit)
+  const atMiddle = (k: number) => fit.centreOf(k, middleMm).xMm
+  const from = Math.ceil((along.fromMm - level.firstMm - level.lean * middleMm) / level.spacingMm - 0.5)
+  const ks: number[] = []
+  for (let k = from; atMiddle(k) <= along.toMm; k++) if (atMiddle(k) >= along.fromMm) ks.push(k)
+  const misses = missesOf(supports.hits)
+  const rafters = ks.map((k, i): Rafter => {
+    const own = used.filter(one => one.k === k)
+    const pilots: Pilot[] = [
+      ...own.filter(one => one.pilot).map(one => ({ xMm: one.xMm - fit.lean * (one.yMm - middleMm), hit: true })),
+      ...misses.filter(miss => nearestRafter(level, miss.xMm, miss.yMm).k === k).map(miss => ({ xMm: miss.xMm - fit.lean * (miss.yMm - middleMm), hit: false })),
+    ]
+    // Own pilots come in below as intervals, so the row is fitted without them first.
+    const withoutOwn = own.some(one => one.pilot) && used.length > own.length ? regressRow(used.filter(one => one.k !== k || !one.pilot), prior) : fit
+    const centre = centreWithPilots(withoutOwn.centreOf(k, middleMm), pilots, supports.widthMm)
+    const proved = own.some(one => one.pilot || one.state === 'seen')
+    const doubled = secondTimber(supports, atMiddle(k), fit.lean, middleMm)
+    return {
+      number: i + 1, nominalMm: null, lean: fit.lean, sdMm: centre.sdMm,
+      centreMm: centre.xMm + doubled * supports.widthMm / 2 - fit.lean * middleMm,
+      widthMm: supports.widthMm * (doubled ? 2 : 1),
+      state: proved ? 'proved' : own.length || centre.sdMm <= INFERRED_WITHIN_MM ? 'inferred' : 'guessed',
+    }
+  })
+  const numberOf = new Map(ks.map((k, i) => [k, i + 1]))
+  const checks = usable(supports).map((one): HitCheck => {
+    const kept = used.some(other => other.hitId === one.hitId)
+    const { k, offMm } = nearestRafter(level, one.xMm, one.yMm)
+    return {
+      hitId: one.hitId, rafter: kept ? numberOf.get(k) ?? null : null, outlier: !kept,
+      offMm: one.pilot ? Math.sign(offMm) * Math.max(0, Math.abs(offMm) - supports.widthMm / 2) : offMm,
+      doubled: !kept && Math.abs(offMm) > 0.6 * supports.widthMm && Math.abs(offMm) < 1.6 * supports.widthMm,
+    }
+  })
+  return { rafters, checks }
+}
+
+/** On which side of a rafter hits were marked as its second timber: -1 left, 1 right, 0 none. */
+function secondTimber(supports: RafterSupports, centreMm: number, lean: number, middleMm: number): -1 | 0 | 1 {
+  const beside = supports.hits.find(hit => hit.use === 'doubled' && hit.state !== 'pilot-miss' && Math.abs(hit.xMm - lean * (hit.yMm - middleMm) - centreMm) < 2 * supports.widthMm)
+  return beside ? (beside.xMm - lean * (beside.yMm - middleMm) < centreMm ? -1 : 1) : 0
+}

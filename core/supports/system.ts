@@ -1,0 +1,66 @@
+import type { Mount } from '../catalogue'
+import type { Interval } from '../geometry'
+import type { Face } from '../job'
+import { shapeOf } from '../roof'
+import { heightsOverLines, type LineAcross, linesAcross, placesAcross } from './across'
+import { fitRafters, type RafterFit } from './fit'
+import { heightsOverScrews, placesOnScrews, placesOnSeams, type ScrewGrid, screwsOf, type Seam, seamsOf } from './metal'
+import type { PlacesForRail } from './places'
+import { placesOnRafters, type Rafter, raftersOf } from './rafters'
+import { placesOnSheathing, type SheathingArea, sheathingAreas } from './sheathing'
+
+/** What a face's supports are, as plain data to draw and to mark out; only the lists of its own kind are filled. */
+export interface SupportsPlan {
+  kind: Face['supports']['kind']
+  rafters: Rafter[]
+  /** What the hit log makes of the rafters, whether or not the layout uses it. */
+  fit: RafterFit | null
+  across: LineAcross[]
+  seams: Seam[]
+  screws: ScrewGrid
+  areas: SheathingArea[]
+  /** Heights up the slope at which a rail finds something to be fixed to, mm; null where any height does. */
+  railHeights: Interval[] | null
+}
+
+/** The supports of a face, with its answer to the rails. */
+export function supportSystem(face: Pick<Face, 'supports' | 'outline'>, mount: Mount): { plan: SupportsPlan, places: PlacesForRail } {
+  const { supports, outline } = face
+  const { along, up } = shapeOf(outline)
+  const plan: SupportsPlan = { kind: supports.kind, rafters: [], fit: null, across: [], seams: [], screws: { xMm: [], rowsMm: [] }, areas: [], railHeights: null }
+  const { fasteners } = mount
+  switch (supports.kind) {
+    case 'rafters': {
+      const fit = fitOf(supports, along, up)
+      const rafters = raftersOf(supports, outline, fit)
+      return { plan: { ...plan, fit, rafters }, places: placesOnRafters(rafters, fasteners) }
+    }
+    case 'purlins': {
+      const across = linesAcross(supports, up.toMm)
+      return { plan: { ...plan, across, railHeights: heightsOverLines(across, fasteners) }, places: placesAcross(across, fasteners) }
+    }
+    case 'seams': {
+      const seams = seamsOf(supports, along)
+      return { plan: { ...plan, seams }, places: placesOnSeams(seams) }
+    }
+    case 'screws': {
+      const screws = screwsOf(supports, along, up.toMm)
+      return { plan: { ...plan, screws, railHeights: heightsOverScrews(screws) }, places: placesOnScrews(screws) }
+    }
+    case 'sheathing': {
+      const areas = sheathingAreas(supports, along, up)
+      return { plan: { ...plan, areas }, places: placesOnSheathing(areas) }
+    }
+  }
+}
+
+// A hit log is never changed once made; cures plan the same one again many times.
+const known = new WeakMap<object, { along: Interval, up: Interval, fit: RafterFit | null }>()
+
+function fitOf(supports: Extract<Face['supports'], { kind: 'rafters' }>, along: Interval, up: Interval): RafterFit | null {
+  const ready = known.get(supports)
+  if (ready && ready.along === along && ready.up === up) return ready.fit
+  const fit = fitRafters(supports, along, up.toMm)
+  known.set(supports, { along, up, fit })
+  return fit
+}
