@@ -17,6 +17,7 @@ export interface FaceWork {
   selection: Ref<string>
   select: (what: string) => void
   commit: (edit: Edit) => Outcome<true>
+  chooseFace: (faceId: string) => unknown
 }
 
 const key: InjectionKey<FaceWork> = Symbol('face work')

@@ -1,14 +1,14 @@
-import { type Direction, nudgeEdit } from '#core/plan'
+import type { Face } from '#core/job'
+import { type Direction, type FacePlan, nudgeEdit } from '#core/plan'
+import { rafterName } from '#core/supports'
 import { formatLength, MM_PER_INCH, readingDivisionMm } from '#core/units'
 import type { Working } from '#core/working'
 
 const directions: Record<string, Direction> = { ArrowLeft: 'left', ArrowRight: 'right', ArrowUp: 'up', ArrowDown: 'down' }
 
 /** What can be done to the face in hand besides typing: balancing, swapping the datum, nudging, stepping on. */
-export function useFaceActions(selection: Ref<string>, message: Ref<string>) {
+export function useFaceActions(face: Ref<Face>, plan: Ref<FacePlan>, selection: Ref<string>, message: Ref<string>) {
   const store = useJobStore()
-  const face = computed(() => store.planned!.faces[0]!)
-  const plan = computed(() => store.plan!.faces[0]!)
 
   async function balance() {
     message.value = 'Balancing…'
@@ -50,7 +50,7 @@ export function useFaceActions(selection: Ref<string>, message: Ref<string>) {
   /** Previous or next row, rail or rafter of the kind that is selected. */
   function step(by: 1 | -1) {
     const all = /^rafter/.test(selection.value)
-      ? plan.value.rafters.map(rafter => `rafter ${rafter.number}`)
+      ? plan.value.supports.rafters.map(rafter => rafterName(rafter.number))
       : /^row( |s)/.test(selection.value)
         ? plan.value.rows.rows.map(row => `row ${row.index + 1}`)
         : plan.value.rails.map(rail => rail.id)

@@ -25,9 +25,10 @@ function isTyping(event: KeyboardEvent): boolean {
 
 /** Listens for the shortcuts of the planner's page. */
 export function usePlannerKeys(keys: PlannerKeys): void {
+  const stagePath = useStagePath()
   const climb = (to: number) => {
     const stage = stages[to]
-    if (stage) void navigateTo(`/jobs/${keys.jobId()}/${stage.id}`)
+    if (stage) void navigateTo(stagePath(keys.jobId(), stage.id))
   }
   const letters: Record<string, () => unknown> = {
     'b': keys.balance, 't': keys.swapDatum, '[': () => keys.step(-1), ']': () => keys.step(1),

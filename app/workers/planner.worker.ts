@@ -1,7 +1,7 @@
 import { expose } from 'comlink'
-import { balanceFace, planJob } from '#core/plan'
+import { balanceFace, planJob, probeFace } from '#core/plan'
 
-const planner = { planJob, balanceFace }
+const planner = { planJob, balanceFace, probeFace }
 export type PlannerApi = typeof planner
 
 expose(planner)

@@ -1,4 +1,4 @@
-import type { Decision, Job, SiteStop } from '../job'
+import { type Decision, decisionWords, type Job, type SiteStop } from '../job'
 import { count } from '../units'
 import type { DraftFinding } from './finding'
 import { noCures } from './finding'
@@ -29,7 +29,7 @@ export function siteFindings({ site, faces }: Job): DraftFinding[] {
     found.push({
       ...base, id: 'site-decision', severity: 'caution', measured: site.coveringYearsLeft === null ? null : count(site.coveringYearsLeft, 'years left'), limit: count(MODULE_LIFE_YEARS, 'years'),
       sentence: `${old ? `The covering is ${site.coveringState}` : `The covering has about ${site.coveringYearsLeft} years left`} and modules lie about ${MODULE_LIFE_YEARS} years: decide whether to go ahead, repair or re-roof first, and say why.`,
-      propose: () => (['re-roof-first', 'repair-first', 'go-ahead'] as const).map(decision => ({ label: decisionLabels[decision], edit: { type: 'set-site', values: { decision } } })),
+      propose: () => (['re-roof-first', 'repair-first', 'go-ahead'] as const).map(decision => ({ label: decisionWords[decision], edit: { type: 'set-site', values: { decision } } })),
     })
   }
   if (DECIDED.includes(site.decision)) {
@@ -40,5 +40,3 @@ export function siteFindings({ site, faces }: Job): DraftFinding[] {
   }
   return found
 }
-
-export const decisionLabels: Record<Exclude<Decision, 'open'>, string> = { 'go-ahead': 'Go ahead', 'repair-first': 'Repair first', 're-roof-first': 'Re-roof first' }

@@ -55,7 +55,7 @@ function obstructionFindings(context: FindingContext): DraftFinding[] {
   const say = writer(context)
   const outsideOf = (one: Obstruction) => areaMm2(common(keepClear({ ...face, obstructions: [{ ...one, clearanceMm: 0 }] }).strips.at(-1)!.region, plan.shape.region)) < 1
   return face.obstructions.filter(outsideOf).map((one): DraftFinding => ({
-    id: `obstruction-outside:${face.id}:${one.id}`, severity: 'caution', stage: 'survey', faceId: face.id, about: 'face',
+    id: `obstruction-outside:${face.id}:${one.id}`, severity: 'caution', stage: 'survey', faceId: face.id, about: one.id,
     sentence: `The ${obstructionNames[one.kind]} at ${say(one.xMm)} along and ${say(one.yMm)} up lies outside the face. Check its readings.`,
     measured: length(one.xMm), limit: length(plan.shape.along.toMm),
     propose: () => [{ label: 'Take it off', edit: { type: 'set-face', faceId: face.id, values: { obstructions: face.obstructions.filter(other => other.id !== one.id) } } }],

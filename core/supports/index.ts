@@ -5,6 +5,7 @@
 export * from './across'
 export * from './chance'
 export * from './fit'
+export * from './hit-log'
 export * from './metal'
 export * from './places'
 export * from './probe'

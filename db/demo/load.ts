@@ -2,7 +2,10 @@ import pg from 'pg'
 import { demoCatalogue } from '../../core/catalogue'
 import { readJob } from '../../core/job'
 import { DEMO_FIRM_ID } from './ids'
+import { lookAtPicture } from '../../server/documents/picture'
+import { insertPhotograph } from '../../server/db/photographs'
 import { demoJobs } from './jobs'
+import { demoPictures } from './pictures'
 
 const people = [
   { id: '6a1f0c1e-5b0e-4a0c-9d57-0d4f6f9a1001', name: 'Perrin Oakum', role: 'planner' },
@@ -47,5 +50,10 @@ async function fill(client: pg.Client): Promise<void> {
     const read = readJob(job, demoCatalogue)
     if (!read.ok) throw new Error(`Demo job “${job.title}”: ${read.problems.map(problem => `${problem.path}: ${problem.sentence}`).join(' ')}`)
     await client.query('insert into jobs (firm_id, job_id, document) values ($1, $2, $3)', [DEMO_FIRM_ID, id, read.value])
+  }
+  for (const { jobIndex, caption, picture } of await demoPictures()) {
+    const seen = await lookAtPicture(picture)
+    if (!seen) throw new Error(`Demo picture “${caption}” can’t be read.`)
+    await insertPhotograph(client, { firmId: DEMO_FIRM_ID, jobId: demoJobs[jobIndex]!.id, personId: people[1]!.id, caption, picture, ...seen })
   }
 }

@@ -4,9 +4,10 @@ import { tapeReadings } from '#core/markout'
 import { cornerLetter, placeAlong, readingAlong } from '#core/roof'
 import type { Face, Job } from '#core/job'
 import type { FacePlan } from '#core/plan'
+import { chanceInTimber, rafterAt, safeStrip } from '#core/supports'
 
 /** One face, square-on and to scale, with its two tapes. */
-const { job, face, plan, selection } = defineProps<{ job: Job, face: Face, plan: FacePlan, selection: string }>()
+const { job, face, plan, selection, showsHits = false } = defineProps<{ job: Job, face: Face, plan: FacePlan, selection: string, showsHits?: boolean }>()
 const emit = defineEmits<{ select: [what: string], nudge: [event: KeyboardEvent] }>()
 
 const box = useTemplateRef('box')
@@ -29,6 +30,14 @@ function point(event: PointerEvent) {
   pointer.value = inside ? { xMm, yMm } : null
 }
 
+/** The chance that all of a mount's screws find sound timber where the pointer is; null where the supports are not rafters. */
+const chance = computed(() => {
+  const { fasteners } = plan.parts.mount
+  const at = pointer.value
+  if (!showsHits || !at || !fasteners || !plan.supports.rafters.length) return null
+  return plan.supports.rafters.reduce((sum, rafter) => sum + chanceInTimber(safeStrip(rafter.widthMm, fasteners), rafter.sdMm, at.xMm - rafterAt(rafter, at.yMm)), 0)
+})
+
 const layer = (id: LayerId) => shows.value[id]
 const path = (rings: { x: number, y: number }[][]) => rings.map(ring => `M${ring.map(({ x, y }) => `${scale.value.x(x).toFixed(2)} ${scale.value.y(y).toFixed(2)}`).join('L')}Z`).join('')
 /** Names of the edges other than eave and plain rakes, written outside along them. */
@@ -48,7 +57,7 @@ const edgeLabels = computed(() => plan.shape.edges.flatMap((edge, i) => {
 const selectedRail = computed(() => plan.rails.findIndex(rail => rail.id === selection))
 /** Module numbers run along each row from the eave up, as the rows are laid. */
 const firstNumber = (row: number) => plan.rows.rows.slice(0, row).reduce((sum, one) => sum + one.count, 1)
-const summary = computed(() => `${face.name} to scale, ridge up: ${plan.modules} modules in ${plan.rows.rows.length} rows, ${plan.rails.length} rails, ${plan.fixings.total} fixings on ${plan.rafters.length} rafters.`)
+const summary = computed(() => `${face.name} to scale, ridge up: ${plan.modules} modules in ${plan.rows.rows.length} rows, ${plan.rails.length} rails, ${plan.fixings.total} fixings.`)
 /** Spans and overhangs of the selected rail, as dimension lines on its outer side, clear of the module numbers. */
 const dimensions = computed(() => {
   const rail = plan.rails[selectedRail.value]
@@ -112,38 +121,18 @@ const dimensions = computed(() => {
         fill="#fdfcf8"
         @click="emit('select', 'face')"
       />
-      <g
-        v-if="layer('courses')"
-        clip-path="url(#face-outline)"
-        stroke="#ddd8c9"
-        stroke-width="1"
-      >
-        <line
-          v-for="course in plan.courses"
-          :key="course"
-          :x1="scale.left"
-          :x2="scale.right"
-          :y1="scale.y(course)"
-          :y2="scale.y(course)"
+      <g clip-path="url(#face-outline)">
+        <FaceCovering
+          v-if="layer('courses')"
+          :plan="plan"
+          :scale="scale"
         />
-      </g>
-      <g
-        v-if="layer('rafters')"
-        clip-path="url(#face-outline)"
-      >
-        <rect
-          v-for="rafter in plan.rafters"
-          :key="rafter.number"
-          :x="scale.x(rafter.centreMm - rafter.widthMm / 2)"
-          :y="scale.top"
-          :width="Math.max(2, rafter.widthMm * scale.pxPerMm)"
-          :height="scale.bottom - scale.top"
-          :fill="rafter.state === 'found' ? 'var(--color-timber)' : 'none'"
-          stroke="var(--color-timber-edge)"
-          :stroke-width="selection === `rafter ${rafter.number}` ? 2.5 : 1"
-          :stroke-dasharray="rafter.state === 'found' ? undefined : '5 4'"
-          class="cursor-pointer"
-          @click="emit('select', `rafter ${rafter.number}`)"
+        <FaceSupports
+          v-if="layer('rafters')"
+          :plan="plan"
+          :scale="scale"
+          :selection="selection"
+          @select="emit('select', $event)"
         />
       </g>
       <g v-if="layer('keepClear')">
@@ -170,33 +159,12 @@ const dimensions = computed(() => {
         stroke-width="2"
         class="pointer-events-none"
       />
-      <g class="pointer-events-none">
-        <template
-          v-for="obstruction in face.obstructions"
-          :key="obstruction.id"
-        >
-          <ellipse
-            v-if="obstruction.round"
-            :cx="scale.x(obstruction.xMm)"
-            :cy="scale.y(obstruction.yMm)"
-            :rx="obstruction.widthMm / 2 * scale.pxPerMm"
-            :ry="obstruction.widthMm / 2 * scale.pxPerMm"
-            fill="#e7d5cb"
-            stroke="#22272e"
-            stroke-width="1.5"
-          />
-          <rect
-            v-else
-            :x="scale.x(obstruction.xMm - obstruction.widthMm / 2)"
-            :y="scale.y(obstruction.yMm + obstruction.heightMm / 2)"
-            :width="obstruction.widthMm * scale.pxPerMm"
-            :height="obstruction.heightMm * scale.pxPerMm"
-            fill="#e7d5cb"
-            stroke="#22272e"
-            stroke-width="1.5"
-          />
-        </template>
-      </g>
+      <FaceObstructions
+        :obstructions="face.obstructions"
+        :scale="scale"
+        :selection="selection"
+        @select="emit('select', $event)"
+      />
       <g
         v-if="selection === 'face' && face.outline.kind !== 'rectangle'"
         class="pointer-events-none"
@@ -273,12 +241,12 @@ const dimensions = computed(() => {
         class="pointer-events-none"
       >
         <line
-          v-for="rafter in plan.rafters"
+          v-for="rafter in plan.supports.rafters"
           :key="rafter.number"
-          :x1="scale.x(rafter.centreMm)"
-          :x2="scale.x(rafter.centreMm)"
-          :y1="scale.top"
-          :y2="scale.bottom"
+          :x1="scale.x(rafterAt(rafter, plan.shape.up.fromMm))"
+          :x2="scale.x(rafterAt(rafter, plan.shape.up.toMm))"
+          :y1="scale.bottom"
+          :y2="scale.top"
           stroke="var(--color-timber)"
           stroke-opacity="0.55"
           stroke-width="1"
@@ -361,7 +329,7 @@ const dimensions = computed(() => {
               stroke-width="3"
             />
             <circle
-              v-if="fixing.state !== 'found'"
+              v-if="fixing.state !== 'proved'"
               r="9"
               fill="none"
               stroke="#fff"
@@ -371,6 +339,13 @@ const dimensions = computed(() => {
           </g>
         </template>
       </g>
+
+      <FaceHits
+        v-if="showsHits && face.supports.kind === 'rafters'"
+        :supports="face.supports"
+        :fit="plan.supports.fit"
+        :scale="scale"
+      />
 
       <g class="pointer-events-none">
         <g
@@ -460,7 +435,7 @@ const dimensions = computed(() => {
       />, up <FieldLengthText
         :mm="pointer.yMm"
         :units="job.units"
-      />
+      /><template v-if="chance !== null">, sound timber {{ Math.round(100 * chance) }} %</template>
     </output>
   </div>
 </template>

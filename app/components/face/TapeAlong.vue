@@ -2,7 +2,7 @@
 import type { Face } from '#core/job'
 import type { TapeReading } from '#core/markout'
 import { placeAlong, shapeOf } from '#core/roof'
-import type { UnitSystem } from '#core/units'
+import { formatLength, type UnitSystem } from '#core/units'
 import type { FaceScale } from '../../composables/useFaceScale'
 
 /** The tape along the eave: its divisions from the datum corner, and a tag for every running reading. */
@@ -16,7 +16,7 @@ const left = computed(() => scale.x(eave.value.fromMm))
 const right = computed(() => scale.x(eave.value.toMm))
 const ticks = computed(() => tapeTicks(eave.value.toMm - eave.value.fromMm, units, scale.pxPerMm).map(tick => ({ ...tick, px: scale.x(placeAlong(face, tick.mm)) })))
 const tags = computed(() => {
-  const sized = readings.map(reading => ({ reading, middle: scale.x(reading.placeMm), width: runsWidth(lengthRuns(reading.readingMm, units), FONT) + 14 }))
+  const sized = readings.map(reading => ({ reading, middle: scale.x(reading.placeMm), width: runsWidth(lengthRuns(reading.readingMm, units), FONT) + 14, bar: 2 * (reading.sdMm ?? 0) * scale.pxPerMm }))
     .sort((a, b) => a.middle - b.middle)
   const lanes = lanesFor(sized, 4)
   return sized.map((tag, i) => ({ ...tag, top: top + HEIGHT + 10 + lanes[i]! * LANE }))
@@ -63,6 +63,13 @@ const fill = { rafter: '#6d4c14', fixing: '#cf3a1a', line: '#1c5fae', module: '#
       v-for="tag in tags"
       :key="tag.reading.key"
     >
+      <path
+        v-if="tag.bar > 3"
+        :d="`M${tag.middle - tag.bar} ${top + HEIGHT + 4} h${2 * tag.bar} m0 -4 v8 M${tag.middle - tag.bar} ${top + HEIGHT} v8`"
+        :stroke="fill[tag.reading.tone]"
+        stroke-width="1.6"
+        fill="none"
+      />
       <line
         :x1="tag.middle"
         :x2="tag.middle"
@@ -93,7 +100,7 @@ const fill = { rafter: '#6d4c14', fixing: '#cf3a1a', line: '#1c5fae', module: '#
         font-weight="650"
         fill="#fff"
       />
-      <title>{{ tag.reading.label }}</title>
+      <title>{{ tag.reading.label }}{{ tag.reading.sdMm ? `, give or take ${formatLength(2 * tag.reading.sdMm, units)}` : '' }}</title>
     </g>
   </g>
 </template>

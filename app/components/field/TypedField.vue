@@ -5,13 +5,15 @@ import type { Outcome } from '#core/outcome'
  * A value typed as text. What can't be read leaves the old value in place, stays in the field for mending, and says why
  * beside it.
  */
-const { label, shown, commit, hint } = defineProps<{
+const { label, shown, commit, hint, wide = false } = defineProps<{
   label: string
   /** The value as it stands, written out. */
   shown: string
   /** Reads and takes what was typed, or refuses with a sentence. */
   commit: (text: string) => Outcome<unknown>
   hint?: string
+  /** For text rather than a figure: more room, and the text starts at the left. */
+  wide?: boolean
 }>()
 
 const text = ref(shown)
@@ -53,13 +55,13 @@ function giveUp() {
         :id="id"
         v-model="text"
         size="sm"
-        class="w-32 shrink-0"
+        :class="wide ? 'min-w-0 flex-1' : 'w-32 shrink-0'"
         :color="problem ? 'error' : 'neutral'"
         :highlight="Boolean(problem)"
         :aria-invalid="Boolean(problem)"
         :aria-describedby="problem ? `${id}-problem` : undefined"
         autocomplete="off"
-        :ui="{ base: 'text-right font-medium' }"
+        :ui="{ base: wide ? 'font-medium' : 'text-right font-medium' }"
         @change="take"
         @keydown.enter="take"
         @keydown.escape.stop="giveUp"

@@ -10,7 +10,8 @@ const save = computed(() => ({
   'signed-out': { text: 'Signed out: load the page again. What you typed is kept', class: 'text-brick-600' },
   'refused': { text: 'Not taken', class: 'text-brick-600' },
 }[store.saveState]))
-const face = computed(() => store.job?.faces[0])
+const { index, choose } = useFaceChoice(computed(() => store.job))
+const face = computed(() => store.job?.faces[index.value])
 </script>
 
 <template>
@@ -38,6 +39,15 @@ const face = computed(() => store.job?.faces[0])
     >
       {{ store.job.place }}{{ store.job.place ? ', ' : '' }}{{ face.name.toLowerCase() }}, {{ formatPitch(face.pitchDeg, store.job.units) }}
     </p>
+    <PlannerRoofPlan
+      v-if="store.job && face && store.job.faces.length > 1"
+      size="small"
+      class="max-md:hidden"
+      :faces="store.job.faces"
+      :site="store.job.site"
+      :current="face.id"
+      @pick="choose"
+    />
     <p
       class="ml-auto text-[15px]"
       data-testid="totals"

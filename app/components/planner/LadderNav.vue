@@ -15,6 +15,7 @@ const line = useTemplateRef('line')
 const bringIntoView = () => line.value?.querySelector<HTMLElement>(`[data-stage="${stage}"]`)?.scrollIntoView({ inline: 'center', block: 'nearest' })
 watch(() => stage, bringIntoView, { flush: 'post' })
 useResizeObserver(line, bringIntoView)
+const stagePath = useStagePath()
 const words = { stop: 'stopped', caution: 'needs you', clear: 'clear' }
 </script>
 
@@ -28,7 +29,7 @@ const words = { stop: 'stopped', caution: 'needs you', clear: 'clear' }
         v-for="rung in rungs"
         :key="rung.id"
         :data-stage="rung.id"
-        :to="`/jobs/${jobId}/${rung.id}`"
+        :to="stagePath(jobId, rung.id)"
         class="flex min-h-0 items-end justify-between gap-1 border-graphite-900 px-2 pb-1.5 text-[15px] leading-tight font-semibold max-md:shrink-0 max-md:border-b-4 max-md:py-2 md:flex-1 md:border-b-4"
         :class="rung.id === stage ? 'bg-graphite-900 text-white' : 'text-graphite-700 hover:bg-graphite-100'"
         :aria-current="rung.id === stage ? 'page' : undefined"

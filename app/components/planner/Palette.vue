@@ -8,13 +8,16 @@ const emit = defineEmits<{ balance: [], swapDatum: [], working: [] }>()
 const open = defineModel<boolean>('open', { required: true })
 const store = useJobStore()
 const { shows, toggle } = useLayers()
+const stagePath = useStagePath()
+const { choose } = useFaceChoice(computed(() => store.job))
 
 const then = (action: () => unknown) => () => {
   open.value = false
   action()
 }
 const groups = computed(() => [
-  { id: 'stages', label: 'Go to', items: stages.map(stage => ({ label: stage.title, onSelect: then(() => navigateTo(`/jobs/${jobId}/${stage.id}`)) })) },
+  { id: 'stages', label: 'Go to', items: stages.map(stage => ({ label: stage.title, onSelect: then(() => navigateTo(stagePath(jobId, stage.id))) })) },
+  { id: 'faces', label: 'Faces', items: (store.job?.faces ?? []).map(face => ({ label: face.name, onSelect: then(() => choose(face.id)) })) },
   {
     id: 'actions', label: 'Do', items: [
       { label: 'Balance the overhangs', onSelect: then(() => emit('balance')) },

@@ -10,11 +10,17 @@ const { toggle } = useLayers()
 
 const job = computed(() => store.planned!)
 const plan = computed(() => store.plan!)
-const face = computed(() => job.value.faces[0]!)
-const facePlan = computed(() => plan.value.faces[0]!)
-const shown = computed(() => store.preview ?? { job: job.value, plan: plan.value })
+const { index, choose } = useFaceChoice(job)
+const face = computed(() => job.value.faces[index.value]!)
+const facePlan = computed(() => plan.value.faces[index.value]!)
+const shown = computed(() => {
+  const { job: shownJob, plan: shownPlan } = store.preview ?? { job: job.value, plan: plan.value }
+  const at = shownJob.faces.findIndex(one => one.id === face.value.id)
+  return { job: shownJob, face: shownJob.faces[at] ?? shownJob.faces[0]!, plan: shownPlan.faces[at] ?? shownPlan.faces[0]! }
+})
 
 const wholeStage: Partial<Record<StageId, string>> = { 'rafters': 'rafters', 'keep-clear': 'keep-clear', 'rows': 'rows', 'rails': 'rails' }
+const stagePath = useStagePath()
 const selection = ref(wholeStage[stage] ?? 'face')
 /** What to select once the rung it lives on has been reached. */
 let onArrival: string | null = null
@@ -28,11 +34,12 @@ function goTo(where: StageId, what: string) {
     return
   }
   onArrival = what
-  void navigateTo(`/jobs/${jobId}/${where}`)
+  void navigateTo(stagePath(jobId, where))
 }
 /** Selecting on the face takes a person to the rung where the selection's figures are. */
 function select(what: string) {
   if (what.startsWith('rafter')) goTo('rafters', what)
+  else if (face.value.obstructions.some(one => one.id === what)) goTo('survey', what)
   else if (what.startsWith('row ')) goTo('rows', what)
   else if (what === 'rails' || plan.value.faces.some(one => one.rails.some(rail => rail.id === what))) goTo('rails', what)
   else selection.value = what
@@ -40,17 +47,22 @@ function select(what: string) {
 
 provideFace({
   job, plan, face, facePlan, catalogue: computed(() => store.catalogue!), units: computed(() => job.value.units),
-  stage: computed(() => stage), selection, select, commit: store.commit,
+  stage: computed(() => stage), selection, select, commit: store.commit, chooseFace: choose,
 })
 
 const found = computed(() => findingsFor(stage, plan.value.findings))
-const showFinding = (finding: Finding) => goTo(finding.stage, finding.about)
+/** A finding of another face takes a person there first. */
+async function showFinding(finding: Finding) {
+  if (finding.faceId !== face.value.id) await choose(finding.faceId)
+  goTo(finding.stage, finding.about)
+}
+watch(() => face.value.id, () => selection.value = onArrival ?? wholeStage[stage] ?? 'face')
 
 const showsWorking = ref(false)
 const showsHelp = ref(false)
 const showsPalette = ref(false)
 const message = ref('')
-const { balance, swapDatum, nudge, step, workings } = useFaceActions(selection, message)
+const { balance, swapDatum, nudge, step, workings } = useFaceActions(face, facePlan, selection, message)
 
 const onSheet = computed(() => stage === 'load-out' || stage === 'mark-out')
 usePlannerKeys({
@@ -85,7 +97,8 @@ usePlannerKeys({
     <template v-else>
       <main class="flex min-w-0 flex-1 flex-col">
         <div class="flex flex-wrap items-center justify-between gap-2 px-4 pt-2">
-          <FaceLayerBar />
+          <FaceLayerBar v-if="stage !== 'site'" />
+          <span v-else />
           <div class="flex items-center gap-1">
             <UButton
               size="xs"
@@ -146,12 +159,23 @@ usePlannerKeys({
         >
           {{ store.preview ? 'Preview of the cure. Press it to make the change.' : message }}
         </p>
+        <div
+          v-if="stage === 'site'"
+          class="min-h-0 flex-1 overflow-y-auto"
+          tabindex="0"
+          role="region"
+          aria-label="Site sheet"
+        >
+          <SiteSheet :job-id="jobId" />
+        </div>
         <FaceDrawing
+          v-else
           class="min-h-80 flex-1"
           :job="shown.job"
-          :face="shown.job.faces[0]!"
-          :plan="shown.plan.faces[0]!"
+          :face="shown.face"
+          :plan="shown.plan"
           :selection="selection"
+          :shows-hits="stage === 'rafters'"
           @select="select"
           @nudge="nudge"
         />
@@ -161,20 +185,21 @@ usePlannerKeys({
         aria-label="The slip and the findings"
       >
         <div
+          v-if="stage !== 'site'"
           class="min-h-0 flex-1 overflow-y-auto px-4 pt-3 pb-4"
           tabindex="0"
           role="region"
           aria-label="The slip"
         >
-          <SlipSite v-if="stage === 'site'" />
-          <SlipSurvey v-else-if="stage === 'survey'" />
+          <SlipSurvey v-if="stage === 'survey'" />
           <SlipRafters v-else-if="stage === 'rafters'" />
           <SlipKeepClear v-else-if="stage === 'keep-clear'" />
           <SlipRows v-else-if="stage === 'rows'" />
           <SlipRails v-else-if="stage === 'rails'" />
         </div>
         <PlannerFindingsList
-          class="shrink-0 overflow-y-auto border-t-2 border-graphite-900 px-4 pt-2 pb-3 md:max-h-[44%]"
+          class="overflow-y-auto px-4 pt-2 pb-3"
+          :class="stage === 'site' ? 'flex-1' : 'shrink-0 border-t-2 border-graphite-900 md:max-h-[44%]'"
           :findings="[...found.here, ...found.elsewhere]"
           @cure="store.commit($event.edit)"
           @preview="store.previewEdit($event?.edit ?? null)"

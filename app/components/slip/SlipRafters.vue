@@ -1,60 +1,47 @@
 <script setup lang="ts">
-import { placeAlong, readingAlong } from '#core/roof'
+import { supportKinds, type SupportKind } from '#core/catalogue'
+import { rafterRow, type Supports } from '#core/job'
 
-const { face, facePlan, units, selection, select, commit } = useFace()
-const set = (values: Partial<typeof face.value.supports>) => commit(faceEdit(face.value.id, { supports: { ...face.value.supports, ...values } }))
-const foundCount = computed(() => facePlan.value.rafters.filter(rafter => rafter.state === 'found').length)
+/** What the face's fixings are driven into or hold on to: its kind first, then its own measures. */
+const { face, units, commit } = useFace()
+const supports = computed(() => face.value.supports)
+const kinds: { value: SupportKind, label: string }[] = supportKinds.map(value => ({ value, label: { rafters: 'Rafters or trusses', purlins: 'Purlins or battens', seams: 'Standing seams', screws: 'The sheet’s own screws', sheathing: 'Sheathing' }[value] }))
 
-/** Readings are typed from the datum corner; the job keeps places from the left rake. An emptied field forgets the find. */
-const move = (rafter: number, readingMm: number | null) => commit({
-  type: 'move-rafter', faceId: face.value.id, rafter, centreMm: readingMm === null ? null : placeAlong(face.value, readingMm),
-})
-const ordered = computed(() => face.value.datum === 'left' ? facePlan.value.rafters : [...facePlan.value.rafters].reverse())
+/** Starting sizes of a kind (common practice), to be typed over. */
+function usual(kind: SupportKind): Supports {
+  const mm = (inches: number, metric: number) => units.value === 'imperial' ? inches * 25.4 : metric
+  switch (kind) {
+    case 'rafters': return rafterRow(mm(12, 300), mm(24, 600), mm(1.5, 45))
+    case 'purlins': return { kind, member: 'purlin', firstMm: mm(12, 300), spacingMm: mm(24, 600), widthMm: mm(1.5, 50), found: [] }
+    case 'seams': return { kind, firstMm: mm(8, 200), spacingMm: mm(16, 430) }
+    case 'screws': return { kind, firstMm: mm(4.5, 125), spacingMm: mm(9, 250), firstRowMm: mm(6, 150), rowSpacingMm: mm(24, 600) }
+    case 'sheathing': return { kind, thicknessMm: mm(0.625, 18), areas: [] }
+  }
+}
+const choose = (kind: SupportKind) => kind === supports.value.kind || commit(faceEdit(face.value.id, { supports: usual(kind) }))
 </script>
 
 <template>
-  <h2 class="slip-title">
-    Rafters by spacing
-  </h2>
-  <FieldLengthField
-    label="First centre"
-    hint="Rafter 1, from the left rake"
-    :mm="face.supports.firstCentreMm"
-    :units="units"
-    :commit="mm => set({ firstCentreMm: mm! })"
+  <FieldChoiceField
+    label="Fixed to"
+    :value="supports.kind"
+    :choices="kinds"
+    @choose="choose"
   />
-  <FieldLengthField
-    label="Spacing"
-    hint="Centre to centre"
-    :mm="face.supports.spacingMm"
-    :units="units"
-    :commit="mm => set({ spacingMm: mm! })"
+  <SupportsRafters
+    v-if="supports.kind === 'rafters'"
+    :supports="supports"
   />
-  <FieldLengthField
-    label="Timber width"
-    :mm="face.supports.widthMm"
-    :units="units"
-    :commit="mm => set({ widthMm: mm! })"
+  <SupportsPurlins
+    v-else-if="supports.kind === 'purlins'"
+    :supports="supports"
   />
-  <h2 class="slip-title mt-5">
-    Where they really are
-  </h2>
-  <p class="mb-1 text-sm text-muted">
-    {{ foundCount }} of {{ facePlan.rafters.length }} found. Type the reading from the {{ face.datum }} rake where a rafter was found; empty the field to go back to the spacing.
-  </p>
-  <div
-    v-for="rafter in ordered"
-    :key="rafter.number"
-    :class="selection === `rafter ${rafter.number}` ? 'bg-chalk-50' : ''"
-    @focusin="select(`rafter ${rafter.number}`)"
-  >
-    <FieldLengthField
-      :label="`Rafter ${rafter.number}`"
-      :hint="rafter.state === 'found' ? 'found' : 'by spacing only'"
-      :mm="readingAlong(face, rafter.centreMm)"
-      :units="units"
-      optional
-      :commit="mm => move(rafter.number, mm)"
-    />
-  </div>
+  <SupportsSheathing
+    v-else-if="supports.kind === 'sheathing'"
+    :supports="supports"
+  />
+  <SupportsSpaced
+    v-else
+    :supports="supports"
+  />
 </template>

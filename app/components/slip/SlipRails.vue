@@ -19,7 +19,7 @@ const typedMm = computed(() => {
 const named = <T extends { id: string, name: string }>(items: T[], goes: (item: T) => boolean) =>
   items.map(item => ({ label: goes(item) ? item.name : `${item.name} (does not go with the rest)`, value: item.id }))
 const parts = computed(() => facePlan.value.parts)
-const clean = (change: Partial<typeof parts.value>) => mismatches(catalogue.value, { ...parts.value, ...change }, face.value.covering.kind).length === 0
+const clean = (change: Partial<typeof parts.value>) => mismatches(catalogue.value, { ...parts.value, ...change }, { covering: face.value.covering.kind, support: face.value.supports.kind }).length === 0
 
 const patternNames: Record<FixingPattern, string> = { 'soft-stagger': 'Soft stagger', 'aligned': 'Aligned', 'hard-stagger': 'Hard stagger' }
 const patternChoices = computed(() => (Object.keys(patternNames) as FixingPattern[]).map((value) => {

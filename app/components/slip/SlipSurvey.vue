@@ -1,108 +1,27 @@
 <script setup lang="ts">
-import { formOf, outlineAs, type OutlineForm, shapeOf } from '#core/roof'
-import { formatPitch, parsePitch, slopeFactor } from '#core/units'
-
-const { face, facePlan, units, commit } = useFace()
-const set = (values: Parameters<typeof faceEdit>[1]) => commit(faceEdit(face.value.id, values))
-const outline = computed(() => face.value.outline)
-
-function setPitch(text: string) {
-  const parsed = parsePitch(text, units.value)
-  return parsed.ok ? set({ pitchDeg: parsed.value }) : parsed
-}
-const runMm = computed(() => shapeOf(outline.value).up.toMm / slopeFactor(face.value.pitchDeg))
-const forms: { label: string, value: OutlineForm }[] = [
-  { label: 'Rectangle', value: 'rectangle' },
-  { label: 'Four sides by tape (out of square, hip side)', value: 'quadrilateral' },
-  { label: 'Three sides by tape (hip end)', value: 'triangle' },
-  { label: 'L by tape, low on the right', value: 'l-low-right' },
-  { label: 'L by tape, low on the left', value: 'l-low-left' },
-  { label: 'Corners by running readings', value: 'corners' },
-]
+/** The survey in four parts: the whole roof, this face's shape, what stands on it, and what covers it. */
+const { face, selection } = useFace()
+const part = ref<string>('shape')
+const parts = [{ label: 'Roof', value: 'roof' }, { label: 'Shape', value: 'shape' }, { label: 'On it', value: 'obstructions' }, { label: 'Covering', value: 'covering' }]
+// An obstruction picked on the drawing brings its figures with it.
+watch(selection, (what) => {
+  if (face.value.obstructions.some(one => one.id === what)) part.value = 'obstructions'
+}, { immediate: true })
 </script>
 
 <template>
-  <h2 class="slip-title">
-    The face
-  </h2>
-  <FieldTypedField
-    label="Name"
-    :shown="face.name"
-    :commit="text => set({ name: text })"
+  <UTabs
+    v-model="part"
+    :items="parts"
+    :content="false"
+    size="xs"
+    color="neutral"
+    variant="link"
+    class="mb-3"
+    :ui="{ list: 'p-0', trigger: 'px-2.5 text-sm' }"
   />
-  <FieldChoiceField
-    label="Shape"
-    :value="formOf(outline)"
-    :choices="forms"
-    @choose="set({ outline: outlineAs(outline, $event) })"
-  />
-  <template v-if="outline.kind === 'rectangle'">
-    <FieldLengthField
-      label="Along the eave"
-      :mm="outline.eaveLengthMm"
-      :units="units"
-      :commit="mm => outline.kind === 'rectangle' ? set({ outline: { ...outline, eaveLengthMm: mm! } }) : { ok: true, value: true }"
-    />
-    <FieldLengthField
-      label="Up the slope"
-      :mm="outline.slopeLengthMm"
-      :units="units"
-      :commit="mm => outline.kind === 'rectangle' ? set({ outline: { ...outline, slopeLengthMm: mm! } }) : { ok: true, value: true }"
-    />
-  </template>
-  <SlipSurveyTaped
-    v-else-if="outline.kind === 'taped'"
-    :outline="outline"
-  />
-  <SlipSurveyCorners
-    v-else
-    :outline="outline"
-  />
-  <FieldTypedField
-    label="Pitch"
-    :shown="formatPitch(face.pitchDeg, units)"
-    :commit="setPitch"
-    :hint="`${face.pitchDeg.toFixed(1)}°; rise in 12, degrees or percent`"
-  />
-  <dl>
-    <SlipLine label="Run in plan">
-      <FieldLengthText
-        :mm="runMm"
-        :units="units"
-      />
-    </SlipLine>
-    <SlipLine label="Slope over run">
-      {{ slopeFactor(face.pitchDeg).toFixed(4) }}
-    </SlipLine>
-  </dl>
-  <SlipSurveyObstructions />
-  <h2 class="slip-title mt-5">
-    Covering: coursed shingle
-  </h2>
-  <FieldLengthField
-    label="Exposure"
-    hint="Height of a course that shows"
-    :mm="face.covering.exposureMm"
-    :units="units"
-    :commit="mm => set({ covering: { ...face.covering, exposureMm: mm! } })"
-  />
-  <FieldLengthField
-    label="First course"
-    hint="Its lower edge, up from the eave"
-    :mm="face.covering.firstCourseMm"
-    :units="units"
-    :commit="mm => set({ covering: { ...face.covering, firstCourseMm: mm! } })"
-  />
-  <dl>
-    <SlipLine label="Courses to the ridge">
-      {{ facePlan.courses.length }}
-    </SlipLine>
-  </dl>
-  <FieldChoiceField
-    class="mt-3"
-    label="Both tapes are hooked on the eave’s"
-    :value="face.datum"
-    :choices="[{ label: 'Left end', value: 'left' }, { label: 'Right end', value: 'right' }]"
-    @choose="set({ datum: $event })"
-  />
+  <SurveyRoof v-if="part === 'roof'" />
+  <SurveyShape v-else-if="part === 'shape'" />
+  <SurveyObstructions v-else-if="part === 'obstructions'" />
+  <SurveyCovering v-else />
 </template>

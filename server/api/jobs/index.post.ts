@@ -15,7 +15,7 @@ export default defineEventHandler(async (event) => {
     const catalogue = await loadCatalogue(client)
     const module = catalogue.modules[0]
     const set = catalogue.rails.flatMap(rail => catalogue.mounts.flatMap(mount => catalogue.clamps.map(clamps => ({ rail, mount, clamps }))))
-      .find(parts => module && !mismatches(catalogue, { module, ...parts }, 'coursed-shingle').length)
+      .find(parts => module && !mismatches(catalogue, { module, ...parts }, { covering: 'coursed-shingle', support: 'rafters' }).length)
     if (!module || !set) refuse(409, [{ path: 'catalogue', sentence: 'The catalogue has no module, rail, mount and clamps that go together. Add them first.' }])
     const job = starterJob(title, place, units, { moduleId: module.id, railId: set.rail.id, mountId: set.mount.id, clampsId: set.clamps.id })
     setResponseStatus(event, 201)

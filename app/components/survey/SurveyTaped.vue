@@ -58,7 +58,7 @@ const lengthsTaped = computed(() => tapedLengths(outline).length)
     />
     <div class="flex items-center justify-between pt-1 text-sm text-muted">
       <span>is {{ side.edge === 'eave' ? 'an' : 'a' }}</span>
-      <SlipEdgeChoice
+      <SurveyEdgeChoice
         :label="`Side ${between(i, (i + 1) % outline.sides.length)} is`"
         :value="side.edge"
         @choose="setSide(i, { edge: $event })"

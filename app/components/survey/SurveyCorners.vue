@@ -31,7 +31,7 @@ function add(i: number) {
     <div class="flex items-center justify-between gap-2">
       <span class="font-semibold">{{ cornerLetter(i) }}</span>
       <span class="ml-auto text-sm text-muted">then {{ corner.edge === 'eave' ? 'an' : 'a' }}</span>
-      <SlipEdgeChoice
+      <SurveyEdgeChoice
         :label="`Edge after corner ${cornerLetter(i)}`"
         :value="corner.edge"
         @choose="change(i, { edge: $event })"

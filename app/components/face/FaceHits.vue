@@ -1,0 +1,46 @@
+<script setup lang="ts">
+import type { RafterSupports } from '#core/job'
+import type { RafterFit } from '#core/supports'
+import { hitStateNames } from '#core/supports'
+import type { FaceScale } from '../../composables/useFaceScale'
+
+/** The hit log on the face: a filled mark for each reading, an open ring for a pilot that missed, a brick one for a hit that fits nowhere. */
+const { supports, fit, scale } = defineProps<{ supports: RafterSupports, fit: RafterFit | null, scale: FaceScale }>()
+const outliers = computed(() => new Set(fit?.checks.filter(check => check.outlier).map(check => check.hitId)))
+const colour = (id: string, use: string) => use === 'set-aside' ? '#96948c' : outliers.value.has(id) ? '#a3291c' : '#1c5fae'
+</script>
+
+<template>
+  <g class="pointer-events-none">
+    <g
+      v-for="hit in supports.hits"
+      :key="hit.id"
+      :transform="`translate(${scale.x(hit.xMm)} ${scale.y(hit.yMm)})`"
+    >
+      <circle
+        r="6.5"
+        fill="#fff"
+        fill-opacity="0.9"
+      />
+      <circle
+        v-if="hit.state === 'pilot-miss'"
+        r="4.5"
+        fill="none"
+        stroke="#22272e"
+        stroke-width="2"
+      />
+      <path
+        v-else-if="outliers.has(hit.id) || hit.use === 'set-aside'"
+        d="M-4 -4L4 4M4 -4L-4 4"
+        :stroke="colour(hit.id, hit.use)"
+        stroke-width="2.4"
+      />
+      <circle
+        v-else
+        r="4.2"
+        :fill="colour(hit.id, hit.use)"
+      />
+      <title>{{ hitStateNames[hit.state] }}</title>
+    </g>
+  </g>
+</template>

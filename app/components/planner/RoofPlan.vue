@@ -1,0 +1,107 @@
+<script setup lang="ts">
+import type { Face, Site } from '#core/job'
+import { faceAxes, planOutline, windName } from '#core/roof'
+
+/** The whole roof from above, north up, with the street's side: a face is picked here. */
+const { faces, site, current, size = 'large' } = defineProps<{ faces: Face[], site: Site, current: string, size?: 'small' | 'large' }>()
+const emit = defineEmits<{ pick: [faceId: string] }>()
+
+const outlines = computed(() => faces.map(face => ({ face, points: planOutline(face) })))
+const box = computed(() => {
+  const all = outlines.value.flatMap(one => one.points)
+  const [xs, ys] = [all.map(point => point.x), all.map(point => point.y)]
+  const [minX, maxX, minY, maxY] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)]
+  const pad = Math.max(maxX - minX, maxY - minY) * (size === 'large' ? 0.24 : 0.06)
+  return { x: minX - pad, y: -maxY - pad, width: maxX - minX + 2 * pad, height: maxY - minY + 2 * pad, middle: { x: (minX + maxX) / 2, y: -(minY + maxY) / 2 } }
+})
+/** North is up in a drawing whose y runs down. */
+const d = (points: { x: number, y: number }[]) => `M${points.map(point => `${point.x} ${-point.y}`).join('L')}Z`
+const unit = computed(() => Math.max(box.value.width, box.value.height) / 100)
+const middleOf = (points: { x: number, y: number }[]) => ({ x: points.reduce((sum, point) => sum + point.x, 0) / points.length, y: -points.reduce((sum, point) => sum + point.y, 0) / points.length })
+/** A short arrow down the slope, so that it can be seen which way each face falls. */
+const arrows = computed(() => outlines.value.map(({ face, points }) => {
+  const { uphill } = faceAxes(face.place.azimuthDeg)
+  const at = middleOf(points)
+  return { id: face.id, d: `M${at.x} ${at.y} l${-uphill.x * unit.value * 9} ${uphill.y * unit.value * 9}` }
+}))
+const sides = computed(() => [...(site.streetDeg === null ? [] : [{ name: 'Street', deg: site.streetDeg }]), ...(site.drivewayDeg === null ? [] : [{ name: 'Drive', deg: site.drivewayDeg }])].map((side) => {
+  const angle = side.deg * Math.PI / 180
+  const [sin, cos] = [Math.sin(angle), -Math.cos(angle)]
+  const reach = Math.min(box.value.width / 2 / Math.max(Math.abs(sin), 1e-6), box.value.height / 2 / Math.max(Math.abs(cos), 1e-6)) - unit.value * 6
+  return { ...side, x: box.value.middle.x + sin * reach, y: box.value.middle.y + cos * reach }
+}))
+</script>
+
+<template>
+  <svg
+    :viewBox="`${box.x} ${box.y} ${box.width} ${box.height}`"
+    :class="size === 'large' ? 'h-52 w-full' : 'h-11 w-24'"
+    role="group"
+    aria-label="The roof from above, north up"
+  >
+    <g
+      v-for="({ face, points }, i) in outlines"
+      :key="face.id"
+      role="button"
+      :tabindex="size === 'large' || faces.length > 1 ? 0 : -1"
+      class="cursor-pointer"
+      :aria-label="`${face.name}, faces ${windName(face.place.azimuthDeg)}`"
+      :aria-pressed="face.id === current"
+      @click="emit('pick', face.id)"
+      @keydown.enter="emit('pick', face.id)"
+      @keydown.space.prevent="emit('pick', face.id)"
+    >
+      <path
+        :d="d(points)"
+        :fill="face.id === current ? 'var(--color-chalk-500)' : '#e4dfd0'"
+        stroke="#22272e"
+        stroke-linejoin="round"
+        :stroke-width="size === 'large' ? unit * 0.9 : unit * 2.2"
+      />
+      <template v-if="size === 'large'">
+        <path
+          :d="arrows[i]!.d"
+          :stroke="face.id === current ? '#fff' : '#6b6b68'"
+          :stroke-width="unit * 0.9"
+          fill="none"
+          marker-end="url(#downhill)"
+        />
+      </template>
+    </g>
+    <template v-if="size === 'large'">
+      <defs>
+        <marker
+          id="downhill"
+          viewBox="0 0 6 6"
+          refX="3"
+          refY="3"
+          markerWidth="5"
+          markerHeight="5"
+          orient="auto"
+        >
+          <path
+            d="M0 0 L6 3 L0 6 z"
+            fill="#6b6b68"
+          />
+        </marker>
+      </defs>
+      <text
+        v-for="side in sides"
+        :key="side.name"
+        :x="side.x"
+        :y="side.y + unit * 1.6"
+        text-anchor="middle"
+        :font-size="unit * 5"
+        font-weight="700"
+        fill="#17519a"
+      >{{ side.name }}</text>
+      <text
+        :x="box.x + unit * 3"
+        :y="box.y + unit * 6"
+        :font-size="unit * 5"
+        font-weight="700"
+        fill="#22272e"
+      >N ↑</text>
+    </template>
+  </svg>
+</template>

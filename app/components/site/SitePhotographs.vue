@@ -1,0 +1,96 @@
+<script setup lang="ts">
+import { MOST_PHOTO_BYTES, MOST_PHOTOS, photoTypes } from '#core/job'
+
+/** Photographs of the site with their captions. */
+const { jobId } = defineProps<{ jobId: string }>()
+const { photographs, problem, busy, add, setCaption, remove, small, whole } = usePhotographs(jobId)
+const inputId = useId()
+async function choose(event: Event) {
+  const input = event.target as HTMLInputElement
+  await add([...input.files ?? []])
+  input.value = ''
+}
+const asking = ref('')
+async function takeAway(photoId: string) {
+  if (asking.value !== photoId) {
+    asking.value = photoId
+    return
+  }
+  asking.value = ''
+  await remove(photoId)
+}
+</script>
+
+<template>
+  <section aria-label="Photographs">
+    <div class="flex flex-wrap items-baseline justify-between gap-2 border-b border-graphite-900 pb-1">
+      <h2 class="text-lg font-bold">
+        Photographs
+      </h2>
+      <label
+        :for="inputId"
+        class="cursor-pointer border border-graphite-400 px-2.5 py-1 text-sm font-semibold hover:bg-graphite-100 has-focus-visible:outline-3"
+      >{{ busy || 'Add photographs' }}
+        <input
+          :id="inputId"
+          type="file"
+          multiple
+          :accept="photoTypes.join(',')"
+          class="sr-only"
+          :disabled="Boolean(busy)"
+          @change="choose"
+        ></label>
+    </div>
+    <p
+      v-if="problem"
+      role="alert"
+      class="mt-2 border-l-4 border-brick-500 py-1 pl-3 text-[15px]"
+    >
+      {{ problem }}
+    </p>
+    <p
+      v-if="!photographs.length"
+      class="mt-2 text-sm text-muted"
+    >
+      None yet. The way in, the eave, every obstruction, the loft and the meter are worth one each. JPEG, PNG or WebP, {{ MOST_PHOTO_BYTES / 1024 / 1024 }} MB each, {{ MOST_PHOTOS }} a job.
+    </p>
+    <ul class="mt-2 grid grid-cols-3 gap-3 max-lg:grid-cols-2">
+      <li
+        v-for="photo in photographs"
+        :key="photo.photoId"
+      >
+        <a
+          :href="whole(photo.photoId)"
+          target="_blank"
+          rel="noopener"
+        ><img
+          :src="small(photo.photoId)"
+          :alt="photo.caption || 'Photograph without a caption'"
+          :width="photo.widthPx"
+          :height="photo.heightPx"
+          class="aspect-4/3 w-full border border-graphite-400 object-cover"
+          loading="lazy"
+        ></a>
+        <input
+          :value="photo.caption"
+          type="text"
+          maxlength="200"
+          placeholder="What it shows"
+          aria-label="Caption"
+          class="w-full border-b border-dotted border-graphite-400 bg-transparent py-1 text-sm"
+          @change="setCaption(photo.photoId, ($event.target as HTMLInputElement).value)"
+        >
+        <p class="flex items-center justify-between text-[13px] text-muted">
+          <span>{{ photo.personName }}, {{ new Date(photo.takenInAt).toLocaleDateString('en-GB', { dateStyle: 'medium' }) }}</span>
+          <button
+            type="button"
+            class="underline"
+            @click="takeAway(photo.photoId)"
+          >
+            {{ asking === photo.photoId ? 'Really?' : 'Take away' }}
+          </button>
+        </p>
+      </li>
+    </ul>
+  </section>
+</template>

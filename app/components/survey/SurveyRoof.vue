@@ -1,0 +1,141 @@
+<script setup lang="ts">
+import { v4 as newId } from 'uuid'
+import { type FacePlace, starterFace } from '#core/job'
+import type { Outcome } from '#core/outcome'
+import { refused } from '#core/outcome'
+import { windName, wrapDeg } from '#core/roof'
+
+/** The whole roof: its faces from above, where this one lies, and ways to get more of them. */
+const { job, face, units, commit, chooseFace } = useFace()
+const setPlace = (values: Partial<FacePlace>) => commit(faceEdit(face.value.id, { place: { ...face.value.place, ...values } }))
+
+function setAzimuth(text: string): Outcome<unknown> {
+  const deg = Number(text.trim().replace(/°$/, ''))
+  return text.trim() && Number.isFinite(deg) ? setPlace({ azimuthDeg: wrapDeg(deg) }) : refused('Type the compass direction the slope faces, in degrees from north: 180 is south.')
+}
+function setStoreys(text: string): Outcome<unknown> {
+  const storeys = Number(text.trim())
+  return Number.isInteger(storeys) ? setPlace({ storeys }) : refused('Type whole storeys, such as 2.')
+}
+const problem = ref('')
+const tell = (outcome: Outcome<unknown>) => problem.value = outcome.ok ? '' : outcome.problem
+
+/** A bare face beside the others, with this one's parts and covering. */
+function add() {
+  const id = newId().slice(0, 8)
+  const { moduleId, railId, mountId, clampsId } = face.value.array
+  const made = { ...starterFace(id, `Face ${job.value.faces.length + 1}`, units.value, { moduleId, railId, mountId, clampsId }), covering: face.value.covering, supports: bareSupports(face.value.supports) }
+  const east = Math.max(...job.value.faces.map(one => one.place.eastMm)) + 14_000
+  const outcome = commit({ type: 'add-face', at: job.value.faces.length, face: { ...made, place: { ...face.value.place, eastMm: east } } })
+  tell(outcome)
+  if (outcome.ok) void chooseFace(id)
+}
+async function remove() {
+  const at = job.value.faces.findIndex(one => one.id === face.value.id)
+  const next = job.value.faces[at === 0 ? 1 : at - 1]
+  const id = face.value.id
+  if (next) await chooseFace(next.id)
+  tell(commit({ type: 'remove-face', faceId: id }))
+}
+const asksForm = ref(false)
+const asksFile = ref(false)
+</script>
+
+<template>
+  <PlannerRoofPlan
+    :faces="job.faces"
+    :site="job.site"
+    :current="face.id"
+    @pick="chooseFace"
+  />
+  <ul class="mb-2">
+    <li
+      v-for="one in job.faces"
+      :key="one.id"
+    >
+      <button
+        type="button"
+        class="flex w-full items-baseline justify-between border-b border-dotted border-graphite-300 py-1 text-left text-[15px] hover:bg-chalk-50"
+        :class="one.id === face.id ? 'font-semibold' : ''"
+        :aria-current="one.id === face.id ? 'true' : undefined"
+        @click="chooseFace(one.id)"
+      >
+        <span>{{ one.name }}</span>
+        <span class="text-[13px] font-normal text-muted">faces {{ windName(one.place.azimuthDeg) }}</span>
+      </button>
+    </li>
+  </ul>
+  <div class="flex flex-wrap gap-1">
+    <UButton
+      size="xs"
+      color="neutral"
+      variant="outline"
+      label="Common roof…"
+      @click="asksForm = true"
+    />
+    <UButton
+      size="xs"
+      color="neutral"
+      variant="outline"
+      label="From a file…"
+      @click="asksFile = true"
+    />
+    <UButton
+      size="xs"
+      color="neutral"
+      variant="outline"
+      label="Add a face"
+      @click="add"
+    />
+    <UButton
+      size="xs"
+      color="neutral"
+      variant="ghost"
+      :label="`Remove ${face.name}`"
+      :disabled="job.faces.length < 2"
+      @click="remove"
+    />
+  </div>
+  <p
+    v-if="problem"
+    role="alert"
+    class="mt-1 text-sm font-medium text-brick-600"
+  >
+    {{ problem }}
+  </p>
+  <h2 class="slip-title mt-4">
+    Where {{ face.name }} lies
+  </h2>
+  <FieldTypedField
+    label="Faces"
+    :hint="`${windName(face.place.azimuthDeg)}; degrees from north`"
+    :shown="`${Number(face.place.azimuthDeg.toFixed(1))}°`"
+    :commit="setAzimuth"
+  />
+  <FieldLengthField
+    label="Eave above ground"
+    :mm="face.place.eaveHeightMm"
+    :units="units"
+    :commit="mm => setPlace({ eaveHeightMm: mm! })"
+  />
+  <FieldTypedField
+    label="Storeys below"
+    :shown="String(face.place.storeys)"
+    :commit="setStoreys"
+  />
+  <FieldLengthField
+    label="Eave’s left end, east"
+    hint="in plan, from the job’s origin"
+    :mm="face.place.eastMm"
+    :units="units"
+    :commit="mm => setPlace({ eastMm: mm! })"
+  />
+  <FieldLengthField
+    label="Eave’s left end, north"
+    :mm="face.place.northMm"
+    :units="units"
+    :commit="mm => setPlace({ northMm: mm! })"
+  />
+  <RoofFormDialog v-model:open="asksForm" />
+  <RoofImportDialog v-model:open="asksFile" />
+</template>

@@ -1,0 +1,30 @@
+import { v4 as newId } from 'uuid'
+import { type Edit, type Face, type PlainEdit, starterFace, type Supports } from '#core/job'
+import type { LaidFace } from '#core/roof'
+import type { UnitSystem } from '#core/units'
+
+/** The same supports with nothing found on them yet, for another face of the same house. */
+export function bareSupports(supports: Supports): Supports {
+  switch (supports.kind) {
+    case 'rafters': return { ...supports, layout: 'nominal', found: [], hits: [] }
+    case 'purlins': return { ...supports, found: [] }
+    case 'sheathing': return { ...supports, areas: [] }
+    default: return supports
+  }
+}
+
+/** A face laid from plan, with the parts, covering, setbacks and supports of one that is there. */
+export function faceLike(like: Face, laid: LaidFace, units: UnitSystem): Face {
+  const { moduleId, railId, mountId, clampsId, orientation, rowGapMm, columnGapMm, trimTailMm, fixingPattern, allowedSpanMm, allowedOverhangMm } = like.array
+  const made = starterFace(newId().slice(0, 8), laid.name, units, { moduleId, railId, mountId, clampsId })
+  return {
+    ...made, outline: laid.outline, pitchDeg: laid.pitchDeg, place: { ...like.place, ...laid.place }, covering: like.covering, supports: bareSupports(like.supports), setbacks: like.setbacks,
+    array: { ...made.array, orientation, rowGapMm, columnGapMm, trimTailMm, fixingPattern, allowedSpanMm, allowedOverhangMm },
+  }
+}
+
+/** One change that puts new faces after those that are there, or in their place. */
+export function facesEdit(present: Face[], faces: Face[], replace: boolean): Edit {
+  const adds = faces.map((face, i): PlainEdit => ({ type: 'add-face', at: present.length + i, face }))
+  return { type: 'batch', edits: [...adds, ...(replace ? present.map((face): PlainEdit => ({ type: 'remove-face', faceId: face.id })) : [])] }
+}
