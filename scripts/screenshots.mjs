@@ -2,13 +2,22 @@ import { chromium } from '@playwright/test'
 
 // Takes the pictures in docs/screenshots from the demo of a running `npm start`. usage: npm run screenshots [ADDRESS]
 const address = process.argv[2] ?? 'http://127.0.0.1:3100'
-const job = n => `/jobs/2d0c7f7a-0f5e-4f6c-8f10-5a4b3c2d000${n}`
+const job = n => `/jobs/2d0c7f7a-0f5e-4f6c-8f10-5a4b3c2d${String(n).padStart(4, '0')}`
 const wide = { width: 1280, height: 800 }
 const phone = { width: 390, height: 844 }
 const views = [
   ['jobs', '/', wide],
-  ['survey', `${job(4)}/survey`, wide],
-  ['rafters', `${job(1)}/rafters`, wide],
+  ['site', `${job(1)}/site`, wide],
+  ['survey', `${job(5)}/survey`, wide],
+  ['survey-roof', `${job(5)}/survey`, wide, page => page.getByRole('tab', { name: 'Roof' }).click()],
+  ['common-roof', `${job(4)}/survey`, wide, async (page) => {
+    await page.getByRole('tab', { name: 'Roof' }).click()
+    await page.getByRole('button', { name: 'Common roof…' }).click()
+    await page.getByRole('dialog').getByLabel('Form').click()
+    await page.getByRole('option', { name: 'Gable with a cross gable' }).click()
+  }],
+  ['rafters', `${job(6)}/rafters`, wide],
+  ['purlins', `${job(7)}/rafters`, wide],
   ['keep-clear', `${job(3)}/keep-clear`, wide],
   ['rows', `${job(1)}/rows`, wide, page => page.getByRole('region', { name: 'Row 1' }).getByText('Row 1').click()],
   ['rails', `${job(1)}/rails`, wide, page => page.getByRole('button', { name: /^Rail 3, up/ }).click()],

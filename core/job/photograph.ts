@@ -14,9 +14,11 @@ export const photographSchema = z.object({
 })
 export type Photograph = z.infer<typeof photographSchema>
 
+export const isPhotoType = (type: string): boolean => photoTypes.some(one => one === type)
+
 /** Why a file can't be taken as a photograph; null when it may. The server looks inside it too. */
 export function photoProblem(type: string, bytes: number): string | null {
-  if (!photoTypes.includes(type as typeof photoTypes[number])) return 'Photographs are JPEG, PNG or WebP pictures; this file is something else.'
+  if (!isPhotoType(type)) return 'Photographs are JPEG, PNG or WebP pictures; this file is something else.'
   if (bytes > MOST_PHOTO_BYTES) return `This picture has ${(bytes / 1024 / 1024).toFixed(0)} MB; ${MOST_PHOTO_BYTES / 1024 / 1024} MB is the most. Take it at a lower setting or send it smaller.`
   return bytes ? null : 'This file is empty.'
 }

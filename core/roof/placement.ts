@@ -28,12 +28,3 @@ export function fromPlan({ place, pitchDeg }: Placed, point: Point): Point {
 
 /** A face's outline in plan, mm east and north. */
 export const planOutline = (face: Pick<Face, 'outline' | 'place' | 'pitchDeg'>): Point[] => shapeOf(face.outline).region[0]!.map(point => toPlan(face, point))
-
-/** Compass words in steps of 45 degrees. */
-const WINDS = ['north', 'north-east', 'east', 'south-east', 'south', 'south-west', 'west', 'north-west'] as const
-
-/** The nearest of eight winds to a direction. */
-export const windName = (azimuthDeg: number): string => WINDS[Math.round(azimuthDeg / 45) % 8]!
-
-/** A direction brought into 0 to below 360 degrees. */
-export const wrapDeg = (deg: number): number => ((deg % 360) + 360) % 360

@@ -6,7 +6,7 @@ import type { Interval } from '../geometry'
 
 /** What a reading is called out as. */
 export const hitStateNames: Record<HitState, string> = {
-  'knock': 'Knock, middle', 'edge-left': 'Left edge felt', 'edge-right': 'Right edge felt', 'seen': 'Seen', 'pilot-hit': 'Pilot, hit', 'pilot-miss': 'Pilot, miss',
+  'knock': 'Knock', 'edge-left': 'Left edge', 'edge-right': 'Right edge', 'seen': 'Seen', 'pilot-hit': 'Pilot hit', 'pilot-miss': 'Pilot miss',
 }
 
 /** Words that a pasted table may use for a state. */

@@ -73,6 +73,10 @@ export function placesOnRafters(rafters: Rafter[], fasteners: Fasteners | null):
   })
 }
 
+/** The chance, 0 to 1, that all of a mount's screws are in sound timber when it is set at a place of the face, mm. */
+export const chanceAt = (rafters: Rafter[], fasteners: Fasteners, xMm: number, yMm: number): number =>
+  Math.min(1, rafters.reduce((sum, rafter) => sum + chanceInTimber(safeStrip(rafter.widthMm, fasteners), rafter.sdMm, xMm - rafterAt(rafter, yMm)), 0))
+
 /** Two neighbours in the wrong order or closer than their timber is wide: one of the readings must be wrong. */
 export interface RafterClash { left: Rafter, right: Rafter, apartMm: number }
 

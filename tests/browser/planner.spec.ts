@@ -32,7 +32,7 @@ test('typing a spacing and a rafter’s place moves readings, fixings and parts;
 
   // Rafter 5 found at 77.5 in leaves 49.7 in to rafter 7, over the 48 in allowed: one more on each rail.
   await typeOver(page, 'Rafter 5', `6' 5 1/2"`)
-  await expect(page.getByText('1 of 17 found')).toBeVisible()
+  await expect(page.getByText('1 of 17 proved')).toBeVisible()
   await expect(totals).toContainText('48 fixings')
   await saved(page)
 
@@ -43,7 +43,7 @@ test('typing a spacing and a rafter’s place moves readings, fixings and parts;
   await page.goto(`/jobs/${jobId}/rafters`)
   await expect(page.getByLabel('Spacing').first()).toHaveValue(`1' 7 3/16"`)
   await page.getByRole('button', { name: 'Undo' }).click()
-  await expect(page.getByText('0 of 17 found')).toBeVisible()
+  await expect(page.getByText('0 of 17 proved')).toBeVisible()
   await expect(totals).toContainText('42 fixings')
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect(totals).toContainText('36 fixings')

@@ -4,7 +4,7 @@ import { tapeReadings } from '#core/markout'
 import { cornerLetter, placeAlong, readingAlong } from '#core/roof'
 import type { Face, Job } from '#core/job'
 import type { FacePlan } from '#core/plan'
-import { chanceInTimber, rafterAt, safeStrip } from '#core/supports'
+import { chanceAt, rafterAt } from '#core/supports'
 
 /** One face, square-on and to scale, with its two tapes. */
 const { job, face, plan, selection, showsHits = false } = defineProps<{ job: Job, face: Face, plan: FacePlan, selection: string, showsHits?: boolean }>()
@@ -35,7 +35,7 @@ const chance = computed(() => {
   const { fasteners } = plan.parts.mount
   const at = pointer.value
   if (!showsHits || !at || !fasteners || !plan.supports.rafters.length) return null
-  return plan.supports.rafters.reduce((sum, rafter) => sum + chanceInTimber(safeStrip(rafter.widthMm, fasteners), rafter.sdMm, at.xMm - rafterAt(rafter, at.yMm)), 0)
+  return chanceAt(plan.supports.rafters, fasteners, at.xMm, at.yMm)
 })
 
 const layer = (id: LayerId) => shows.value[id]

@@ -10,6 +10,7 @@ const { face, scale, readings, units, top } = defineProps<{ face: Face, scale: F
 
 const HEIGHT = 24
 const LANE = 24
+const MOST_LANES = 3
 const FONT = 13
 const eave = computed(() => shapeOf(face.outline).eave)
 const left = computed(() => scale.x(eave.value.fromMm))
@@ -19,7 +20,8 @@ const tags = computed(() => {
   const sized = readings.map(reading => ({ reading, middle: scale.x(reading.placeMm), width: runsWidth(lengthRuns(reading.readingMm, units), FONT) + 14, bar: 2 * (reading.sdMm ?? 0) * scale.pxPerMm }))
     .sort((a, b) => a.middle - b.middle)
   const lanes = lanesFor(sized, 4)
-  return sized.map((tag, i) => ({ ...tag, top: top + HEIGHT + 10 + lanes[i]! * LANE }))
+  // Where there is no room for all, some keep their mark on the tape and go without a tag.
+  return sized.map((tag, i) => ({ ...tag, lane: lanes[i]!, top: top + HEIGHT + 10 + Math.min(lanes[i]!, MOST_LANES - 1) * LANE }))
 })
 const fill = { rafter: '#6d4c14', fixing: '#cf3a1a', line: '#1c5fae', module: '#3f4347', edge: '#22272e' }
 </script>
@@ -64,13 +66,14 @@ const fill = { rafter: '#6d4c14', fixing: '#cf3a1a', line: '#1c5fae', module: '#
       :key="tag.reading.key"
     >
       <path
-        v-if="tag.bar > 3"
+        v-if="tag.bar > 1.5"
         :d="`M${tag.middle - tag.bar} ${top + HEIGHT + 4} h${2 * tag.bar} m0 -4 v8 M${tag.middle - tag.bar} ${top + HEIGHT} v8`"
         :stroke="fill[tag.reading.tone]"
         stroke-width="1.6"
         fill="none"
       />
       <line
+        v-if="tag.lane < MOST_LANES"
         :x1="tag.middle"
         :x2="tag.middle"
         :y1="top + HEIGHT"
@@ -83,6 +86,7 @@ const fill = { rafter: '#6d4c14', fixing: '#cf3a1a', line: '#1c5fae', module: '#
         :fill="fill[tag.reading.tone]"
       />
       <rect
+        v-if="tag.lane < MOST_LANES"
         :x="tag.middle - tag.width / 2"
         :y="tag.top"
         :width="tag.width"
@@ -91,6 +95,7 @@ const fill = { rafter: '#6d4c14', fixing: '#cf3a1a', line: '#1c5fae', module: '#
         :fill="fill[tag.reading.tone]"
       />
       <FaceFractionText
+        v-if="tag.lane < MOST_LANES"
         :mm="tag.reading.readingMm"
         :units="units"
         :size="FONT"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Face, Site } from '#core/job'
-import { faceAxes, planOutline, windName } from '#core/roof'
+import { faceAxes, planOutline } from '#core/roof'
+import { windName } from '#core/units'
 
 /** The whole roof from above, north up, with the street's side: a face is picked here. */
 const { faces, site, current, size = 'large' } = defineProps<{ faces: Face[], site: Site, current: string, size?: 'small' | 'large' }>()
@@ -81,7 +82,7 @@ const sides = computed(() => [...(site.streetDeg === null ? [] : [{ name: 'Stree
         >
           <path
             d="M0 0 L6 3 L0 6 z"
-            fill="#6b6b68"
+            fill="context-stroke"
           />
         </marker>
       </defs>

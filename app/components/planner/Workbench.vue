@@ -100,30 +100,32 @@ usePlannerKeys({
           <FaceLayerBar v-if="stage !== 'site'" />
           <span v-else />
           <div class="flex items-center gap-1">
-            <UButton
-              size="xs"
-              color="neutral"
-              variant="outline"
-              label="Balance"
-              title="Balance the overhangs: key B"
-              @click="balance"
-            />
-            <UButton
-              size="xs"
-              color="neutral"
-              variant="outline"
-              :label="`Datum ${face.datum}`"
-              title="Swap the datum corner: key T"
-              @click="swapDatum"
-            />
-            <UButton
-              size="xs"
-              color="neutral"
-              variant="outline"
-              label="Working"
-              title="Working of what is selected: key ."
-              @click="showsWorking = true"
-            />
+            <template v-if="stage !== 'site'">
+              <UButton
+                size="xs"
+                color="neutral"
+                variant="outline"
+                label="Balance"
+                title="Balance the overhangs: key B"
+                @click="balance"
+              />
+              <UButton
+                size="xs"
+                color="neutral"
+                variant="outline"
+                :label="`Datum ${face.datum}`"
+                title="Swap the datum corner: key T"
+                @click="swapDatum"
+              />
+              <UButton
+                size="xs"
+                color="neutral"
+                variant="outline"
+                label="Working"
+                title="Working of what is selected: key ."
+                @click="showsWorking = true"
+              />
+            </template>
             <UButton
               size="xs"
               color="neutral"
@@ -154,6 +156,7 @@ usePlannerKeys({
         </div>
         <p
           aria-live="polite"
+          :class="stage === 'site' ? 'sr-only' : ''"
           class="h-6 px-4 text-[15px] font-medium text-chalk-600"
           data-testid="message"
         >
@@ -166,7 +169,7 @@ usePlannerKeys({
           role="region"
           aria-label="Site sheet"
         >
-          <SiteSheet :job-id="jobId" />
+          <SiteSheet />
         </div>
         <FaceDrawing
           v-else
@@ -199,11 +202,16 @@ usePlannerKeys({
         </div>
         <PlannerFindingsList
           class="overflow-y-auto px-4 pt-2 pb-3"
-          :class="stage === 'site' ? 'flex-1' : 'shrink-0 border-t-2 border-graphite-900 md:max-h-[44%]'"
+          :class="stage === 'site' ? '' : 'shrink-0 border-t-2 border-graphite-900 md:max-h-[40%]'"
           :findings="[...found.here, ...found.elsewhere]"
           @cure="store.commit($event.edit)"
           @preview="store.previewEdit($event?.edit ?? null)"
           @show="showFinding"
+        />
+        <SitePhotographs
+          v-if="stage === 'site'"
+          class="min-h-0 flex-1 overflow-y-auto px-4 pb-3"
+          :job-id="jobId"
         />
       </aside>
     </template>

@@ -1,8 +1,7 @@
 <script setup lang="ts">
-import type { Outcome } from '#core/outcome'
-import { done, refused } from '#core/outcome'
-import { type RoofForm, type RoofFormKind, roofFaces, wrapDeg } from '#core/roof'
-import { formatPitch, parsePitch } from '#core/units'
+import { done, type Outcome } from '#core/outcome'
+import { type RoofForm, type RoofFormKind, roofFaces } from '#core/roof'
+import { formatDirection, formatPitch, parseDirection, parsePitch } from '#core/units'
 
 /** A common roof from its plan sizes: all its faces at once, each to be corrected by tape afterwards. */
 const open = defineModel<boolean>('open', { required: true })
@@ -27,8 +26,8 @@ const takePitch = (key: Size) => (text: string): Outcome<unknown> => {
   return parsed.ok ? take(key)(parsed.value) : parsed
 }
 function takeAzimuth(text: string): Outcome<unknown> {
-  const deg = Number(text.trim().replace(/°$/, ''))
-  return text.trim() && Number.isFinite(deg) ? take('azimuthDeg')(wrapDeg(deg)) : refused('Type degrees from north: 180 is south.')
+  const direction = parseDirection(text)
+  return direction.ok ? take('azimuthDeg')(direction.value) : direction
 }
 const form = computed(() => ({ kind: kind.value, ...sizes }) as RoofForm)
 const faces = computed(() => roofFaces(form.value))
@@ -49,6 +48,7 @@ async function make() {
   <UModal
     v-model:open="open"
     title="Common roof"
+    :ui="{ content: 'sm:max-w-3xl' }"
     description="Plan sizes from eave to eave give every face at its true lengths. Each can then be corrected by tape."
   >
     <template #body>
@@ -114,7 +114,7 @@ async function make() {
           <FieldTypedField
             label="The front faces"
             hint="degrees from north"
-            :shown="`${Number(sizes.azimuthDeg.toFixed(1))}°`"
+            :shown="formatDirection(sizes.azimuthDeg)"
             :commit="takeAzimuth"
           />
         </div>

@@ -22,9 +22,12 @@ async function takeAway(photoId: string) {
 </script>
 
 <template>
-  <section aria-label="Photographs">
+  <section
+    aria-label="Photographs"
+    tabindex="0"
+  >
     <div class="flex flex-wrap items-baseline justify-between gap-2 border-b border-graphite-900 pb-1">
-      <h2 class="text-lg font-bold">
+      <h2 class="slip-title mb-0">
         Photographs
       </h2>
       <label
@@ -54,10 +57,11 @@ async function takeAway(photoId: string) {
     >
       None yet. The way in, the eave, every obstruction, the loft and the meter are worth one each. JPEG, PNG or WebP, {{ MOST_PHOTO_BYTES / 1024 / 1024 }} MB each, {{ MOST_PHOTOS }} a job.
     </p>
-    <ul class="mt-2 grid grid-cols-3 gap-3 max-lg:grid-cols-2">
+    <ul class="mt-2 grid grid-cols-2 gap-3">
       <li
         v-for="photo in photographs"
         :key="photo.photoId"
+        class="relative"
       >
         <a
           :href="whole(photo.photoId)"
@@ -71,24 +75,25 @@ async function takeAway(photoId: string) {
           class="aspect-4/3 w-full border border-graphite-400 object-cover"
           loading="lazy"
         ></a>
-        <input
+        <button
+          type="button"
+          class="absolute top-1 right-1 bg-paper px-1.5 py-0.5 text-[13px] font-semibold text-graphite-900"
+          :aria-label="asking === photo.photoId ? 'Really take this photograph away' : 'Take this photograph away'"
+          @click="takeAway(photo.photoId)"
+        >
+          {{ asking === photo.photoId ? 'Really?' : '×' }}
+        </button>
+        <textarea
           :value="photo.caption"
-          type="text"
+          rows="2"
           maxlength="200"
           placeholder="What it shows"
           aria-label="Caption"
-          class="w-full border-b border-dotted border-graphite-400 bg-transparent py-1 text-sm"
-          @change="setCaption(photo.photoId, ($event.target as HTMLInputElement).value)"
-        >
-        <p class="flex items-center justify-between text-[13px] text-muted">
-          <span>{{ photo.personName }}, {{ new Date(photo.takenInAt).toLocaleDateString('en-GB', { dateStyle: 'medium' }) }}</span>
-          <button
-            type="button"
-            class="underline"
-            @click="takeAway(photo.photoId)"
-          >
-            {{ asking === photo.photoId ? 'Really?' : 'Take away' }}
-          </button>
+          class="block w-full resize-none border-b border-dotted border-graphite-400 bg-transparent pt-1 text-sm leading-snug"
+          @change="setCaption(photo.photoId, ($event.target as HTMLTextAreaElement).value)"
+        />
+        <p class="text-[13px] text-muted">
+          {{ photo.personName }}, {{ new Date(photo.takenInAt).toLocaleDateString('en-GB', { day: 'numeric', month: 'short' }) }}
         </p>
       </li>
     </ul>

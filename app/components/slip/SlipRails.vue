@@ -2,12 +2,15 @@
 import type { ArrayRules, FixingPattern } from '#core/job'
 import { plainRow } from '#core/job'
 import { mismatches } from '#core/catalogue'
+import { readingAlong } from '#core/roof'
 
 const { face, facePlan, catalogue, units, selection, select, commit } = useFace()
 const array = computed(() => face.value.array)
 const set = (values: Partial<Omit<ArrayRules, 'rows'>>) => commit(arrayEdit(face.value.id, values))
 const rail = computed(() => facePlan.value.rails.find(one => one.id === selection.value) ?? null)
 const fixings = computed(() => facePlan.value.fixings.rails.find(one => one.railId === selection.value) ?? null)
+/** In the order of the tape, from the datum on. */
+const fixingLines = computed(() => face.value.datum === 'left' ? fixings.value?.fixings ?? [] : [...fixings.value?.fixings ?? []].reverse())
 const rowBottomMm = computed(() => rail.value ? facePlan.value.rows.rows[rail.value.row]!.bottomMm : 0)
 const typedMm = computed(() => {
   if (!rail.value) return null
@@ -110,6 +113,26 @@ const setHeight = (mm: number | null) => rail.value
         />
       </SlipLine>
     </dl>
+    <h2 class="slip-title mt-5">
+      Fixing by fixing
+    </h2>
+    <ol>
+      <li
+        v-for="fixing in fixingLines"
+        :key="fixing.xMm"
+        class="flex items-baseline justify-between gap-2 border-b border-dotted border-graphite-300 py-1 text-[15px]"
+      >
+        <span>{{ fixing.member[0]!.toUpperCase() }}{{ fixing.member.slice(1) }}
+          <span
+            class="text-[13px]"
+            :class="fixing.state === 'guessed' ? 'font-semibold text-amber-600' : 'text-muted'"
+          >{{ fixing.state }}{{ fixing.chance < 0.995 ? `, timber ${Math.round(100 * fixing.chance)} %` : '' }}</span></span>
+        <b><FieldLengthText
+          :mm="readingAlong(face, fixing.xMm)"
+          :units="units"
+        /></b>
+      </li>
+    </ol>
   </template>
   <template v-else>
     <h2 class="slip-title">
@@ -166,7 +189,7 @@ const setHeight = (mm: number | null) => rail.value
       <SlipLine label="Fixings">
         {{ facePlan.fixings.total }}{{ facePlan.fixings.fewestProved ? ', fewest for this pattern' : '' }}
       </SlipLine>
-      <SlipLine label="Rafters that share them">
+      <SlipLine :label="face.supports.kind === 'rafters' ? 'Rafters that share them' : 'Places that share them'">
         {{ facePlan.fixings.membersUsed }}{{ facePlan.fixings.spreadProved ? ', the most possible' : '' }}
       </SlipLine>
     </dl>

@@ -3,7 +3,7 @@ import { v4 as newId } from 'uuid'
 import { type Hit, type HitState, hitStates, type RafterSupports } from '#core/job'
 import { type Outcome, refused } from '#core/outcome'
 import { placeAlong, readingAlong, shapeOf } from '#core/roof'
-import { type CalledReading, hitProblem, hitStateNames, parseReadings } from '#core/supports'
+import { type CalledReading, chanceAt, hitProblem, hitStateNames, parseReadings } from '#core/supports'
 import { formatLength, parseLength } from '#core/units'
 import { simulatedMeter } from '../../instruments/simulated-meter'
 
@@ -74,6 +74,14 @@ async function toggleMeter() {
   meter.value = made
 }
 onBeforeUnmount(() => meter.value?.disconnect())
+
+/** The chance that all of the mount's screws would find sound timber at the reading as it stands typed. */
+const chance = computed(() => {
+  const at = parseLength(reading.value, units.value)
+  const height = parseLength(heightText.value, units.value)
+  const { supports: found, parts } = facePlan.value
+  return at.ok && height.ok && parts.mount.fasteners && found.rafters.length ? chanceAt(found.rafters, parts.mount.fasteners, placeAlong(face.value, at.value), height.value) : null
+})
 
 const checks = computed(() => new Map(facePlan.value.supports.fit?.checks.map(check => [check.hitId, check])))
 function said(hit: Hit): string {
@@ -146,6 +154,12 @@ const use = (hit: Hit) => commit({ type: 'use-hit', faceId: face.value.id, hitId
     >
       {{ problem }}
     </p>
+    <p
+      v-if="chance !== null"
+      class="mt-1 text-sm text-muted"
+    >
+      A {{ facePlan.parts.mount.name }} there: {{ Math.round(100 * chance) }} % to have every screw in sound timber.
+    </p>
     <div class="mt-1 flex flex-wrap gap-1">
       <UButton
         size="xs"
@@ -204,11 +218,11 @@ const use = (hit: Hit) => commit({ type: 'use-hit', faceId: face.value.id, hitId
           <span class="text-[13px] text-muted"> up <FieldLengthText
             :mm="hit.yMm"
             :units="units"
-          />, {{ hitStateNames[hit.state].toLowerCase() }}</span>
+          /></span>
           <span
             class="block text-[13px]"
             :class="isOutlier(hit) ? 'font-semibold text-amber-600' : 'text-muted'"
-          >{{ said(hit) }}</span>
+          >{{ hitStateNames[hit.state] }}{{ said(hit) ? `: ${said(hit)}` : '' }}</span>
         </span>
         <span class="flex shrink-0">
           <UButton

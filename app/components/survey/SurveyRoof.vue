@@ -1,17 +1,16 @@
 <script setup lang="ts">
 import { v4 as newId } from 'uuid'
 import { type FacePlace, starterFace } from '#core/job'
-import type { Outcome } from '#core/outcome'
-import { refused } from '#core/outcome'
-import { windName, wrapDeg } from '#core/roof'
+import { type Outcome, refused } from '#core/outcome'
+import { formatDirection, parseDirection, windName } from '#core/units'
 
 /** The whole roof: its faces from above, where this one lies, and ways to get more of them. */
 const { job, face, units, commit, chooseFace } = useFace()
 const setPlace = (values: Partial<FacePlace>) => commit(faceEdit(face.value.id, { place: { ...face.value.place, ...values } }))
 
 function setAzimuth(text: string): Outcome<unknown> {
-  const deg = Number(text.trim().replace(/°$/, ''))
-  return text.trim() && Number.isFinite(deg) ? setPlace({ azimuthDeg: wrapDeg(deg) }) : refused('Type the compass direction the slope faces, in degrees from north: 180 is south.')
+  const direction = parseDirection(text)
+  return direction.ok ? setPlace({ azimuthDeg: direction.value }) : direction
 }
 function setStoreys(text: string): Outcome<unknown> {
   const storeys = Number(text.trim())
@@ -109,7 +108,7 @@ const asksFile = ref(false)
   <FieldTypedField
     label="Faces"
     :hint="`${windName(face.place.azimuthDeg)}; degrees from north`"
-    :shown="`${Number(face.place.azimuthDeg.toFixed(1))}°`"
+    :shown="formatDirection(face.place.azimuthDeg)"
     :commit="setAzimuth"
   />
   <FieldLengthField

@@ -14,7 +14,7 @@ function setPitch(text: string) {
 const runMm = computed(() => shapeOf(outline.value).up.toMm / slopeFactor(face.value.pitchDeg))
 const forms: { label: string, value: OutlineForm }[] = [
   { label: 'Rectangle', value: 'rectangle' },
-  { label: 'Four sides by tape (out of square, hip side)', value: 'quadrilateral' },
+  { label: 'Four sides by tape (hip side, parallelogram)', value: 'quadrilateral' },
   { label: 'Three sides by tape (hip end)', value: 'triangle' },
   { label: 'L by tape, low on the right', value: 'l-low-right' },
   { label: 'L by tape, low on the left', value: 'l-low-left' },

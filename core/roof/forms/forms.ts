@@ -1,9 +1,8 @@
 import { done, type Outcome, refused } from '../../outcome'
 import type { Point } from '../../geometry'
 import type { EdgeKind } from '../../job'
-import { degrees, radians, STEEPEST_PITCH_DEG } from '../../units'
+import { degrees, radians, STEEPEST_PITCH_DEG, wrapDeg } from '../../units'
 import { layFace, type LaidFace, type PlanFace } from '../from-plan'
-import { wrapDeg } from '../placement'
 
 /** Plan sizes of the common roofs, eave to eave, mm. The front is the side that `azimuthDeg` looks out of. */
 export type RoofForm

@@ -1,4 +1,4 @@
-import { captionSchema, MOST_PHOTO_BYTES, MOST_PHOTOS, photoProblem } from '#core/job'
+import { captionSchema, isPhotoType, MOST_PHOTO_BYTES, MOST_PHOTOS, photoProblem } from '#core/job'
 import { countPhotographs, insertPhotograph } from '../../../../db/photographs'
 import { findJob } from '../../../../db/jobs'
 import { asFirm } from '../../../../db/pool'
@@ -12,7 +12,7 @@ export default defineEventHandler(async (event) => {
   if (!caption.success) refuse(400, [{ path: 'caption', sentence: caption.error.issues[0]!.message }])
   const type = getRequestHeader(event, 'content-type')?.split(';')[0] ?? ''
   const early = photoProblem(type, Number(getRequestHeader(event, 'content-length') ?? 1))
-  if (early) refuse(type.startsWith('image/') ? 413 : 415, [{ path: 'body', sentence: early }])
+  if (early) refuse(isPhotoType(type) ? 413 : 415, [{ path: 'body', sentence: early }])
   const picture = await readLimited(event, MOST_PHOTO_BYTES)
   if (!picture) refuse(413, [{ path: 'body', sentence: photoProblem(type, MOST_PHOTO_BYTES + 1)! }])
   const seen = picture.length ? await lookAtPicture(picture) : null
