@@ -57,6 +57,28 @@ describe('edits', () => {
     expect(stacksOf([{ kind: 'edit', inverse: pitch(1) }, { kind: 'undo', inverse: pitch(2) }])).toEqual({ undo: [], redo: [pitch(2)] })
   })
 
+  it('whose face somebody else has removed are passed over, and refused with a sentence when sent', () => {
+    const two = applyEdit(threeRowsOfSix(), { type: 'add-face', at: 1, face: starterFace('wing', 'Wing', 'metric', { moduleId: 'skerry-425', railId: 'bollard-light', mountId: 'limpet-flashed', clampsId: 'pinch-inch' }) })
+    const pitch: Edit = { type: 'set-face', faceId: 'wing', values: { pitchDeg: 20 } }
+    const removed = applyEdit(two, { type: 'remove-face', faceId: 'wing' })
+    const folded = foldEntries({ job: removed, stacks: { undo: [], redo: [] } }, [{ id: 'a', kind: 'edit', edit: pitch }, { id: 'b', kind: 'edit', edit: { type: 'set-job', values: { title: 'Kept' } } }])
+    expect(folded.job.title).toBe('Kept')
+    expect(folded.stacks.undo).toHaveLength(1)
+    const read = readEdit(pitch, removed, catalogue)
+    expect(read.ok ? '' : read.problems[0]!.sentence).toContain('removed meanwhile')
+    for (const edit of [{ type: 'remove-face', faceId: 'main' }, { type: 'batch', edits: [{ type: 'remove-face', faceId: 'main' }, { type: 'set-array', faceId: 'main', values: {} }] }]) expect(readEdit(edit, removed, catalogue).ok).toBe(false)
+  })
+
+  it('keep two people’s hit logs apart, and leave what was logged meanwhile when a fit is taken back', () => {
+    const hit = (id: string, xMm: number) => ({ at: 0, hit: { id, xMm, yMm: 900, state: 'knock' as const, use: 'rafter' as const } })
+    const job = applyEdit(threeRowsOfSix(), { type: 'log-hits', faceId: 'main', hits: [hit('a', 300), hit('b', 910)] })
+    const accept: Edit = { type: 'set-rafters', faceId: 'main', values: { layout: 'fitted' } }
+    const back = inverseOf(job, accept)
+    const logged = applyEdit(applyEdit(job, accept), { type: 'log-hits', faceId: 'main', hits: [hit('c', 1520), hit('a', 300)] })
+    const after = applyEdit(logged, back).faces[0]!.supports
+    expect(after.kind === 'rafters' && [after.layout, after.hits.map(one => one.id)]).toEqual(['nominal', ['c', 'b', 'a']])
+  })
+
   it('say which facts they touch and in which words', () => {
     expect(touches({ type: 'move-rafter', faceId: 'main', rafter: 3, centreMm: 5 })).toEqual(['face main/rafter 3'])
     expect(wordsFor({ type: 'set-row', faceId: 'main', row: 1, values: { count: 4 } })).toBe('row 2: the number of modules')

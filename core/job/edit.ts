@@ -146,8 +146,8 @@ const withRafters = (job: Job, id: string, change: (rafters: RafterSupports) => 
   return withFace(job, id, face => ({ ...face, supports: changed }))
 }
 
-/** Why an edit can't be made to this job at all; null when it can. */
-export function obstacleTo(job: Job, edit: PlainEdit): string | null {
+/** Why a plain edit can't be made to this job at all; null when it can. */
+function obstacleTo(job: Job, edit: PlainEdit): string | null {
   if (edit.type === 'add-face') return edit.at > job.faces.length ? 'The new face’s place in the list is past its end.' : null
   if (!('faceId' in edit)) return null
   const face = job.faces.find(one => one.id === edit.faceId)
@@ -155,6 +155,17 @@ export function obstacleTo(job: Job, edit: PlainEdit): string | null {
   if (edit.type === 'remove-face') return job.faces.length < 2 ? 'This is the job’s only face, and a job has at least one.' : null
   const ofRafters = ['set-rafters', 'move-rafter', 'log-hits', 'drop-hits', 'use-hit'].includes(edit.type)
   return ofRafters && face.supports.kind !== 'rafters' ? 'This face is not fixed to rafters, so it has no hit log. Choose rafters first.' : null
+}
+
+/** The first obstacle to an edit, a batch's steps taken in order; null when all of it can be made. */
+export function obstacleIn(job: Job, edit: Edit): string | null {
+  let state = job
+  for (const one of edit.type === 'batch' ? edit.edits : [edit]) {
+    const obstacle = obstacleTo(state, one)
+    if (obstacle) return obstacle
+    state = applyEdit(state, one)
+  }
+  return null
 }
 
 function withRow(rows: ArrayRules['rows'], row: number, values: Partial<RowRule>): RowRule[] {

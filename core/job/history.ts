@@ -1,4 +1,4 @@
-import { applyEdit, type Edit, inverseOf } from './edit'
+import { applyEdit, type Edit, inverseOf, obstacleIn } from './edit'
 import type { Job } from './schema'
 
 /** One change in a job's append-only history. An undo or redo is itself a change, with the edit that was really made. */
@@ -30,9 +30,12 @@ export const stacksOf = (history: Pick<HistoryEntry, 'kind' | 'inverse'>[]): Und
 /** An entry that has not reached the server yet. */
 export type UnsentEntry = Pick<HistoryEntry, 'id' | 'kind' | 'edit'>
 
-/** A job and what can be undone on it, after entries have been put on top one by one. */
+/**
+ * A job and what can be undone on it, after entries have been put on top one by one. One that can no longer be made, because
+ * somebody else has taken its face away meanwhile, is passed over: the server will refuse it and say why.
+ */
 export function foldEntries(start: { job: Job, stacks: UndoStacks }, entries: UnsentEntry[]): { job: Job, stacks: UndoStacks } {
-  return entries.reduce(({ job, stacks }, { kind, edit }) => ({
-    job: applyEdit(job, edit), stacks: pushHistory(stacks, { kind, inverse: inverseOf(job, edit) }),
-  }), start)
+  return entries.reduce(({ job, stacks }, { kind, edit }) => obstacleIn(job, edit) === null
+    ? { job: applyEdit(job, edit), stacks: pushHistory(stacks, { kind, inverse: inverseOf(job, edit) }) }
+    : { job, stacks }, start)
 }

@@ -1,6 +1,6 @@
 import type { z } from 'zod'
 import { type Catalogue, unknownParts } from '../catalogue'
-import { type Edit, applyEdit, editSchema, obstacleTo } from './edit'
+import { type Edit, applyEdit, editSchema, obstacleIn } from './edit'
 import { type Job, jobSchema } from './schema'
 
 /** One thing wrong with what was given: where, and what to do. */
@@ -26,12 +26,8 @@ export function readJob(data: unknown, catalogue: Catalogue): Reading<Job> {
 export function readEdit(data: unknown, job: Job, catalogue: Catalogue): Reading<{ edit: Edit, job: Job }> {
   const parsed = editSchema.safeParse(data)
   if (!parsed.success) return { ok: false, problems: problemsOf(parsed.error) }
-  let state = job
-  for (const edit of parsed.data.type === 'batch' ? parsed.data.edits : [parsed.data]) {
-    const obstacle = obstacleTo(state, edit)
-    if (obstacle) return { ok: false, problems: [{ path: 'faceId' in edit ? 'faceId' : 'at', sentence: obstacle }] }
-    state = applyEdit(state, edit)
-  }
-  const after = readJob(state, catalogue)
+  const obstacle = obstacleIn(job, parsed.data)
+  if (obstacle) return { ok: false, problems: [{ path: 'faceId', sentence: obstacle }] }
+  const after = readJob(applyEdit(job, parsed.data), catalogue)
   return after.ok ? { ok: true, value: { edit: parsed.data, job: after.value } } : after
 }

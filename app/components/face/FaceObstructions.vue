@@ -6,7 +6,7 @@ import type { FaceScale } from '../../composables/useFaceScale'
 /** What stands on the face, to scale and named where there is room; each can be picked and then nudged. */
 const { obstructions, scale, selection } = defineProps<{ obstructions: Obstruction[], scale: FaceScale, selection: string }>()
 const emit = defineEmits<{ select: [id: string] }>()
-const LEAST_PX_FOR_NAME = 30
+const LEAST_PX_FOR_NAME = 40
 const drawn = computed(() => obstructions.map(one => ({
   ...one, name: obstructionNames[one.kind][0]!.toUpperCase() + obstructionNames[one.kind].slice(1),
   named: one.widthMm * scale.pxPerMm > LEAST_PX_FOR_NAME, edge: one.id === selection ? 'var(--color-chalk-500)' : '#22272e', weight: one.id === selection ? 3 : 1.5,
