@@ -1,7 +1,7 @@
 import { expose } from 'comlink'
-import { balanceFace, planJob, probeFace } from '#core/plan'
+import { arrangeFace, balanceFace, planJob, probeFace } from '#core/plan'
 
-const planner = { planJob, balanceFace, probeFace }
+const planner = { planJob, balanceFace, probeFace, arrangeFace }
 export type PlannerApi = typeof planner
 
 expose(planner)

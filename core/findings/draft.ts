@@ -4,10 +4,11 @@ import { fixingFindings } from './fixings'
 import { partFindings } from './parts'
 import { railFindings } from './rails'
 import { rafterFindings } from './rafters'
+import { reservedFindings, wishFindings } from './roof'
 import { rowFindings } from './rows'
 import { surveyFindings } from './survey'
 
 /** Every judgement on one face, not yet in order of weight. */
 export const draftFindings = (context: FindingContext): DraftFinding[] => [
-  ...surveyFindings(context), ...rafterFindings(context), ...partFindings(context), ...rowFindings(context), ...railFindings(context), ...fixingFindings(context),
+  ...surveyFindings(context), ...rafterFindings(context), ...partFindings(context), ...wishFindings(context), ...reservedFindings(context), ...rowFindings(context), ...railFindings(context), ...fixingFindings(context),
 ]

@@ -107,7 +107,7 @@ function shorterRows(context: FindingContext, shortfall: Shortfall, railIds: str
   const rows = [...new Set(railIds.map(id => plan.rails.find(rail => rail.id === id)!.row))].map(index => plan.rows.rows[index]!)
   if (rows.some(row => row.count < 2)) return []
   const drops = rows.map((row): PlainEdit => ({ type: 'set-row', faceId: face.id, row: row.index, values: { count: row.count - 1 } }))
-  const shortened = planFace(faceOf(applyEdit(job, { type: 'batch', edits: drops }), face.id), catalogue)
+  const shortened = planFace(faceOf(applyEdit(job, { type: 'batch', edits: drops }), face.id), catalogue, job.keepClear, plan.clear)
   const shiftMm = shiftWithout(shortened, context.places, shortfall)
   if (shiftMm === null) return []
   const moved: PlainEdit[] = shiftMm ? [{ type: 'set-array', faceId: face.id, values: { shiftMm: face.array.shiftMm + shiftMm } }] : []

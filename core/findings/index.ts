@@ -1,4 +1,5 @@
 /** The judgement calls: what breaks a rule, by how much, and what would put it right. */
 export * from './finding'
 export * from './draft'
+export { roofFindings } from './roof'
 export * from './site'

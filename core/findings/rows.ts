@@ -45,21 +45,23 @@ function tooHigh(context: FindingContext, row: RowPlan): DraftFinding | null {
   }
 }
 
+/** The run that sticks out of its stretch; a held row too long for its strip. */
 function tooWide(context: FindingContext, row: RowPlan): DraftFinding {
   const { face, plan } = context
   const say = writer(context)
-  const free = row.free!
   const number = row.index + 1
-  const overMm = Math.max(free.fromMm - row.leftMm, row.rightMm - free.toMm)
   const over = row.count > row.fills
-  const toLeft = row.leftMm < free.fromMm
+  const block = row.blocks.find(one => !one.fits)!
+  const free = block.free ?? row.free!
+  const overMm = Math.max(free.fromMm - block.leftMm, block.rightMm - free.toMm)
+  const toLeft = block.leftMm < free.fromMm
   return {
     id: `row-wide:${face.id}:${number}`, severity: 'stop', stage: 'rows', faceId: face.id, about: `row ${number}`,
     sentence: over
       ? `Row ${number} is held at ${row.count} modules, ${say(row.rightMm - row.leftMm)} long. Its strip is ${say(free.toMm - free.fromMm)} long and holds ${row.fills}.`
-      : `Row ${number} runs ${say(overMm)} into the keep-clear strip on the ${toLeft ? 'left' : 'right'}.`,
-    measured: length(row.rightMm - row.leftMm), limit: length(free.toMm - free.fromMm),
-    propose: () => over ? shorten(face.id, row) : pullIn(context, row, toLeft ? free.fromMm - row.leftMm : free.toMm - row.rightMm, plan.rows.rows),
+      : `Row ${number} runs ${say(overMm)} into what is kept clear on the ${toLeft ? 'left' : 'right'}.`,
+    measured: length(block.rightMm - block.leftMm), limit: length(free.toMm - free.fromMm),
+    propose: () => over ? shorten(face.id, row) : pullIn(context, row, toLeft ? free.fromMm - block.leftMm : free.toMm - block.rightMm, plan.rows.rows),
   }
 }
 

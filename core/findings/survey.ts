@@ -1,6 +1,6 @@
 import { areaMm2, common } from '../geometry'
 import type { Obstruction, Outline } from '../job'
-import { keepClear, obstructionNames } from '../keepclear'
+import { around, obstructionNames } from '../keepclear'
 import { bestFurtherReading, cornerLetter, tapedLengths } from '../roof'
 import { count, length } from '../units'
 import { type FindingContext, plural, writer } from './context'
@@ -53,7 +53,7 @@ function tapeFindings(context: FindingContext, outline: Taped): DraftFinding[] {
 function obstructionFindings(context: FindingContext): DraftFinding[] {
   const { face, plan } = context
   const say = writer(context)
-  const outsideOf = (one: Obstruction) => areaMm2(common(keepClear({ ...face, obstructions: [{ ...one, clearanceMm: 0 }] }).strips.at(-1)!.region, plan.shape.region)) < 1
+  const outsideOf = (one: Obstruction) => areaMm2(common(around({ ...one, clearanceMm: 0 }), plan.shape.region)) < 1
   return face.obstructions.filter(outsideOf).map((one): DraftFinding => ({
     id: `obstruction-outside:${face.id}:${one.id}`, severity: 'caution', stage: 'survey', faceId: face.id, about: one.id,
     sentence: `The ${obstructionNames[one.kind]} at ${say(one.xMm)} along and ${say(one.yMm)} up lies outside the face. Check its readings.`,

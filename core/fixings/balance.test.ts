@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest'
-import { catalogue, changed, inch, threeRowsOfSix } from '../../tests/fixtures/jobs'
+import { catalogue, changed, inch, planOf, threeRowsOfSix } from '../../tests/fixtures/jobs'
 import { seeded } from '../../tests/fixtures/random'
 import { applyEdit, rafterRow } from '../job'
-import { balanceFace, placesOf, planFace } from '../plan'
+import { balanceFace, placesOf } from '../plan'
 import { overhangDifferenceMm } from './balance'
 import { placeFixings } from './place'
 
@@ -12,7 +12,7 @@ describe('balance', () => {
     const found = balanceFace(job, catalogue, 'main')!
     expect(found.balance.after.fixings).toBeLessThanOrEqual(found.balance.before.fixings)
     expect(found.balance.after.overhangDifferenceMm).toBeLessThan(0.01)
-    const plan = planFace(applyEdit(job, found.edit).faces[0]!, catalogue)
+    const plan = planOf(applyEdit(job, found.edit).faces[0]!)
     expect(overhangDifferenceMm(plan.fixings)).toBeCloseTo(found.balance.after.overhangDifferenceMm, 3)
     expect(plan.rows.rows.every(row => row.fits)).toBe(true)
   })
@@ -23,7 +23,7 @@ describe('balance', () => {
       const found = Array.from({ length: 13 }, (_, k) => ({ rafter: k + 1, centreMm: inch(12 + 24 * k) + random.between(-90, 90) }))
       const job = changed({ supports: rafterRow(inch(12), inch(24), 38, found) }, { rowCount: 1 })
       const face = job.faces[0]!
-      const plan = planFace(face, catalogue)
+      const plan = planOf(face)
       const { balance } = balanceFace(job, catalogue, 'main')!
       const slack = plan.rows.slack!
       for (let shift = slack.fromMm; shift <= slack.toMm; shift += 7) {

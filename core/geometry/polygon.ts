@@ -1,5 +1,5 @@
 import { FillRule, type PathsD, areaPathsD, differenceD, intersectD, unionD } from 'clipper2-ts'
-import { type Interval, subtract } from './interval'
+import type { Interval } from './interval'
 
 /** A point in the face's plane, mm. */
 export interface Point { x: number, y: number }
@@ -45,19 +45,4 @@ export function bounds(region: Region): { along: Interval, up: Interval } | null
     along: { fromMm: Math.min(...xs), toMm: Math.max(...xs) },
     up: { fromMm: Math.min(...ys), toMm: Math.max(...ys) },
   }
-}
-
-/**
- * The stretches of x at which the whole height of `band` lies inside the region: where a rectangle of
- * that height may stand. Found as the band's width less the shadows of everything in the band outside the region.
- */
-export function freeIntervals(region: Region, band: Interval): Interval[] {
-  const box = bounds(region)
-  if (!box || band.fromMm < box.up.fromMm - 1 / 10 ** DECIMALS || band.toMm > box.up.toMm + 1 / 10 ** DECIMALS) return []
-  const outside = without(rectangle(box.along, band), region)
-  const shadows = outside.map((ring) => {
-    const shadow = bounds([ring])!
-    return shadow.up.toMm - shadow.up.fromMm > 2 / 10 ** DECIMALS ? shadow.along : { fromMm: 0, toMm: 0 }
-  })
-  return subtract(box.along, shadows)
 }

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { type ArrayRules, arraySchema, type Face, faceSchema, hitSchema, hitUses, type Job, jobSchema, MOST_FACES, MOST_HITS, plainRow, rafterFacts, type RafterSupports, type RowRule, rowRuleSchema, shortId, siteSchema } from './schema'
+import { type ArrayRules, arraySchema, type Face, faceSchema, hitSchema, hitUses, type Job, jobSchema, keepClearSchema, MOST_FACES, MOST_HITS, plainRow, rafterFacts, type RafterSupports, type RowRule, rowRuleSchema, shortId, siteSchema } from './schema'
 
 const faceId = faceSchema.shape.id
 const MOST_ROWS = 40
@@ -15,6 +15,7 @@ const placedHit = z.object({ at: z.number().int().min(0).max(MOST_HITS), hit: hi
 const plainEditSchema = z.discriminatedUnion('type', [
   z.object({ type: z.literal('set-job'), values: jobFacts }),
   z.object({ type: z.literal('set-site'), values: siteSchema.partial() }),
+  z.object({ type: z.literal('set-keep-clear'), values: keepClearSchema.partial() }),
   /** `at` is the face's place in the list. */
   z.object({ type: z.literal('add-face'), at: z.number().int().min(0).max(MOST_FACES), face: faceSchema }),
   z.object({ type: z.literal('remove-face'), faceId }),
@@ -49,6 +50,7 @@ export function applyEdit(job: Job, edit: Edit): Job {
     case 'batch': return edit.edits.reduce<Job>(applyEdit, job)
     case 'set-job': return { ...job, ...edit.values }
     case 'set-site': return { ...job, site: { ...job.site, ...edit.values } }
+    case 'set-keep-clear': return { ...job, keepClear: { ...job.keepClear, ...edit.values } }
     case 'add-face': return { ...job, faces: [...job.faces.slice(0, edit.at), edit.face, ...job.faces.slice(edit.at)] }
     case 'remove-face': return { ...job, faces: job.faces.filter(face => face !== faceOf(job, edit.faceId)) }
     case 'set-face': return withFace(job, edit.faceId, face => ({ ...face, ...edit.values }))
@@ -92,6 +94,7 @@ function inverseOfPlain(job: Job, edit: PlainEdit): PlainEdit {
   switch (edit.type) {
     case 'set-job': return { ...edit, values: oldValues(job, edit.values) }
     case 'set-site': return { ...edit, values: oldValues(job.site, edit.values) }
+    case 'set-keep-clear': return { ...edit, values: oldValues(job.keepClear, edit.values) }
     case 'add-face': return { type: 'remove-face', faceId: edit.face.id }
     case 'remove-face': return { type: 'add-face', at: job.faces.findIndex(face => face.id === edit.faceId), face: faceOf(job, edit.faceId) }
     case 'set-face': return { ...edit, values: oldValues(faceOf(job, edit.faceId), edit.values) }
@@ -177,7 +180,7 @@ function withRow(rows: ArrayRules['rows'], row: number, values: Partial<RowRule>
 }
 
 const isPlain = (rule: RowRule): boolean =>
-  (Object.keys(plainRow) as (keyof RowRule)[]).every(key => rule[key] === plainRow[key])
+  !rule.skip.length && (Object.keys(plainRow) as (keyof RowRule)[]).every(key => key === 'skip' || rule[key] === plainRow[key])
 
 /** The facts an edit touches, as paths such as `face main/pitchDeg`: two edits collide where they share one. */
 export function touches(edit: Edit): string[] {
@@ -186,6 +189,7 @@ export function touches(edit: Edit): string[] {
     case 'batch': return [...new Set(edit.edits.flatMap(touches))]
     case 'set-job': return of(edit.values, 'job')
     case 'set-site': return of(edit.values, 'site')
+    case 'set-keep-clear': return of(edit.values, 'keep-clear')
     case 'add-face': return [`face ${edit.face.id}/whole`]
     case 'remove-face': return [`face ${edit.faceId}/whole`]
     case 'set-face': return of(edit.values, `face ${edit.faceId}`)

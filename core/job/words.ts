@@ -4,13 +4,14 @@ import { type Edit, touches } from './edit'
 const factWords: Record<string, string> = {
   title: 'the job’s name', place: 'the place', units: 'the units',
   name: 'the face’s name', outline: 'the face’s size', pitchDeg: 'the pitch', covering: 'the covering', supports: 'what it is fixed to', setbacks: 'the setbacks', datum: 'the datum corner', obstructions: 'what stands on the face',
-  moduleId: 'the module', railId: 'the rail', mountId: 'the mount', clampsId: 'the clamps', orientation: 'how the modules lie',
+  moduleId: 'the module', railId: 'the rail', mountId: 'the mount', clampsId: 'the clamps',
   columnGapMm: 'the gap between columns', rowGapMm: 'the gap between rows', rowCount: 'the number of rows', shiftMm: 'the place along the eave',
   fixingPattern: 'the fixing pattern', allowedSpanMm: 'the allowed span', allowedOverhangMm: 'the allowed overhang', trimTailMm: 'the trim tails',
   layout: 'how the rafters are known', firstCentreMm: 'the first rafter', spacingMm: 'the rafter spacing', widthMm: 'the timber width', timber: 'the kind of timber', spacings: 'the spacings looked for',
+  ruleSet: 'the keep-clear rules', values: 'a keep-clear figure', sprinklers: 'the sprinklers', coverageAs: 'how cover is counted', ridgeChoice: 'the ridge strip', windStripMm: 'the wind strip', reserved: 'the reserved parts', lowEdgeMm: 'the wish for the lower edge',
   whole: 'a face added or removed', access: 'the access', decision: 'the decision', hazards: 'the hazards', stops: 'the site’s stops', bring: 'what to bring',
   streetDeg: 'the street’s side', drivewayDeg: 'the driveway’s side', coveringState: 'the covering’s state', coveringAgeYears: 'the covering’s age', coveringYearsLeft: 'the covering’s years left',
-  count: 'the number of modules', gapBelowMm: 'the gap below', lowerRailMm: 'the lower rail', upperRailMm: 'the upper rail',
+  count: 'the number of modules', gapBelowMm: 'the gap below', orientation: 'how the modules lie', skip: 'the places left empty', locked: 'whether it is locked', columns: 'how columns stand', stackFrom: 'which line the rows start from', lowerRailMm: 'the lower rail', upperRailMm: 'the upper rail',
 }
 
 /** An edit in a few words, such as `the setbacks` or `row 2: the number of modules`. */

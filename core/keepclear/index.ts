@@ -1,2 +1,6 @@
-/** Where no module may lie, and the region that is left. */
-export * from './setbacks'
+/** Where no module may lie, judged over the whole roof, and the region that is left on each face. */
+export * from './face'
+export * from './neighbours'
+export * from './pathways'
+export * from './strips'
+export * from './whole-roof'

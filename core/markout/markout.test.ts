@@ -1,15 +1,15 @@
 import Papa from 'papaparse'
 import { describe, expect, it } from 'vitest'
-import { catalogue, changed, inch, threeRowsOfSix } from '../../tests/fixtures/jobs'
+import { catalogue, changed, inch, planOf, threeRowsOfSix } from '../../tests/fixtures/jobs'
 import { partsCsv } from '../parts'
-import { planFace, planJob } from '../plan'
+import { planJob } from '../plan'
 import { parseLength } from '../units'
 import { marksCsv, tapeReadings } from './index'
 
 describe('mark-out', () => {
   const job = threeRowsOfSix()
   const [face] = job.faces
-  const plan = planFace(face!, catalogue)
+  const plan = planOf(face!)
   const step = (id: string, of = plan) => of.marks.find(one => one.id === id)!
 
   it('goes in the order in which a crew strikes lines', () => {
@@ -28,7 +28,7 @@ describe('mark-out', () => {
   })
 
   it('mirrors every reading along the eave when the datum is the right rake', () => {
-    const right = planFace({ ...face!, datum: 'right' }, catalogue)
+    const right = planOf({ ...face!, datum: 'right' })
     const left = step('rafters').marks.map(mark => inch(336) - mark.readingMm).reverse()
     step('rafters', right).marks.forEach((mark, i) => expect(mark.readingMm).toBeCloseTo(left[i]!, 9))
     expect(step('rail-lines', right).marks.map(mark => mark.readingMm)).toEqual(step('rail-lines').marks.map(mark => mark.readingMm))
@@ -54,14 +54,14 @@ describe('mark-out', () => {
 
   it('marks rafters that are guessed, and leaves out steps with nothing to mark', () => {
     expect(step('rafters').marks[0]!.note).toBe('Guessed: pilot first')
-    const none = planFace(changed({}, { rowCount: 0 }).faces[0]!, catalogue)
+    const none = planOf(changed({}, { rowCount: 0 }).faces[0]!)
     expect(none.marks.map(one => one.kind)).toEqual(['datum', 'keep-clear', 'keep-clear'])
   })
 })
 
 describe('tape readings of a selection', () => {
   const [face] = threeRowsOfSix().faces
-  const plan = planFace(face!, catalogue)
+  const plan = planOf(face!)
   it.each([['face', 2, 2], ['rafters', 14, 0], ['rafter 3', 1, 0], ['keep-clear', 2, 2], ['rows', 2, 6], ['row 2', 7, 2], ['rails', 0, 6], ['row1-lower', 6, 1]])('%s: %i along, %i up', (selection, along, up) => {
     const readings = tapeReadings(face!, plan, selection)
     expect([readings.along.length, readings.up.length]).toEqual([along, up])

@@ -1,7 +1,7 @@
 import type { ChosenParts } from '../catalogue'
 import type { FixingsPlan } from '../fixings'
 import type { Face } from '../job'
-import { depthOf } from '../keepclear'
+import type { KeepClearStrip } from '../keepclear'
 import { datumName, farEndName, placeAlong, readingAlong, shapeOf } from '../roof'
 import type { RailPlan } from '../rails'
 import type { RowsPlan } from '../rows'
@@ -42,6 +42,7 @@ export interface MarkStep {
 export interface MarkoutInput {
   face: Face
   parts: ChosenParts
+  strips: KeepClearStrip[]
   supports: SupportsPlan
   rows: RowsPlan
   rails: RailPlan[]
@@ -93,8 +94,10 @@ function datumStep({ face }: MarkoutInput, make: StepMaker): MarkStep {
 }
 
 /** Lines that run with a tape are one reading; those that run askew, as along a hip, are two points to snap between. */
-function keepClearSteps({ face }: MarkoutInput, make: StepMaker): MarkStep[] {
-  const lines = shapeOf(face.outline).edges.map(edge => ({ edge, depthMm: depthOf(face.setbacks, edge) })).filter(({ depthMm }) => depthMm > 0)
+function keepClearSteps({ face, strips }: MarkoutInput, make: StepMaker): MarkStep[] {
+  // Of several rules along one edge the deepest is the line to snap.
+  const deepest = (i: number) => Math.max(0, ...strips.filter(strip => strip.edge === i).map(strip => strip.depthMm))
+  const lines = shapeOf(face.outline).edges.map((edge, i) => ({ edge, depthMm: deepest(i) })).filter(({ depthMm }) => depthMm > 0)
   const level = lines.filter(({ edge }) => Math.abs(edge.to.y - edge.from.y) < 1)
   const upright = lines.filter(({ edge }) => Math.abs(edge.to.x - edge.from.x) < 1)
   const askew = lines.filter(one => !level.includes(one) && !upright.includes(one))
@@ -179,8 +182,9 @@ function fixingSteps({ rails, fixings, parts }: MarkoutInput, make: StepMaker): 
   }))
 }
 
-function moduleSteps({ rows: { rows, moduleWidthMm }, rails }: MarkoutInput, make: StepMaker): MarkStep[] {
+function moduleSteps({ rows: { rows }, rails }: MarkoutInput, make: StepMaker): MarkStep[] {
   return rows.flatMap((row) => {
+    const { moduleWidthMm } = row
     const upper = rails.find(rail => rail.row === row.index && rail.side === 'upper')
     return [
       make({

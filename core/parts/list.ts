@@ -1,7 +1,7 @@
 import type { ChosenParts } from '../catalogue'
 import type { FixingsPlan } from '../fixings'
 import type { RailPlan } from '../rails'
-import type { RowPlan } from '../rows'
+import type { Block, RowPlan } from '../rows'
 import type { SticksPlan } from '../sticks'
 
 export type PartKind = 'module' | 'stick' | 'splice' | 'mid-clamp' | 'end-clamp' | 'end-cap' | 'mount' | 'screw' | 'lug' | 'electronics'
@@ -29,8 +29,8 @@ const pieces = (items: { count: number }[]): number => items.reduce((sum, item) 
 export function partsOf(parts: ChosenParts, rows: RowPlan[], rails: RailPlan[], fixings: FixingsPlan, sticks: SticksPlan): Part[] {
   const { module, rail, mount, clamps } = parts
   const modules = pieces(rows)
-  const railsOfRow = (row: RowPlan) => rails.filter(one => one.row === row.index).length
-  const sum = (count: (row: RowPlan) => number) => rows.reduce((total, row) => total + count(row), 0)
+  const blocks = rows.flatMap(row => row.blocks)
+  const sum = (count: (block: Block) => number) => blocks.reduce((total, block) => total + count(block), 0)
   const stockLengths = [...new Set(sticks.sticks.map(stick => stick.stockMm))].sort((a, b) => b - a)
   const list: Part[] = [
     { kind: 'module', name: module.name, maker: module.maker, pieces: modules, lengthMm: null, massKg: modules * module.massKg, rule: 'Every module in every row' },
@@ -39,12 +39,12 @@ export function partsOf(parts: ChosenParts, rows: RowPlan[], rails: RailPlan[], 
       return { kind: 'stick', name: rail.name, maker: rail.maker, pieces: n, lengthMm: stockMm, massKg: n * stockMm / 1000 * rail.massKgPerM, rule: 'Sticks by the cut plan' }
     }),
     { kind: 'splice', name: rail.splice.partName, maker: rail.maker, pieces: sticks.splices.length, lengthMm: null, massKg: null, rule: 'One at each joint of the cut plan' },
-    { kind: 'mid-clamp', name: `${clamps.name}, mid`, maker: clamps.maker, pieces: sum(row => railsOfRow(row) * (row.count - 1)), lengthMm: null, massKg: null, rule: 'Between neighbours, on each rail' },
-    { kind: 'end-clamp', name: `${clamps.name}, end`, maker: clamps.maker, pieces: sum(row => railsOfRow(row) * 2), lengthMm: null, massKg: null, rule: 'Both ends of each rail' },
+    { kind: 'mid-clamp', name: `${clamps.name}, mid`, maker: clamps.maker, pieces: sum(block => 2 * (block.count - 1)), lengthMm: null, massKg: null, rule: 'Between neighbours, on each rail' },
+    { kind: 'end-clamp', name: `${clamps.name}, end`, maker: clamps.maker, pieces: sum(() => 4), lengthMm: null, massKg: null, rule: 'Both ends of each rail' },
     { kind: 'end-cap', name: rail.endCapName, maker: rail.maker, pieces: rails.length * 2, lengthMm: null, massKg: null, rule: 'Both ends of each rail' },
     { kind: 'mount', name: mount.name, maker: mount.maker, pieces: fixings.total, lengthMm: null, massKg: fixings.total * mount.massKg, rule: 'One at each fixing' },
     { kind: 'screw', name: mount.screw.name, maker: mount.maker, pieces: fixings.total * mount.screw.perMount, lengthMm: null, massKg: null, rule: `${mount.screw.perMount} a fixing` },
-    { kind: 'lug', name: 'Grounding lug', maker: '', pieces: rows.length, lengthMm: null, massKg: null, rule: 'One a row' },
+    { kind: 'lug', name: 'Grounding lug', maker: '', pieces: blocks.length, lengthMm: null, massKg: null, rule: 'One a row, or a run of it' },
     { kind: 'electronics', name: 'Module electronics unit', maker: '', pieces: modules, lengthMm: null, massKg: null, rule: 'One a module' },
   ]
   return list.filter(part => part.pieces > 0)

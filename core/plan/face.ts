@@ -2,8 +2,8 @@ import { type Catalogue, chooseParts, type ChosenParts } from '../catalogue'
 import { allowedRailHeights, courseLines, type Joint, jointLines } from '../coverings'
 import { type FixingsPlan, type PatternTotals, patternTotals, placeFixings } from '../fixings'
 import { areaMm2, bounds, type Interval, type Region } from '../geometry'
-import type { Face } from '../job'
-import { keepClear, type KeepClearStrip } from '../keepclear'
+import type { Face, KeepClearRules } from '../job'
+import { type FaceClear, keepClear, type KeepClearStrip } from '../keepclear'
 import { markoutSteps, type MarkStep } from '../markout'
 import { type Part, partsOf } from '../parts'
 import { type FaceShape, shapeOf } from '../roof'
@@ -21,6 +21,8 @@ export interface FacePlan {
   /** Where units of the covering meet. */
   joints: Joint[]
   shape: FaceShape
+  /** What the rules for the whole roof ask of this face. */
+  clear: FaceClear
   strips: KeepClearStrip[]
   region: Region
   regionAreaMm2: number
@@ -43,22 +45,25 @@ export interface FacePlan {
 /** Where a face's supports let a rail be fixed, for the mount its array is built with. */
 export const placesOf = (face: Face, catalogue: Catalogue): PlacesForRail => supportSystem(face, chooseParts(catalogue, face.array).mount).places
 
-/** Plans one face: supports, covering limits, region, rows, rails, fixings, splices, parts, marks. */
-export function planFace(face: Face, catalogue: Catalogue): FacePlan {
+/**
+ * Plans one face: supports, covering limits, region, rows, rails, fixings, splices, parts, marks.
+ * @param clear what the whole roof's keep-clear rules ask of it
+ */
+export function planFace(face: Face, catalogue: Catalogue, rules: KeepClearRules, clear: FaceClear): FacePlan {
   const parts = chooseParts(catalogue, face.array)
   const { plan: supports, places } = supportSystem(face, parts.mount)
   const railHeights = allowedRailHeights(face.covering, face.outline, parts.mount.halfFootprintMm)
-  const { strips, region } = keepClear(face)
-  const rows = fillRows(region, face.array, parts)
+  const { strips, region } = keepClear(face, rules, clear)
+  const rows = fillRows(region, face.array, parts, clear.most)
   const rails = placeRails(rows.rows, face.array, parts, { covering: railHeights, supports: supports.railHeights })
   const limits = railLimits(parts.rail, face.array)
   const fixings = placeFixings(rails, places, limits, face.array.fixingPattern)
   const sticks = cutRails(rails, fixings, parts, face.array.trimTailMm)
   const list = partsOf(parts, rows.rows, rails, fixings, sticks)
-  const marks = markoutSteps({ face, parts, supports, rows, rails, fixings, sticks })
+  const marks = markoutSteps({ face, parts, strips, supports, rows, rails, fixings, sticks })
   const modules = rows.rows.reduce((sum, row) => sum + row.count, 0)
   return {
-    faceId: face.id, parts, shape: shapeOf(face.outline), courses: courseLines(face.covering, face.outline), joints: jointLines(face.covering, face.outline), strips, region,
+    faceId: face.id, parts, shape: shapeOf(face.outline), courses: courseLines(face.covering, face.outline), joints: jointLines(face.covering, face.outline), clear, strips, region,
     regionAreaMm2: areaMm2(region), regionTopMm: bounds(region)?.up.toMm ?? 0, supports, railHeights, limits, rows, rails, fixings,
     patternTotals: patternTotals(rails, places, limits), sticks, list, marks, modules, powerW: modules * parts.module.powerW,
   }

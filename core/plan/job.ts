@@ -1,12 +1,16 @@
 import type { Catalogue } from '../catalogue'
-import { bySeverity, type Cure, draftFindings, siteFindings, type DraftFinding, type Finding } from '../findings'
+import { bySeverity, type Cure, draftFindings, roofFindings, siteFindings, type DraftFinding, type Finding } from '../findings'
 import { applyEdit, type Job } from '../job'
 import type { Part } from '../parts'
+import type { RoofClear } from '../keepclear'
+import { roofClearOf } from './clear'
 import { planFace, placesOf, type FacePlan } from './face'
 
 /** All that follows from a job, as plain data that survives JSON. Never stored as truth. */
 export interface Plan {
   faces: FacePlan[]
+  /** What the keep-clear rules come to over the whole roof. */
+  roof: RoofClear
   list: Part[]
   totals: PlanTotals
   findings: Finding[]
@@ -15,7 +19,7 @@ export interface Plan {
 /** The figures by which two plans of a job are compared. */
 export interface PlanTotals { modules: number, powerW: number, fixings: number, sticks: number, splices: number, stops: number }
 
-interface Draft { faces: FacePlan[], findings: DraftFinding[] }
+interface Draft { faces: FacePlan[], roof: RoofClear, findings: DraftFinding[] }
 
 /** More cures than this for one finding are not shown. */
 const MOST_CURES = 3
@@ -30,7 +34,7 @@ export function planJob(job: Job, catalogue: Catalogue): Plan {
   const findings = draft.findings.map(finding => withCures(job, catalogue, draft, finding)).sort(bySeverity)
   const list = mergeParts(draft.faces.flatMap(face => face.list))
   return {
-    faces: draft.faces, list, findings,
+    faces: draft.faces, roof: draft.roof, list, findings,
     totals: {
       modules: sum(draft.faces, face => face.modules),
       powerW: sum(draft.faces, face => face.powerW),
@@ -46,9 +50,10 @@ const sum = <T>(items: T[], of: (item: T) => number): number => items.reduce((to
 const stopsOf = (findings: Pick<Finding, 'severity'>[]): number => findings.filter(finding => finding.severity === 'stop').length
 
 function draftPlan(job: Job, catalogue: Catalogue): Draft {
-  const faces = job.faces.map(face => planFace(face, catalogue))
-  const findings = siteFindings(job).concat(job.faces.flatMap((face, i) => draftFindings({ job, catalogue, face, plan: faces[i]!, places: placesOf(face, catalogue) })))
-  return { faces, findings }
+  const roof = roofClearOf(job, catalogue)
+  const faces = job.faces.map((face, i) => planFace(face, catalogue, job.keepClear, roof.faces[i]!))
+  const findings = [...siteFindings(job), ...roofFindings(job, roof)].concat(job.faces.flatMap((face, i) => draftFindings({ job, catalogue, face, plan: faces[i]!, places: placesOf(face, catalogue) })))
+  return { faces, roof, findings }
 }
 
 /** Keeps the cures that, planned with, make the finding go away and bring no stop that was not there before. */
@@ -78,4 +83,10 @@ function mergeParts(parts: Part[]): Part[] {
       : part)
   }
   return [...merged.values()]
+}
+
+/** One face of a job as the whole plan has it. */
+export function planFaceOf(job: Job, catalogue: Catalogue, faceId: string): FacePlan {
+  const index = job.faces.findIndex(face => face.id === faceId)
+  return planFace(job.faces[index]!, catalogue, job.keepClear, roofClearOf(job, catalogue).faces[index]!)
 }

@@ -2,13 +2,13 @@ import type { Catalogue } from '../catalogue'
 import { faceOf, type Job } from '../job'
 import { shapeOf } from '../roof'
 import { type Probe, probeNext } from '../supports'
-import { planFace } from './face'
+import { planFaceOf } from './job'
 
 /** The readings of a face's rafters that would lower expected misses of its planned fixings most; none for other supports. */
 export function probeFace(job: Job, catalogue: Catalogue, faceId: string): Probe[] {
   const face = faceOf(job, faceId)
   if (face.supports.kind !== 'rafters') return []
-  const plan = planFace(face, catalogue)
+  const plan = planFaceOf(job, catalogue, faceId)
   const fixings = plan.fixings.rails.flatMap((rail, r) => rail.fixings.map(({ member }) => ({ member, yMm: plan.rails[r]!.yMm })))
   const { along, up } = shapeOf(face.outline)
   return probeNext(face.supports, face.outline, along, up.toMm, fixings, plan.parts.mount.fasteners)

@@ -2,16 +2,16 @@ import { describe, expect, it } from 'vitest'
 import { after, catalogue, changed, inch, threeRowsOfSix } from '../../tests/fixtures/jobs'
 import { chooseParts, mismatches, unknownParts } from '../catalogue'
 import { allowedRailHeights, courseLines } from '../coverings'
-import { rafterRow } from '../job'
-import { keepClear } from '../keepclear'
+import { plainKeepClear, rafterRow } from '../job'
+import { keepClear, noClaims } from '../keepclear'
 import { railLimits } from '../rails'
 import { shapeOf } from '../roof'
 import { modulesThatFit } from '../rows'
 import { raftersOf } from '../supports'
 import { areaMm2, bounds } from '../geometry'
-import { changesBetween, nudgeEdit, planFace, planJob } from './index'
+import { changesBetween, nudgeEdit, planFaceOf, planJob } from './index'
 
-const face = (...args: Parameters<typeof changed>) => planFace(changed(...args).faces[0]!, catalogue)
+const face = (...args: Parameters<typeof changed>) => planFaceOf(changed(...args), catalogue, 'main')
 
 describe('rafters', () => {
   it('stand at the spacing unless found elsewhere', () => {
@@ -26,7 +26,7 @@ describe('rafters', () => {
 
 describe('keep-clear', () => {
   it('leaves the hand-worked rectangle', () => {
-    const { region, strips } = keepClear(threeRowsOfSix().faces[0]!)
+    const { region, strips } = keepClear(threeRowsOfSix().faces[0]!, plainKeepClear, noClaims)
     // 336 - 36 - 36 by 240 - 6 - 18 inches.
     expect(areaMm2(region)).toBeCloseTo(inch(264) * inch(216), 0)
     const box = bounds(region)!
@@ -35,8 +35,8 @@ describe('keep-clear', () => {
   })
   it('has no strip where the setback is nothing, and no region where strips meet', () => {
     const { setbacks } = threeRowsOfSix().faces[0]!
-    expect(keepClear({ ...threeRowsOfSix().faces[0]!, setbacks: { ...setbacks, eaveMm: 0 } }).strips).toHaveLength(3)
-    expect(areaMm2(keepClear({ ...threeRowsOfSix().faces[0]!, setbacks: { ...setbacks, ridgeMm: 9000 } }).region)).toBe(0)
+    expect(keepClear({ ...threeRowsOfSix().faces[0]!, setbacks: { ...setbacks, eaveMm: 0 } }, plainKeepClear, noClaims).strips).toHaveLength(3)
+    expect(areaMm2(keepClear({ ...threeRowsOfSix().faces[0]!, setbacks: { ...setbacks, ridgeMm: 9000 } }, plainKeepClear, noClaims).region)).toBe(0)
   })
 })
 
@@ -74,7 +74,7 @@ describe('rows', () => {
     expect(face({}, { rowCount: 2 }).rows.rows).toHaveLength(2)
   })
   it('lift every row above when one gap grows', () => {
-    const lifted = planFace(after(threeRowsOfSix(), { type: 'set-row', faceId: 'main', row: 1, values: { gapBelowMm: 50 } }).faces[0]!, catalogue)
+    const lifted = planFaceOf(after(threeRowsOfSix(), { type: 'set-row', faceId: 'main', row: 1, values: { gapBelowMm: 50 } }), catalogue, 'main')
     const plain = face({})
     expect(lifted.rows.rows[2]!.bottomMm - plain.rows.rows[2]!.bottomMm).toBeCloseTo(50 - 12.7, 6)
   })
@@ -121,10 +121,10 @@ describe('catalogue', () => {
 describe('nudging', () => {
   const job = threeRowsOfSix()
   const [main] = job.faces
-  const plan = planFace(main!, catalogue)
+  const plan = planFaceOf(job, catalogue, 'main')
   const nudged = (selection: string, direction: Parameters<typeof nudgeEdit>[3], step: number | 'snap') => {
     const edit = nudgeEdit(main!, plan, selection, direction, step)
-    return edit && planFace(after(job, edit).faces[0]!, catalogue)
+    return edit && planFaceOf(after(job, edit), catalogue, 'main')
   }
   it('moves a row, the whole array, a rail and a rafter', () => {
     expect(nudged('row 2', 'right', 25)!.rows.rows[1]!.leftMm - plan.rows.rows[1]!.leftMm).toBeCloseTo(25, 9)
@@ -139,7 +139,7 @@ describe('nudging', () => {
     let at = plan
     let edit = nudgeEdit(main!, at, 'row1-lower', 'up', 'snap')
     for (let i = 0; edit && i < 20; i++) {
-      at = planFace(after(job, edit).faces[0]!, catalogue)
+      at = planFaceOf(after(job, edit), catalogue, 'main')
       edit = nudgeEdit(main!, at, 'row1-lower', 'up', 'snap')
     }
     expect(at.rails[0]!.yMm).toBeCloseTo(at.rails[0]!.zone.toMm, 6)

@@ -13,6 +13,8 @@ export interface RailPlan {
   /** From the eave, 1 first. */
   number: number
   row: number
+  /** Which run of its row it carries, 0 first from the left. */
+  block: number
   side: RailSide
   /** Height of the rail's centre line up the slope, mm. */
   yMm: number
@@ -55,28 +57,29 @@ function bestHeight(zone: Interval, { covering, supports }: RailHeights): number
 }
 
 /**
- * Two rails for every row. A rail that nobody has placed runs at the middle of the clamp zone, or as near to
+ * Two rails for every run of a row. A rail that nobody has placed runs at the middle of the clamp zone, or as near to
  * it as supports and covering let it; where they share nothing the zone wins and a finding says so.
  */
 export function placeRails(rows: RowPlan[], array: ArrayRules, parts: ChosenParts, heights: RailHeights): RailPlan[] {
   const zones = parts.module.clampZones
-  const zoneOnEdge = array.orientation === 'upright' ? zones.longEdge : zones.shortEdge
+  let number = 0
   return rows.flatMap((row) => {
     const rule = array.rows[row.index] ?? plainRow
-    return (['lower', 'upper'] as const).map((side, i): RailPlan => {
+    const zoneOnEdge = row.orientation === 'upright' ? zones.longEdge : zones.shortEdge
+    return row.blocks.flatMap((block, b) => (['lower', 'upper'] as const).map((side): RailPlan => {
       const zone = zoneOf(row, side, zoneOnEdge)
       const typedMm = side === 'lower' ? rule.lowerRailMm : rule.upperRailMm
       const bestMm = bestHeight(zone, heights)
       const yMm = typedMm === null ? bestMm ?? middleOf(zone) : row.bottomMm + typedMm
       return {
-        id: `row${row.index + 1}-${side}`, number: row.index * 2 + i + 1, row: row.index, side, yMm, zone,
+        id: `row${row.index + 1}${b ? `-${b + 1}` : ''}-${side}`, number: ++number, row: row.index, block: b, side, yMm, zone,
         inZone: contains(zone, yMm), onCourse: heights.covering.some(interval => contains(interval, yMm)),
         onSupport: heights.supports === null || heights.supports.some(interval => contains(interval, yMm)), bestMm, typed: typedMm !== null,
-        leftMm: row.leftMm, rightMm: row.rightMm,
-        fromMm: row.leftMm - parts.clamps.railPastMm, toMm: row.rightMm + parts.clamps.railPastMm,
+        leftMm: block.leftMm, rightMm: block.rightMm,
+        fromMm: block.leftMm - parts.clamps.railPastMm, toMm: block.rightMm + parts.clamps.railPastMm,
         working: heightWorking(yMm, zone, typedMm !== null, bestMm !== null),
       }
-    })
+    }))
   })
 }
 

@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest'
-import { catalogue, changed } from '../../tests/fixtures/jobs'
+import { catalogue, changed, planOf } from '../../tests/fixtures/jobs'
 import { seeded } from '../../tests/fixtures/random'
 import { firstCrossing, signedAreaMm2 } from '../geometry'
-import { type Outline, outlineSchema } from '../job'
-import { keepClear } from '../keepclear'
-import { planFace, planJob } from '../plan'
+import { type Outline, outlineSchema, plainKeepClear } from '../job'
+import { keepClear, noClaims } from '../keepclear'
+import { planJob } from '../plan'
 import { cornerLetter, diagonalPairs, formOf, outlineAs, placeAlong, readingAlong, shapeOf, squareness } from './index'
 
 type Taped = Extract<Outline, { kind: 'taped' }>
@@ -121,7 +121,7 @@ it('modules beside hips, round chimneys and in the crook of an L lie clear of ev
     const setbacks = { eaveMm: 200, ridgeMm: 300, leftRakeMm: 400, rightRakeMm: 250, hipMm: 350, valleyMm: 100, wallMm: 500 }
     const face = changed({ outline, obstructions, setbacks }).faces[0]!
     const { edges } = shapeOf(outline)
-    const plan = planFace(face, catalogue)
+    const plan = planOf(face)
     expect(plan.rows.rows.filter(one => one.fits && one.count > 0).length).toBeGreaterThan(0)
     const depth = (edge: typeof edges[number]) => ({ eave: 200, ridge: 300, rake: edge.side === 'left' ? 400 : 250, hip: 350, valley: 100, wall: 500 })[edge.kind]
     for (const row of plan.rows.rows.filter(one => one.fits)) {
@@ -134,6 +134,6 @@ it('modules beside hips, round chimneys and in the crook of an L lie clear of ev
         }
       }
     }
-    expect(keepClear(face).strips).toHaveLength(edges.length + 2)
+    expect(keepClear(face, plainKeepClear, noClaims).strips).toHaveLength(edges.length + 2)
   }
 })

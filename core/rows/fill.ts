@@ -1,15 +1,15 @@
-import type { ChosenParts, Module } from '../catalogue'
+import type { ChosenParts } from '../catalogue'
 import { type Interval, type Region, bounds, freeIntervals, middleOf, spanOf } from '../geometry'
 import { type ArrayRules, type Orientation, type RowRule, plainRow } from '../job'
 import type { Working } from '../working'
 import { count, length } from '../units'
+import { type Block, blocksOf, placeBlocks } from './blocks'
+import { FIT_TOLERANCE_MM, moduleSize, modulesThatFit, runLength } from './size'
 
-/** Lengths that miss by less than this still fit: the region's corners are kept to 0.0001 mm. */
-const FIT_TOLERANCE_MM = 0.001
 /** More rows than any pitched roof holds; stops a plan from running away on odd sizes. */
 const MOST_ROWS = 40
 
-/** One row of modules as it stands on the face. */
+/** One row of modules as it stands on the face: one run of modules, or several where something stands between them. */
 export interface RowPlan {
   /** From the eave, 0 first. */
   index: number
@@ -17,11 +17,18 @@ export interface RowPlan {
   /** The most modules that the row's strip holds. */
   fills: number
   held: boolean
+  locked: boolean
+  orientation: Orientation
+  /** Width along the eave and height up the slope of one module as it lies in this row. */
+  moduleWidthMm: number
+  moduleHeightMm: number
   leftMm: number
   rightMm: number
   bottomMm: number
   topMm: number
-  /** The stretch of the strip that the row stands in; null when there is none at this height. */
+  /** Runs of neighbouring modules, left to right. */
+  blocks: Block[]
+  /** The widest stretch of the strip; null when there is none at this height. */
   free: Interval | null
   /** True when every module lies inside the usable region. */
   fits: boolean
@@ -32,7 +39,7 @@ export interface RowPlan {
 
 export interface RowsPlan {
   rows: RowPlan[]
-  /** Width along the eave and height up the slope of one module as it lies. */
+  /** Width along the eave and height up the slope of one module as the array has it lie. */
   moduleWidthMm: number
   moduleHeightMm: number
   columnGapMm: number
@@ -42,99 +49,119 @@ export interface RowsPlan {
   slack: Interval | null
 }
 
-/** Width along the eave and height up the slope of a module as it lies. */
-export const moduleSize = (module: Module, orientation: Orientation): { widthMm: number, heightMm: number } =>
-  orientation === 'upright'
-    ? { widthMm: module.shortMm, heightMm: module.longMm }
-    : { widthMm: module.longMm, heightMm: module.shortMm }
-
-/** The most modules of one width that stand side by side in `lengthMm` with gaps between them. */
-export const modulesThatFit = (lengthMm: number, widthMm: number, gapMm: number): number =>
-  Math.max(0, Math.floor((lengthMm + gapMm + FIT_TOLERANCE_MM) / (widthMm + gapMm)))
-
-interface Strip { rule: RowRule, bottomMm: number, topMm: number, free: Interval | null, fills: number }
+interface Strip { rule: RowRule, orientation: Orientation, widthMm: number, heightMm: number, bottomMm: number, topMm: number, free: Interval[], fills: number }
 
 /**
- * Fills a region with rows from its lower edge up. The longest row stands in the middle of its strip unless the array has
- * been shifted; the others stand on its columns where they can.
+ * Fills a region with rows from its lower edge up, every stretch of each strip that holds a module. The longest run stands in
+ * the middle of its stretch unless the array has been shifted; the others stand by the array's column rule.
+ * @param most modules at the most: what is over goes from the top row down, so that the rows below stay whole
  */
-export function fillRows(region: Region, array: ArrayRules, parts: Pick<ChosenParts, 'module' | 'clamps'>): RowsPlan {
-  const { widthMm, heightMm } = moduleSize(parts.module, array.orientation)
+export function fillRows(region: Region, array: ArrayRules, parts: Pick<ChosenParts, 'module' | 'clamps'>, most: number | null = null): RowsPlan {
   const columnGapMm = array.columnGapMm ?? parts.clamps.gapMm
-  const { strips, rowsThatFit } = stackStrips(region, array, widthMm, heightMm, columnGapMm)
-  const rowWidth = (n: number) => n * widthMm + (n - 1) * columnGapMm
-  const counts = strips.map(strip => strip.rule.count ?? strip.fills)
-  const longest = counts.indexOf(Math.max(...counts))
-  const strip = strips[longest]
-  const middleMm = strip?.free ? middleOf(strip.free) : middleOf(bounds(region)?.along ?? { fromMm: 0, toMm: 0 })
-  const arrayLeftMm = strip ? middleMm - rowWidth(counts[longest]!) / 2 : 0
+  const sizeOf = (orientation: Orientation) => moduleSize(parts.module, orientation)
+  const stack = stackStrips(region, array, sizeOf, columnGapMm)
+  const strips = most === null ? stack.strips : limited(stack.strips, most)
+  const { rowsThatFit } = stack
+  const placed = strips.map(strip => blocksOf(strip.free, strip.fills, strip.rule.count, strip.widthMm, columnGapMm))
+  const originMm = columnOrigin(strips, placed, columnGapMm) ?? middleOf(bounds(region)?.along ?? { fromMm: 0, toMm: 0 })
 
-  const rows = strips.map((one, index): RowPlan => {
-    const n = counts[index]!
+  const rows = strips.map((strip, index): RowPlan => {
     // An array that somebody pushed keeps its rows as they stand to each other, so that a finding can say by how much it is too far.
-    const leftMm = rowLeft(one.free, n, rowWidth(n), arrayLeftMm, widthMm + columnGapMm) + array.shiftMm + one.rule.shiftMm
-    const rightMm = leftMm + rowWidth(n)
+    const shiftMm = array.shiftMm + strip.rule.shiftMm
+    const blocks = placeBlocks(placed[index]!, { columns: array.columns, odd: index % 2 === 1, originMm, shiftMm, widthMm: strip.widthMm, gapMm: columnGapMm, skip: strip.rule.skip })
+    const lefts = blocks.flatMap(block => block.moduleLeftsMm)
+    const widest = widestOf(strip.free)
     return {
-      index, count: n, fills: one.fills, held: one.rule.count !== null, leftMm, rightMm,
-      bottomMm: one.bottomMm, topMm: one.topMm, free: one.free,
-      fits: one.free !== null && leftMm >= one.free.fromMm - FIT_TOLERANCE_MM && rightMm <= one.free.toMm + FIT_TOLERANCE_MM,
-      moduleLeftsMm: Array.from({ length: n }, (_, i) => leftMm + i * (widthMm + columnGapMm)),
-      working: fillWorking(one.free ? spanOf(one.free) : 0, widthMm, columnGapMm, one.fills),
+      index, count: lefts.length, fills: strip.fills, held: strip.rule.count !== null, locked: strip.rule.locked, orientation: strip.orientation,
+      moduleWidthMm: strip.widthMm, moduleHeightMm: strip.heightMm, blocks,
+      leftMm: blocks[0]?.leftMm ?? originMm, rightMm: blocks.at(-1)?.rightMm ?? originMm, bottomMm: strip.bottomMm, topMm: strip.topMm,
+      free: widest, fits: blocks.every(block => block.fits), moduleLeftsMm: lefts,
+      working: fillWorking(widest ? spanOf(widest) : 0, strip.widthMm, columnGapMm, widest ? modulesThatFit(spanOf(widest), strip.widthMm, columnGapMm) : 0),
     }
   })
+  const { widthMm, heightMm } = sizeOf(array.orientation)
   return { rows, moduleWidthMm: widthMm, moduleHeightMm: heightMm, columnGapMm, rowsThatFit, slack: slackOf(rows) }
 }
 
-/**
- * Where a row begins: on the array's columns where its strip holds the row there, else in the middle of its own strip, as
- * beside a hip.
- */
-function rowLeft(free: Interval | null, n: number, width: number, arrayLeftMm: number, pitchMm: number): number {
-  if (!free || n === 0 || width > spanOf(free) + FIT_TOLERANCE_MM) return arrayLeftMm
-  const first = Math.ceil((free.fromMm - arrayLeftMm - FIT_TOLERANCE_MM) / pitchMm)
-  const last = Math.floor((free.toMm - width - arrayLeftMm + FIT_TOLERANCE_MM) / pitchMm)
-  return first <= last ? arrayLeftMm + Math.min(Math.max(0, first), last) * pitchMm : middleOf(free) - width / 2
+/** Left edge of the array's columns: that of its longest run, in the middle of its stretch; null where there is no run. */
+function columnOrigin(strips: Strip[], placed: ReturnType<typeof blocksOf>[], gapMm: number): number | null {
+  let best: { lengthMm: number, leftMm: number } | null = null
+  strips.forEach((strip, i) => {
+    for (const { free, count } of placed[i]!) {
+      const lengthMm = runLength(count, strip.widthMm, gapMm)
+      if (free && (!best || lengthMm > best.lengthMm + FIT_TOLERANCE_MM)) best = { lengthMm, leftMm: middleOf(free) - lengthMm / 2 }
+    }
+  })
+  return (best as { leftMm: number } | null)?.leftMm ?? null
 }
 
-/** Strips of module height from the region's lower edge up, as many as are wanted or fit. */
-function stackStrips(region: Region, array: ArrayRules, widthMm: number, heightMm: number, columnGapMm: number) {
+/** Strips of module height from the region's lower edge up, as many as are wanted or fit; pushed up to the upper edge where asked. */
+function stackStrips(region: Region, array: ArrayRules, sizeOf: (orientation: Orientation) => { widthMm: number, heightMm: number }, columnGapMm: number) {
   const box = bounds(region)
+  if (!box) return { strips: [], rowsThatFit: 0 }
+  const low = stackAt(box.up.fromMm, region, array, sizeOf, columnGapMm)
+  const top = low.strips[low.rowsThatFit - 1]
+  const spare = top ? box.up.toMm - top.topMm : 0
+  return array.stackFrom === 'ridge' && spare > FIT_TOLERANCE_MM
+    ? stackAt(box.up.fromMm + spare, region, { ...array, rowCount: array.rowCount ?? low.rowsThatFit }, sizeOf, columnGapMm)
+    : low
+}
+
+function stackAt(startMm: number, region: Region, array: ArrayRules, sizeOf: (orientation: Orientation) => { widthMm: number, heightMm: number }, columnGapMm: number) {
   const strips: Strip[] = []
   let rowsThatFit = 0
-  if (!box) return { strips, rowsThatFit }
-  let topMm = box.up.fromMm
+  let topMm = startMm
   for (let index = 0; index < (array.rowCount ?? MOST_ROWS); index++) {
     const rule = array.rows[index] ?? plainRow
+    const orientation = rule.orientation ?? array.orientation
+    const { widthMm, heightMm } = sizeOf(orientation)
     const bottomMm = topMm + (rule.gapBelowMm ?? (index === 0 ? 0 : array.rowGapMm))
     topMm = bottomMm + heightMm
-    const free = widest(freeIntervals(region, { fromMm: bottomMm, toMm: topMm }))
-    const fills = free ? modulesThatFit(spanOf(free), widthMm, columnGapMm) : 0
+    const free = freeIntervals(region, { fromMm: bottomMm, toMm: topMm })
+    const fills = free.reduce((sum, one) => sum + modulesThatFit(spanOf(one), widthMm, columnGapMm), 0)
     const fits = fills > 0 && rowsThatFit === index
     if (fits) rowsThatFit++
     // A row that does not fit is still drawn when somebody asked for it, so that the finding can be seen.
     else if (array.rowCount === null) break
-    strips.push({ rule: fills > 0 || rule.count !== null ? rule : { ...rule, count: 1 }, bottomMm, topMm, free, fills })
+    strips.push({ rule: fills > 0 || rule.count !== null ? rule : { ...rule, count: 1 }, orientation, widthMm, heightMm, bottomMm, topMm, free, fills })
   }
   return { strips, rowsThatFit }
 }
 
-const widest = (intervals: Interval[]): Interval | null =>
+/** Rows with no more than so many modules together: the top rows give theirs up first, locked ones last. */
+function limited(strips: Strip[], most: number): Strip[] {
+  const countOf = (strip: Strip) => strip.rule.count ?? strip.fills
+  let over = strips.reduce((sum, strip) => sum + countOf(strip), 0) - most
+  const counts = strips.map(countOf)
+  for (const locked of [false, true]) {
+    for (let i = strips.length - 1; i >= 0 && over > 0; i--) {
+      if (strips[i]!.rule.locked !== locked) continue
+      const taken = Math.min(over, counts[i]!)
+      counts[i]! -= taken
+      over -= taken
+    }
+  }
+  return strips.flatMap((strip, i) => counts[i]! === 0 ? [] : [counts[i] === countOf(strip) ? strip : { ...strip, rule: { ...strip.rule, count: counts[i]! } }])
+}
+
+const widestOf = (intervals: Interval[]): Interval | null =>
   intervals.reduce<Interval | null>((best, next) => best && spanOf(best) >= spanOf(next) ? best : next, null)
 
 /** How far all rows may move together to left and right. */
 function slackOf(rows: RowPlan[]): Interval | null {
-  if (!rows.length || rows.some(row => !row.fits)) return null
+  const blocks = rows.flatMap(row => row.blocks)
+  if (!blocks.length || blocks.some(block => !block.fits || !block.free)) return null
   return {
-    fromMm: Math.max(...rows.map(row => row.free!.fromMm - row.leftMm)),
-    toMm: Math.min(...rows.map(row => row.free!.toMm - row.rightMm)),
+    fromMm: Math.max(...blocks.map(block => block.free!.fromMm - block.leftMm)),
+    toMm: Math.min(...blocks.map(block => block.free!.toMm - block.rightMm)),
   }
 }
 
 const fillWorking = (freeMm: number, widthMm: number, gapMm: number, fills: number): Working => ({
-  what: 'Modules that fill the row',
+  what: 'Modules that fill the row’s widest stretch',
   formula: 'n = ⌊(f + g) / (w + g)⌋',
   values: [
-    { symbol: 'f', what: 'free length of the strip', value: length(freeMm) },
+    { symbol: 'f', what: 'free length of the stretch', value: length(freeMm) },
     { symbol: 'w', what: 'width of a module as it lies', value: length(widthMm) },
     { symbol: 'g', what: 'gap between modules', value: length(gapMm) },
   ],

@@ -1,2 +1,5 @@
-/** Rows of modules parallel to the eave, set into the usable region. */
+/** Rows of modules parallel to the eave, set into the usable region: filled by rule, or solved for the best. */
+export * from './blocks'
 export * from './fill'
+export * from './size'
+export * from './solve'

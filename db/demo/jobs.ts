@@ -1,4 +1,4 @@
-import { type Face, type Hit, type HitState, type Job, plainRow, plainSite, rafterRow, type Setbacks, starterFace, starterJob } from '../../core/job'
+import { type Face, type Hit, type HitState, type Job, plainKeepClear, plainRow, plainSite, rafterRow, type RuleSetId, rulesOf, type Setbacks, starterFace, starterJob } from '../../core/job'
 import { usualCovering } from '../../core/coverings'
 import { roofFaces, type RoofForm } from '../../core/roof'
 import { pitchFromRise } from '../../core/units'
@@ -175,6 +175,9 @@ const sailmaker = job(starterJob('18 Sailmaker Court', 'Saltmarsh Haven', 'imper
 /** Not begun: a starter face and nothing measured yet. */
 const lampSteps = starterJob('Lamp Steps 8', 'Brackwater', 'metric', metricParts)
 
+/** A job judged by one of the rule sets; the others go by typed setbacks. */
+const judged = (job: Job, ruleSet: RuleSetId): Job => ({ ...job, keepClear: { ...plainKeepClear, ...rulesOf(ruleSet) } })
+
 export const demoJobs: { id: string, job: Job }[] = [
-  ropewalk, tallowYard, kelpQuay, lampSteps, netLoft, capstanWalk, oakumShed, gantryStore, bellbuoy, cinderLane, mizzen, sailmaker,
+  judged(ropewalk, 'us-2018'), tallowYard, kelpQuay, lampSteps, judged(netLoft, 'european'), capstanWalk, oakumShed, gantryStore, judged(bellbuoy, 'us-2012'), cinderLane, mizzen, sailmaker,
 ].map((job, i) => ({ id: `2d0c7f7a-0f5e-4f6c-8f10-5a4b3c2d${String(i + 1).padStart(4, '0')}`, job }))

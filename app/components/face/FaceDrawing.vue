@@ -214,16 +214,16 @@ const dimensions = computed(() => {
             <rect
               :x="scale.x(leftMm)"
               :y="scale.y(row.topMm)"
-              :width="plan.rows.moduleWidthMm * scale.pxPerMm"
-              :height="plan.rows.moduleHeightMm * scale.pxPerMm"
+              :width="row.moduleWidthMm * scale.pxPerMm"
+              :height="row.moduleHeightMm * scale.pxPerMm"
               fill="var(--color-slate-module)"
               fill-opacity="0.86"
               :stroke="selection === `row ${row.index + 1}` ? 'var(--color-chalk-500)' : row.fits ? 'var(--color-slate-edge)' : 'var(--color-brick-500)'"
               :stroke-width="selection === `row ${row.index + 1}` || !row.fits ? 2.5 : 1.2"
             />
             <text
-              v-if="plan.rows.moduleWidthMm * scale.pxPerMm > 16"
-              :x="scale.x(leftMm + plan.rows.moduleWidthMm / 2)"
+              v-if="row.moduleWidthMm * scale.pxPerMm > 16"
+              :x="scale.x(leftMm + row.moduleWidthMm / 2)"
               :y="scale.y((row.bottomMm + row.topMm) / 2) + 5"
               text-anchor="middle"
               font-size="14"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import type { ArrayRules, Orientation } from '#core/job'
+import type { ArrayRules, ColumnRule, Orientation, StackEnd } from '#core/job'
+import type { RowPlan } from '#core/rows'
 import { plainRow } from '#core/job'
 import { readingAlong } from '#core/roof'
 
@@ -10,6 +11,20 @@ const set = (values: Partial<Omit<ArrayRules, 'rows'>>) => commit(arrayEdit(face
 const setRow = (row: number, values: Parameters<typeof rowEdit>[2]) => commit(rowEdit(face.value.id, row, values))
 const named = (items: { id: string, name: string }[]) => items.map(item => ({ label: item.name, value: item.id }))
 const orientationChoices: { label: string, value: Orientation }[] = [{ label: 'Upright', value: 'upright' }, { label: 'On their side', value: 'on-side' }]
+const columnChoices: { label: string, value: ColumnRule }[] = [{ label: 'On common columns', value: 'aligned' }, { label: 'Each in the middle of its stretch', value: 'free' }, { label: 'Half a module over in turn', value: 'brick' }]
+const stackChoices: { label: string, value: StackEnd }[] = [{ label: 'The lower line, eave up', value: 'eave' }, { label: 'The upper line, ridge down', value: 'ridge' }]
+const asksRows = ref(false)
+/** Leaves a place of a row empty, or fills it again. Places count from the left. */
+function toggleSkip(row: number, place: number) {
+  const { skip } = ruleOf(row)
+  return setRow(row, { skip: skip.includes(place) ? skip.filter(one => one !== place) : [...skip, place].sort((a, b) => a - b) })
+}
+const placesOf = (row: RowPlan) => Array.from({ length: row.count + ruleOf(row.index).skip.filter(place => place <= row.fills).length }, (_, i) => i + 1)
+/** A locked row keeps its count and its gap, so that neither a solve nor a wider strip changes it. */
+const lock = (row: RowPlan) => setRow(row.index, row.locked
+  ? { locked: false }
+  : { locked: true, count: ruleOf(row.index).count ?? row.count + ruleOf(row.index).skip.length, gapBelowMm: ruleOf(row.index).gapBelowMm ?? (row.index === 0 ? 0 : array.value.rowGapMm) })
+const rowOrientation: { label: string, value: Orientation | 'array' }[] = [{ label: 'As the array', value: 'array' }, ...orientationChoices]
 const ruleOf = (row: number) => array.value.rows[row] ?? plainRow
 
 /** The row's edge nearer the datum, as the tape reads it. */
@@ -37,6 +52,14 @@ const shownRows = computed(() => [...rows.value].reverse())
 </script>
 
 <template>
+  <UButton
+    color="neutral"
+    block
+    class="mb-3"
+    label="Find the best rows…"
+    @click="asksRows = true"
+  />
+  <RowsDialog v-model:open="asksRows" />
   <h2 class="slip-title">
     Parts
   </h2>
@@ -65,6 +88,18 @@ const shownRows = computed(() => [...rows.value].reverse())
     :mm="array.rowGapMm"
     :units="units"
     :commit="mm => set({ rowGapMm: mm! })"
+  />
+  <FieldChoiceField
+    label="Columns"
+    :value="array.columns"
+    :choices="columnChoices"
+    @choose="set({ columns: $event })"
+  />
+  <FieldChoiceField
+    label="Rows start from"
+    :value="array.stackFrom"
+    :choices="stackChoices"
+    @choose="set({ stackFrom: $event })"
   />
   <div class="mt-5 flex items-center justify-between">
     <h2 class="slip-title mb-0">
@@ -110,7 +145,7 @@ const shownRows = computed(() => [...rows.value].reverse())
   >
     <div class="flex items-center justify-between gap-2">
       <span class="font-semibold whitespace-nowrap">Row {{ row.index + 1 }}</span>
-      <span class="mr-auto text-sm text-muted">{{ row.held ? `of ${row.fills}` : 'filled' }}</span>
+      <span class="mr-auto text-sm text-muted">{{ row.locked ? 'locked' : row.held ? `of ${row.fills}` : 'filled' }}</span>
       <div class="flex items-center gap-1">
         <UButton
           size="xs"
@@ -154,6 +189,40 @@ const shownRows = computed(() => [...rows.value].reverse())
         :mm="row.bottomMm"
         :units="units"
         :commit="mm => raiseRow(row.index, mm!)"
+      />
+      <FieldChoiceField
+        label="This row lies"
+        :value="ruleOf(row.index).orientation ?? 'array'"
+        :choices="rowOrientation"
+        @choose="setRow(row.index, { orientation: $event === 'array' ? null : $event as Orientation })"
+      />
+      <div
+        class="flex flex-wrap items-center gap-1 py-1.5"
+        role="group"
+        :aria-label="`Places of row ${row.index + 1}, from the left`"
+      >
+        <span class="mr-1 text-[13px] text-muted">Places</span>
+        <button
+          v-for="place in placesOf(row)"
+          :key="place"
+          type="button"
+          class="min-w-6 border px-1 text-sm"
+          :class="ruleOf(row.index).skip.includes(place) ? 'border-dashed border-graphite-400 text-graphite-600 line-through' : 'border-graphite-700 font-semibold'"
+          :aria-pressed="!ruleOf(row.index).skip.includes(place)"
+          :aria-label="`Place ${place}`"
+          @click.stop="toggleSkip(row.index, place)"
+        >
+          {{ place }}
+        </button>
+      </div>
+      <UButton
+        size="xs"
+        color="neutral"
+        :variant="row.locked ? 'solid' : 'outline'"
+        :icon="row.locked ? 'i-lucide-lock' : 'i-lucide-lock-open'"
+        :label="row.locked ? 'Locked' : 'Lock this row'"
+        :aria-pressed="row.locked"
+        @click.stop="lock(row)"
       />
     </template>
   </section>

@@ -3,6 +3,10 @@ import { lengthMm, partId } from './fields'
 
 export const orientations = ['upright', 'on-side'] as const
 export const fixingPatterns = ['soft-stagger', 'aligned', 'hard-stagger'] as const
+export const columnRules = ['free', 'aligned', 'brick'] as const
+export const stackEnds = ['eave', 'ridge'] as const
+export type ColumnRule = typeof columnRules[number]
+export type StackEnd = typeof stackEnds[number]
 export type Orientation = typeof orientations[number]
 export type FixingPattern = typeof fixingPatterns[number]
 
@@ -18,6 +22,12 @@ export const rowRuleSchema = z.object({
   lowerRailMm: lengthMm('The lower rail', 0, 3000).nullable(),
   /** Upper rail, mm up from the row's lower edge; null is placed by rule. */
   upperRailMm: lengthMm('The upper rail', 0, 3000).nullable(),
+  /** How this row's modules lie; null takes the array's. */
+  orientation: z.enum(orientations).nullable(),
+  /** Places in the row left empty, counted from the left, 1 first. */
+  skip: z.array(z.number().int().min(1).max(200)).max(200),
+  /** Kept as it is when the rows are solved again. */
+  locked: z.boolean(),
 })
 
 export const arraySchema = z.object({
@@ -32,6 +42,10 @@ export const arraySchema = z.object({
   shiftMm: lengthMm('The shift of the array', -60_000, 60_000),
   /** Rules for rows from the eave up; rows past the end follow the default. */
   rows: z.array(rowRuleSchema).max(40),
+  /** How rows stand to each other: each in the middle of its own stretch, on common columns, or half a module over in turn. */
+  columns: z.enum(columnRules),
+  /** Which keep-clear line the rows are pushed against: the lower or the upper. */
+  stackFrom: z.enum(stackEnds),
   fixingPattern: z.enum(fixingPatterns),
   /** Allowed span somebody has justified for this job, mm; null takes the rail's usual one. */
   allowedSpanMm: lengthMm('The allowed span', 200, 5000).nullable(),
@@ -45,4 +59,4 @@ export type ArrayRules = z.infer<typeof arraySchema>
 export type RowRule = z.infer<typeof rowRuleSchema>
 
 /** A row nobody has said anything about. */
-export const plainRow: RowRule = { count: null, shiftMm: 0, gapBelowMm: null, lowerRailMm: null, upperRailMm: null }
+export const plainRow: RowRule = { count: null, shiftMm: 0, gapBelowMm: null, lowerRailMm: null, upperRailMm: null, orientation: null, skip: [], locked: false }

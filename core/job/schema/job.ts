@@ -2,7 +2,8 @@ import { z } from 'zod'
 import { STEEPEST_PITCH_DEG } from '../../units'
 import { arraySchema } from './array'
 import { coveringSchema } from './covering'
-import { shortId, sides } from './fields'
+import { lengthMm, shortId, sides } from './fields'
+import { keepClearSchema, reservedSchema } from './keepclear'
 import { obstructionSchema } from './obstruction'
 import { outlineSchema } from './outline'
 import { setbacksSchema } from './setbacks'
@@ -19,6 +20,11 @@ export const faceSchema = z.object({
   covering: coveringSchema,
   supports: supportsSchema,
   setbacks: setbacksSchema,
+  /** Strip along every edge of this face for its wind zone, mm. */
+  windStripMm: lengthMm('The wind strip', 0, 3000),
+  reserved: z.array(reservedSchema).max(20, 'A face has at most twenty reserved parts.'),
+  /** A wish: the array's lower edge no farther from the eave than this, mm; null for none. */
+  lowEdgeMm: lengthMm('The wish', 0, 10_000).nullable(),
   obstructions: z.array(obstructionSchema).max(60, 'A face has at most sixty obstructions.'),
   /** The corner at the eave where both tapes start. */
   datum: z.enum(sides),
@@ -35,6 +41,7 @@ export const jobSchema = z.object({
   place: z.string().trim().max(80),
   units: z.enum(['imperial', 'metric']),
   site: siteSchema,
+  keepClear: keepClearSchema,
   faces: z.array(faceSchema).min(1, 'A job has at least one face.').max(MOST_FACES, `A job has at most ${MOST_FACES} faces.`),
 }).superRefine((job, context) => {
   const seen = new Set<string>()

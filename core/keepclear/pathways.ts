@@ -1,0 +1,149 @@
+import type { Face, KeepClearRules, Side } from '../job'
+import { shapeOf } from '../roof'
+import type { FaceClear } from './face'
+import { type SharedEdge, sharedEdges, straddleEdges } from './neighbours'
+
+/** How one face gets its pathway. */
+type Way
+  = | { kind: 'own', side: Side }
+    | { kind: 'straddle', shared: SharedEdge }
+  /** On the next face, which is bare or has a pathway of its own. */
+    | { kind: 'next', other: number, side: Side | null }
+
+/** A choice of pathways over the whole roof. */
+export interface PathwayChoice {
+  faces: FaceClear[]
+  modules: number
+  /** Planes that have a pathway, by their place in the job. */
+  planes: number[]
+  /** What the rule asks for that no choice gives. */
+  short: ('planes' | 'street')[]
+  /** True when every combination was tried. */
+  proved: boolean
+  tried: number
+}
+
+/** What the search needs to know of the roof. */
+export interface PathwayQuestion {
+  faces: Face[]
+  rules: KeepClearRules
+  ridgeMm: number
+  /** Modules that a face holds under given claims. */
+  countOf: (face: number, clear: FaceClear) => number
+  /** Whether a plane is on the street's or the driveway's side; null where nobody said where those are. */
+  onStreet: ((face: number) => boolean) | null
+}
+
+/** More combinations than this are not all tried. */
+const MOST_COMBINATIONS = 20_000
+
+/** The choice of pathways that leaves the most modules, by the rule of the set in force. */
+export function choosePathways(question: PathwayQuestion): PathwayChoice {
+  const { faces, rules, ridgeMm, countOf } = question
+  const { values } = rules
+  const shared = sharedEdges(faces)
+  const applies = faces.map(face => face.pitchDeg > values.fromPitchDeg && rules.ruleSet !== 'plain')
+  const bareClear = (i: number): FaceClear => ({ applies: applies[i]!, ridgeMm, pathways: [], straddles: [], openEdges: [], most: null })
+  const mayHold = faces.map((_, i) => countOf(i, bareClear(i)) > 0)
+  /** Hips and valleys whose other side has no modules. */
+  const openEdges = (i: number) => shared.filter(one => one.face === i && !mayHold[one.other]).map(one => one.edge)
+  const start = (i: number): FaceClear => ({ ...bareClear(i), openEdges: openEdges(i) })
+  const asking = faces.flatMap((_, i) => applies[i] && mayHold[i] ? [i] : [])
+
+  if (values.pathways !== 'per-plane') {
+    const chosen = faces.map((face, i) => applies[i] && mayHold[i] && values.pathways === 'per-slope' ? slopePathways(question, i, start(i)) : start(i))
+    return { faces: chosen, modules: chosen.reduce((sum, clear, i) => sum + countOf(i, clear), 0), planes: asking, short: [], proved: true, tried: 1 }
+  }
+
+  const ways = asking.map(i => waysFor(faces, shared, mayHold, i))
+  const combinations = ways.reduce((product, one) => product * one.length, 1)
+  const evaluate = (picks: number[]) => outcome(question, asking.map((_, k) => ways[k]![picks[k]!]!), asking, mayHold, start)
+  let best: PathwayChoice | null = null
+  let tried = 0
+  const consider = (picks: number[]) => {
+    tried++
+    const next = evaluate(picks)
+    if (!best || next.short.length < best.short.length || (next.short.length === best.short.length && next.modules > best.modules)) {
+      best = next
+      return true
+    }
+    return false
+  }
+  const picks = ways.map(() => 0)
+  if (combinations <= MOST_COMBINATIONS) {
+    do consider(picks)
+    while (turnOn(picks, ways.map(one => one.length)))
+  }
+  else {
+    consider(picks)
+    // Too many to try all: one face after another takes its best way until none improves.
+    for (let improved = true; improved;) {
+      improved = false
+      for (let k = 0; k < ways.length; k++) {
+        for (let way = 0; way < ways[k]!.length; way++) {
+          const next = picks.map((pick, i) => i === k ? way : pick)
+          if (consider(next)) {
+            picks[k] = way
+            improved = true
+          }
+        }
+      }
+    }
+  }
+  return { ...best!, proved: combinations <= MOST_COMBINATIONS, tried }
+}
+
+/** Counts a row of picks on like an odometer; false when it comes round. */
+function turnOn(picks: number[], sizes: number[]): boolean {
+  for (let k = 0; k < picks.length; k++) {
+    picks[k]!++
+    if (picks[k]! < sizes[k]!) return true
+    picks[k] = 0
+  }
+  return false
+}
+
+/** Every way in which one face may get its pathway. */
+function waysFor(faces: Face[], shared: SharedEdge[], mayHold: boolean[], i: number): Way[] {
+  const others = [...new Set(shared.filter(one => one.face === i).map(one => one.other))]
+  return [
+    ...others.flatMap((other): Way[] => mayHold[other] ? [{ kind: 'next', other, side: 'left' }, { kind: 'next', other, side: 'right' }] : [{ kind: 'next', other, side: null }]),
+    ...straddleEdges(faces, shared, i).map((one): Way => ({ kind: 'straddle', shared: one })),
+    { kind: 'own', side: 'left' }, { kind: 'own', side: 'right' },
+  ]
+}
+
+/** What a combination of ways comes to: claims on every face, modules left, and what the building still lacks. */
+function outcome({ faces, rules, countOf, onStreet }: PathwayQuestion, ways: Way[], asking: number[], mayHold: boolean[], start: (i: number) => FaceClear): PathwayChoice {
+  const clears = faces.map((_, i) => start(i))
+  const add = (i: number, change: Partial<Pick<FaceClear, 'pathways' | 'straddles'>>) => {
+    clears[i] = {
+      ...clears[i]!,
+      pathways: [...new Set([...clears[i]!.pathways, ...(change.pathways ?? [])])].sort(),
+      straddles: [...new Set([...clears[i]!.straddles, ...(change.straddles ?? [])])].sort((a, b) => a - b),
+    }
+  }
+  ways.forEach((way, k) => {
+    const i = asking[k]!
+    if (way.kind === 'own') add(i, { pathways: [way.side] })
+    else if (way.kind === 'next') add(way.other, way.side ? { pathways: [way.side] } : {})
+    else {
+      add(i, { straddles: [way.shared.edge] })
+      add(way.shared.other, { straddles: [way.shared.otherEdge] })
+    }
+  })
+  // A bare plane is a pathway by itself; a straddled one counts for the face it was asked for.
+  const planes = faces.flatMap((face, i) => face.pitchDeg > rules.values.fromPitchDeg && (!mayHold[i] || clears[i]!.pathways.length || ways.some((way, k) => way.kind === 'straddle' && asking[k] === i)) ? [i] : [])
+  const short: PathwayChoice['short'] = []
+  if (asking.length && planes.length < rules.values.pathwaysPerBuilding) short.push('planes')
+  if (asking.length && onStreet && rules.values.pathwaysPerBuilding > 0 && !planes.some(onStreet)) short.push('street')
+  return { faces: clears, modules: clears.reduce((sum, clear, i) => sum + countOf(i, clear), 0), planes, short, proved: true, tried: 1 }
+}
+
+/** The older rule: two pathways on a slope with a ridge, one on a hip slope, wherever they cost least. */
+function slopePathways({ faces, countOf }: PathwayQuestion, i: number, start: FaceClear): FaceClear {
+  const { edges } = shapeOf(faces[i]!.outline)
+  if (!edges.some(edge => edge.kind === 'hip')) return { ...start, pathways: ['left', 'right'] }
+  const [left, right] = (['left', 'right'] as const).map(side => ({ ...start, pathways: [side] }))
+  return countOf(i, right!) > countOf(i, left!) ? right! : left!
+}

@@ -1,0 +1,91 @@
+import { areaMm2 } from '../geometry'
+import type { Face, Job } from '../job'
+import { shapeOf } from '../roof'
+import { radians } from '../units'
+import { type FaceClear, noClaims } from './face'
+import { choosePathways, type PathwayChoice } from './pathways'
+
+/** How much of the roof, seen from above, is covered, and how far that is from the share at which the ridge strip changes. */
+export interface Cover {
+  roofMm2: number
+  coveredMm2: number
+  share: number
+  /** The share up to which the narrower ridge strip will do. */
+  limit: number
+  /** What one more module would add, as a share. */
+  oneMore: number
+}
+
+/** What the rules come to over the whole roof: one plan of several that were compared. */
+export interface RoofClear {
+  faces: FaceClear[]
+  /** Which ridge strip it is built to; null where the rules know only one. */
+  ridge: 'near' | 'far' | null
+  cover: Cover
+  /** Modules with each ridge strip, the narrower one within its share; null where there is nothing to choose. */
+  choices: { near: number, nearUncapped: number, far: number } | null
+  planes: number[]
+  short: PathwayChoice['short']
+  proved: boolean
+  tried: number
+}
+
+/** What a face's rows come to under given claims. */
+export interface FaceCount { modules: number, areaMm2: number }
+/** Works out the rows of a face under claims: modules, and the area they cover on the slope as the job counts it. */
+export type CountFace = (face: Face, clear: FaceClear) => FaceCount
+
+/** A plane faces a street that lies within this angle of its fall, degrees (common practice). */
+const FACES_WITHIN_DEG = 60
+
+const planAreaMm2 = (face: Face): number => areaMm2(shapeOf(face.outline).region) * Math.cos(radians(face.pitchDeg))
+
+/**
+ * Chooses, over the whole roof, the pathways and the ridge strip that leave the most modules: with the narrower strip no more
+ * of the roof may be covered than its share, with the wider one as much as fits.
+ */
+export function clearRoof(job: Pick<Job, 'faces' | 'keepClear' | 'site'>, count: CountFace): RoofClear {
+  const { faces, keepClear: rules, site } = job
+  const roofMm2 = faces.reduce((sum, face) => sum + planAreaMm2(face), 0)
+  const limit = site && rules.sprinklers ? rules.values.coverShareSprinklers : rules.values.coverShare
+  const coverOf = (clears: FaceClear[]): Cover => {
+    const counts = faces.map((face, i) => count(face, clears[i]!))
+    const flat = (i: number) => Math.cos(radians(faces[i]!.pitchDeg))
+    const coveredMm2 = counts.reduce((sum, one, i) => sum + one.areaMm2 * flat(i), 0)
+    const each = counts.flatMap((one, i) => one.modules ? [one.areaMm2 / one.modules * flat(i)] : [])
+    return { roofMm2, coveredMm2, share: coveredMm2 / roofMm2, limit, oneMore: each.length ? Math.min(...each) / roofMm2 : 0 }
+  }
+  if (rules.ruleSet === 'plain') {
+    const clears = faces.map(() => noClaims)
+    return { faces: clears, ridge: null, cover: coverOf(clears), choices: null, planes: [], short: [], proved: true, tried: 1 }
+  }
+  const streets = [site.streetDeg, site.drivewayDeg].filter(deg => deg !== null)
+  const onStreet = streets.length ? (i: number) => streets.some(deg => apartDeg(deg, faces[i]!.place.azimuthDeg) <= FACES_WITHIN_DEG) : null
+  const withRidge = (ridgeMm: number) => choosePathways({ faces, rules, ridgeMm, countOf: (i, clear) => count(faces[i]!, clear).modules, onStreet })
+  const far = withRidge(rules.values.ridgeFarMm)
+  if (rules.values.ridgeNearMm >= rules.values.ridgeFarMm) {
+    return { faces: far.faces, ridge: null, cover: coverOf(far.faces), choices: null, planes: far.planes, short: far.short, proved: far.proved, tried: far.tried }
+  }
+  const near = withRidge(rules.values.ridgeNearMm)
+  const capped = capTo(faces, near.faces, count, limit * roofMm2)
+  const choices = { near: capped.modules, nearUncapped: near.modules, far: far.modules }
+  const ridge = rules.ridgeChoice === 'best' ? (capped.modules > far.modules ? 'near' : 'far') : rules.ridgeChoice
+  const chosen = ridge === 'near' ? { ...near, faces: capped.faces } : far
+  return { faces: chosen.faces, ridge, cover: coverOf(chosen.faces), choices, planes: chosen.planes, short: chosen.short, proved: near.proved && far.proved, tried: near.tried + far.tried }
+}
+
+/** Angle between two directions, 0 to 180 degrees. */
+const apartDeg = (a: number, b: number): number => Math.abs(((a - b) % 360 + 540) % 360 - 180)
+
+/** Limits faces until the covered plan area keeps to a share: modules go from the face with most, one at a time. */
+function capTo(faces: Face[], clears: FaceClear[], count: CountFace, mostMm2: number): { faces: FaceClear[], modules: number } {
+  const counts = faces.map((face, i) => count(face, clears[i]!))
+  const each = counts.map((one, i) => one.modules ? one.areaMm2 / one.modules * Math.cos(radians(faces[i]!.pitchDeg)) : 0)
+  const kept = counts.map(one => one.modules)
+  const covered = () => kept.reduce((sum, n, i) => sum + n * each[i]!, 0)
+  while (covered() > mostMm2 + 1 && kept.some(n => n > 0)) kept[kept.indexOf(Math.max(...kept))]!--
+  return {
+    faces: clears.map((clear, i) => kept[i]! < counts[i]!.modules ? { ...clear, most: kept[i]! } : clear),
+    modules: kept.reduce((sum, n) => sum + n, 0),
+  }
+}

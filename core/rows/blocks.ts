@@ -1,0 +1,74 @@
+import { type Interval, middleOf, spanOf } from '../geometry'
+import type { ColumnRule } from '../job'
+import { FIT_TOLERANCE_MM, modulesThatFit, runLength } from './size'
+
+/** A run of neighbouring modules: what one pair of rails carries. */
+export interface Block {
+  count: number
+  leftMm: number
+  rightMm: number
+  /** The stretch of the strip it stands in; null when there is none. */
+  free: Interval | null
+  fits: boolean
+  moduleLeftsMm: number[]
+}
+
+/** A run before it is placed. */
+export interface Run { free: Interval | null, count: number }
+
+/**
+ * Shares a row's modules out over the stretches of its strip: as many as each holds, or a held number, the widest stretch
+ * first. What is held beyond what fits goes to the widest, so that a finding can say so.
+ */
+export function blocksOf(free: Interval[], fills: number, held: number | null, widthMm: number, gapMm: number): Run[] {
+  const runs = free.map(interval => ({ free: interval as Interval | null, count: modulesThatFit(spanOf(interval), widthMm, gapMm) })).filter(run => run.count > 0)
+  if (held === null) return runs
+  if (!runs.length) return [{ free: free.length ? free.reduce((a, b) => spanOf(b) > spanOf(a) ? b : a) : null, count: held }]
+  let left = held
+  const widestFirst = [...runs].sort((a, b) => b.count - a.count)
+  const taken = new Map(widestFirst.map((run) => {
+    const count = Math.min(left, run.count)
+    left -= count
+    return [run, count]
+  }))
+  const [widest] = widestFirst
+  return runs.map(run => ({ free: run.free, count: taken.get(run)! + (run === widest && held > fills ? left : 0) })).filter(run => run.count > 0)
+}
+
+/** How the runs of a row are placed along it. */
+export interface Placing { columns: ColumnRule, odd: boolean, originMm: number, shiftMm: number, widthMm: number, gapMm: number, skip: number[] }
+
+/** Places a row's runs and takes out the modules at skipped places, which parts a run in two. */
+export function placeBlocks(runs: Run[], placing: Placing): Block[] {
+  const { widthMm, gapMm, skip } = placing
+  const pitchMm = widthMm + gapMm
+  let place = 0
+  return runs.flatMap((run) => {
+    const leftMm = runLeft(run, placing) + placing.shiftMm
+    const lefts = Array.from({ length: run.count }, (_, i) => ({ place: ++place, leftMm: leftMm + i * pitchMm })).filter(one => !skip.includes(one.place))
+    const groups: number[][] = []
+    lefts.forEach((one, i) => {
+      if (i && one.place === lefts[i - 1]!.place + 1) groups.at(-1)!.push(one.leftMm)
+      else groups.push([one.leftMm])
+    })
+    return groups.map((moduleLeftsMm): Block => {
+      const [first, last] = [moduleLeftsMm[0]!, moduleLeftsMm.at(-1)! + widthMm]
+      return {
+        count: moduleLeftsMm.length, leftMm: first, rightMm: last, free: run.free, moduleLeftsMm,
+        fits: run.free !== null && first >= run.free.fromMm - FIT_TOLERANCE_MM && last <= run.free.toMm + FIT_TOLERANCE_MM,
+      }
+    })
+  })
+}
+
+/** Where a run begins: on the array's columns where its stretch holds it there, else in the middle of its own stretch, as beside a hip. */
+function runLeft({ free, count }: Run, { columns, odd, originMm, widthMm, gapMm }: Placing): number {
+  const length = runLength(count, widthMm, gapMm)
+  const pitchMm = widthMm + gapMm
+  const start = originMm + (columns === 'brick' && odd ? pitchMm / 2 : 0)
+  if (!free || length > spanOf(free) + FIT_TOLERANCE_MM) return start
+  if (columns === 'free') return middleOf(free) - length / 2
+  const first = Math.ceil((free.fromMm - start - FIT_TOLERANCE_MM) / pitchMm)
+  const last = Math.floor((free.toMm - length - start + FIT_TOLERANCE_MM) / pitchMm)
+  return first <= last ? start + Math.min(Math.max(0, first), last) * pitchMm : middleOf(free) - length / 2
+}

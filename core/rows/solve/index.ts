@@ -1,0 +1,4 @@
+/** The best rows: exact for the most modules with free columns; for other aims the best of a stated set. */
+export * from './breakpoints'
+export * from './most'
+export * from './strip-count'
