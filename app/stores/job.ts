@@ -46,7 +46,9 @@ export const useJobStore = defineStore('job', () => {
   async function open(jobId: string) {
     close()
     try {
-      const opened = await $fetch<{ job: Job, version: number, catalogue: Catalogue, history: HistoryEntry[] }>(`/api/jobs/${jobId}`)
+      const opened = await $fetch<{ job: Job, version: number, catalogue: Catalogue, history: Pick<HistoryEntry, 'id' | 'kind' | 'inverse'>[] }>(`/api/jobs/${jobId}`)
+      // The page may have gone before the server's answer came: what the server has is no longer on the way.
+      dropUnsent(jobId, opened.history.map(entry => entry.id))
       unsent.value = unsentOf(jobId)
       base.value = { jobId, job: opened.job, version: opened.version, catalogue: opened.catalogue, stacks: stacksOf(opened.history) }
       loadProblem.value = ''
@@ -73,6 +75,7 @@ export const useJobStore = defineStore('job', () => {
     const entry: UnsentEntry = { id: newId(), kind, edit: read.value.edit }
     keepUnsent(base.value.jobId, entry)
     unsent.value = [...unsent.value, entry]
+    if (saveState.value === 'saved') saveState.value = 'saving'
     previewEdit(null)
     scheduleSend()
     return done(true)

@@ -7,7 +7,7 @@ import { planFace } from './face'
 import { roofClearOf } from './clear'
 
 /** What an arrangement of rows is best at. */
-export type Aim = 'most' | 'tidiest' | 'fewest-fixings' | 'given-count'
+export type Aim = 'most' | 'tidiest' | 'fewest-fixings' | 'plainer' | 'given-count'
 
 /** One good answer to how the rows of a face may stand, with what it comes to. */
 export interface Arrangement {
@@ -81,7 +81,7 @@ export function arrangeFace({ job, catalogue, faceId, wanted }: ArrangeQuestion,
 
   const phases = kinds.flatMap(kind => rowPhases(base, kind, gaps, heights).map(bottomMm => ({ kind, bottomMm })))
   const tidy = locked.length ? [] : phases.flatMap(({ kind, bottomMm }) => tidyTries(base, kind, gaps, bottomMm, heights(kind)))
-  const tidiest = tidy.reduce<Try | null>((best, next) => !best || countOf(next) > countOf(best) ? next : best, null)
+  const [tidiest] = bestOf(tidy)
   if (tidiest) tries.push({ one: tidiest, aim: 'tidiest', claim: `Best of ${tidy.length} even blocks tried` })
 
   progress(0.5)
@@ -92,17 +92,23 @@ export function arrangeFace({ job, catalogue, faceId, wanted }: ArrangeQuestion,
   }).filter(one => one.modules >= WORTH_SHARE * mostCount || !tidy.length)
   const fewest = priced.sort((a, b) => a.stops - b.stops || a.fixings / a.modules - b.fixings / b.modules || b.modules - a.modules)[0]
 
-  // Where those come to the same, rows that all lie one way make up the number.
-  const oneWay = solved.slice(1).map((found, i) => ({ ...evaluate({ rows: joined(found.rows), columns: 'free' }, 'most', found.proved ? 'Proved for modules that all lie this way' : 'Best found'), title: i === 0 ? 'Most, all upright' : 'Most, all on their side' }))
-    .filter(one => one.modules > 0)
+  // Where those come to the same, plainer answers make up the number.
+  const plainer = [
+    ...solved.slice(1).map((found, i) => ({ one: { rows: joined(found.rows), columns: 'free' as const }, title: i === 0 ? 'Most, all upright' : 'Most, all on their side', claim: found.proved ? 'Proved for modules that all lie this way' : 'Best found' })),
+    ...kinds.flatMap(kind => bestOf(tidy.filter(one => one.rows[0]!.kind === kind)).map(one => ({ one, title: kind.orientation === 'upright' ? 'Tidy, all upright' : 'Tidy, all on their side', claim: 'Best of the even blocks that lie this way' }))),
+    ...[...tidy].sort((a, b) => countOf(b) - countOf(a)).filter(one => countOf(one) < countOf(tidiest!)).slice(0, 6).map(one => ({ one, title: 'Tidy, smaller', claim: 'The next even block' })),
+  ].map(({ one, title, claim }) => ({ ...evaluate(one, 'plainer', claim), title })).filter(one => one.modules > 0)
   const answers = wanted === null
-    ? [...tries.map(({ one, aim, claim }) => evaluate(one, aim, claim)), ...(fewest ? [fewest] : []), ...oneWay]
+    ? [...tries.map(({ one, aim, claim }) => evaluate(one, aim, claim)), ...(fewest ? [fewest] : []), ...plainer]
     : givenCount(wanted, [...tries.map(({ one }) => one), ...candidates], evaluate)
   progress(1)
   return distinctAnswers(answers)
 }
 
 const countOf = (one: Try): number => one.rows.reduce((sum, row) => sum + (row.count ?? 0), 0)
+
+/** The one of a list that holds most, as a list; empty when there is none. */
+const bestOf = (tries: Try[]): Try[] => tries.length ? [tries.reduce((best, next) => countOf(next) > countOf(best) ? next : best)] : []
 
 /** Heights at which both rails of a row find a place that supports and covering allow; null where any height will do. */
 function heightsFor(kind: RowKind, base: FacePlan, face: Face): Interval[] | null {
@@ -190,7 +196,7 @@ function editFor(face: Face, { rows, columns }: Try, regionBottomMm: number): Ed
   return { type: 'batch', edits: edits.slice(0, 50) }
 }
 
-const titles: Record<Aim, string> = { 'most': 'Most modules', 'tidiest': 'Tidiest', 'fewest-fixings': 'Fewest fixings a module', 'given-count': 'As many as asked' }
+const titles: Record<Aim, string> = { 'most': 'Most modules', 'tidiest': 'Tidiest', 'fewest-fixings': 'Fewest fixings a module', 'plainer': 'A plainer one', 'given-count': 'As many as asked' }
 
 interface Setting { job: Job, catalogue: Catalogue, face: Face, clear: FacePlan['clear'] }
 
@@ -231,7 +237,8 @@ function distinctAnswers(answers: Arrangement[]): Arrangement[] {
   for (const answer of answers) {
     const key = JSON.stringify(answer.rectangles.map(one => [Math.round(one.leftMm), Math.round(one.bottomMm), Math.round(one.widthMm)]))
     const same = seen.get(key)
-    if (same) seen.set(key, { ...same, title: same.title === answer.title ? same.title : `${same.title}, ${answer.title.toLowerCase()}` })
+    const adds = same && answer.aim !== 'plainer' && answer.aim !== same.aim
+    if (same) seen.set(key, adds ? { ...same, title: `${same.title}, ${answer.title.toLowerCase()}` } : same)
     else seen.set(key, answer)
   }
   return [...seen.values()].slice(0, 3)

@@ -83,16 +83,21 @@ export function fillRows(region: Region, array: ArrayRules, parts: Pick<ChosenPa
   return { rows, moduleWidthMm: widthMm, moduleHeightMm: heightMm, columnGapMm, rowsThatFit, slack: slackOf(rows) }
 }
 
-/** Left edge of the array's columns: that of its longest run, in the middle of its stretch; null where there is no run. */
+/**
+ * Left edge of the array's columns: where its longest run stands in the middle of its stretch, and where several are as long,
+ * in the middle of what their stretches have in common, taken from the eave up while there is any. Null where there is no run.
+ */
 function columnOrigin(strips: Strip[], placed: ReturnType<typeof blocksOf>[], gapMm: number): number | null {
-  let best: { lengthMm: number, leftMm: number } | null = null
-  strips.forEach((strip, i) => {
-    for (const { free, count } of placed[i]!) {
-      const lengthMm = runLength(count, strip.widthMm, gapMm)
-      if (free && (!best || lengthMm > best.lengthMm + FIT_TOLERANCE_MM)) best = { lengthMm, leftMm: middleOf(free) - lengthMm / 2 }
-    }
-  })
-  return (best as { leftMm: number } | null)?.leftMm ?? null
+  const runs = strips.flatMap((strip, i) => placed[i]!.flatMap(({ free, count }) => free ? [{ free, lengthMm: runLength(count, strip.widthMm, gapMm) }] : []))
+  if (!runs.length) return null
+  const longestMm = Math.max(...runs.map(run => run.lengthMm))
+  const lefts = runs.filter(run => run.lengthMm > longestMm - FIT_TOLERANCE_MM).map(run => ({ fromMm: run.free.fromMm, toMm: run.free.toMm - run.lengthMm }))
+  let common = lefts[0]!
+  for (const next of lefts.slice(1)) {
+    const shared = { fromMm: Math.max(common.fromMm, next.fromMm), toMm: Math.min(common.toMm, next.toMm) }
+    if (shared.toMm >= shared.fromMm - FIT_TOLERANCE_MM) common = shared
+  }
+  return middleOf(common)
 }
 
 /** Strips of module height from the region's lower edge up, as many as are wanted or fit; pushed up to the upper edge where asked. */

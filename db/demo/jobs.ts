@@ -44,7 +44,7 @@ const ropewalk = job(ropewalkStart, {
   place: { azimuthDeg: 195, eastMm: 0, northMm: 0, eaveHeightMm: inch(17, 6), storeys: 2 },
   supports: rafterRow(inch(0, 9.25), inch(1, 11.875), inch(0, 1.5), finds([[2, inch(2, 9)], [3, inch(4, 8.875)], [4, inch(6, 8.75)], [5, inch(8, 8.375)], [6, inch(10, 8.5)], [7, inch(12, 8.125)],
     [9, inch(16, 7.75)], [10, inch(18, 7.875)], [12, inch(22, 7.5)], [13, inch(24, 7.25)], [14, inch(26, 7.375)]])),
-  setbacks: setbacks(inch(1, 0), inch(1, 6), inch(3, 0), inch(3, 0), inch(1, 6), inch(1, 6), inch(1, 0)),
+  setbacks: setbacks(inch(1, 0), inch(1, 6), inch(3, 0), inch(3, 0), inch(1, 6), inch(1, 6), inch(1, 0)), windStripMm: inch(1, 0),
 }, { rows: [plainRow, { ...plainRow, count: 6 }], rowCount: 2, shiftMm: inch(0, 3) }, {
   access: 'ladder', accessNote: 'Side gate, gravel to the rear wall.', altitudeM: 14, exposure: 'built-up', streetDeg: 15, drivewayDeg: 105,
   coveringState: 'sound', coveringAgeYears: 6, coveringYearsLeft: 28, decision: 'go-ahead', decisionNote: 'Shingle lifts without cracking at 60 °F.',

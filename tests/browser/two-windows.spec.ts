@@ -4,6 +4,7 @@ test('two windows: the second is told, both changes are kept', async ({ browser,
   const jobId = await freshJob()
   const other = await (await browser.newContext()).newPage()
   await openStage(page, jobId, 'keep-clear')
+  await page.getByRole('tab', { name: 'This face' }).click()
   await openStage(other, jobId, 'survey')
 
   // The other window must not look in between: its answer to the server is what is tested.
@@ -16,6 +17,7 @@ test('two windows: the second is told, both changes are kept', async ({ browser,
   await other.unroute('**/edits?since=*')
 
   await other.goto(`/jobs/${jobId}/keep-clear`)
+  await other.getByRole('tab', { name: 'This face' }).click()
   await expect(other.getByLabel('Below the ridge')).toHaveValue(`2' 0"`)
   await page.goto(`/jobs/${jobId}/survey`)
   await expect(page.getByLabel('Pitch')).toHaveValue('9:12')
@@ -63,4 +65,26 @@ test('without the server, what is typed is kept, also over a reload, and sent wh
   await expect(page.getByTestId('save-state')).toHaveText('Saved', { timeout: 15_000 })
   await page.reload()
   await expect(page.getByLabel('Pitch')).toHaveValue('11:12')
+})
+
+test('an edit that reached the server while its answer was lost is not made twice: undo and redo still walk it', async ({ page }) => {
+  const jobId = await freshJob()
+  await openStage(page, jobId, 'survey')
+  // The server takes the edit, but the page never hears of it.
+  await page.route('**/api/jobs/*/edits', async (route) => {
+    await route.fetch()
+    await route.abort()
+  })
+  await typeOver(page, 'Pitch', '11:12')
+  await expect(page.getByTestId('save-state')).toContainText('kept on this device')
+  page.on('dialog', dialog => void dialog.accept())
+  await page.unroute('**/api/jobs/*/edits')
+  await page.reload()
+  await expect(page.getByLabel('Pitch')).toHaveValue('11:12')
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(page.getByLabel('Pitch')).toHaveValue('6:12')
+  await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled()
+  await page.getByRole('button', { name: 'Redo' }).click()
+  await expect(page.getByLabel('Pitch')).toHaveValue('11:12')
+  await saved(page)
 })

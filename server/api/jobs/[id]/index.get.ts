@@ -6,6 +6,6 @@ export default defineEventHandler(async (event) => {
   const { firmId, personId } = await requireSignedIn(event)
   const { jobId, job, version, catalogue } = await openedJob(event)
   const entries = await asFirm(firmId, client => entriesSince(client, jobId, 0))
-  const history = entries.filter(entry => entry.personId === personId).map(({ kind, inverse }) => ({ kind, inverse }))
+  const history = entries.filter(entry => entry.personId === personId).map(({ id, kind, inverse }) => ({ id, kind, inverse }))
   return { jobId, job, version, catalogue, history }
 })
