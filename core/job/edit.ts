@@ -180,7 +180,7 @@ function withRow(rows: ArrayRules['rows'], row: number, values: Partial<RowRule>
 }
 
 const isPlain = (rule: RowRule): boolean =>
-  !rule.skip.length && (Object.keys(plainRow) as (keyof RowRule)[]).every(key => key === 'skip' || rule[key] === plainRow[key])
+  !rule.skip.length && !rule.held.length && (Object.keys(plainRow) as (keyof RowRule)[]).every(key => key === 'skip' || key === 'held' || rule[key] === plainRow[key])
 
 /** The facts an edit touches, as paths such as `face main/pitchDeg`: two edits collide where they share one. */
 export function touches(edit: Edit): string[] {

@@ -43,4 +43,4 @@ export const ruleSetTable: Record<RuleSetId, RuleSet> = {
 export const rulesOf = (ruleSet: RuleSetId): Pick<KeepClearRules, 'ruleSet' | 'values' | 'ridgeChoice'> => ({ ruleSet, values: ruleSetTable[ruleSet].values, ridgeChoice: 'best' })
 
 /** What a new job keeps clear: each face's own setbacks. */
-export const plainKeepClear: KeepClearRules = { ...rulesOf('plain'), sprinklers: false, coverageAs: 'glass' }
+export const plainKeepClear: KeepClearRules = { ...rulesOf('plain'), sprinklers: false, coverageAs: 'glass', aim: 'modules' }

@@ -55,6 +55,16 @@ describe('US 2018 and later', () => {
     const best = planJob(gable(['Front', 'Back'], rules('us-2018')), catalogue)
     expect(best.totals.modules).toBe(Math.max(best.roof.choices!.near, best.roof.choices!.far))
   })
+  it('filled for energy, modules leave the face that yields least first; at the step both arrays are offered', () => {
+    const job = gable(['Front', 'Back'], rules('us-2018', { ridgeChoice: 'near', aim: 'energy' }))
+    const faces = job.faces.map((face, i) => ({ ...face, yieldShare: i ? 0.6 : 1 }))
+    const roof = roofClearOf({ ...job, faces }, catalogue)
+    expect(roof.faces[0]!.most).toBeNull()
+    expect(roof.faces[1]!.most).toBeGreaterThan(0)
+    const step = planJob(gable(['Front', 'Back'], rules('us-2018')), catalogue).findings.find(finding => finding.id === 'cover-step')!
+    expect(step.sentence).toContain('One more module')
+    expect(step.cures.map(cure => cure.label)).toEqual([expect.stringMatching(/^Narrow strip, \d+ modules$/), expect.stringMatching(/^Wide strip, \d+ modules$/)])
+  })
   it('R324.6.2.1: sprinklers raise the share to 66 %', () => {
     const dry = roofClearOf(gable(['Front', 'Back'], rules('us-2018', { ridgeChoice: 'near' })), catalogue)
     const wet = roofClearOf(gable(['Front', 'Back'], rules('us-2018', { ridgeChoice: 'near', sprinklers: true })), catalogue)

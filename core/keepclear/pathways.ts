@@ -14,6 +14,8 @@ type Way
 export interface PathwayChoice {
   faces: FaceClear[]
   modules: number
+  /** Modules weighted by what they yield where energy is the aim: what choices are compared by. */
+  worth: number
   /** Planes that have a pathway, by their place in the job. */
   planes: number[]
   /** What the rule asks for that no choice gives. */
@@ -30,6 +32,8 @@ export interface PathwayQuestion {
   ridgeMm: number
   /** Modules that a face holds under given claims. */
   countOf: (face: number, clear: FaceClear) => number
+  /** What a module on a face is worth in the comparison. */
+  weightOf: (face: number) => number
   /** Whether a plane is on the street's or the driveway's side; null where nobody said where those are. */
   onStreet: ((face: number) => boolean) | null
 }
@@ -52,7 +56,7 @@ export function choosePathways(question: PathwayQuestion): PathwayChoice {
 
   if (values.pathways !== 'per-plane') {
     const chosen = faces.map((face, i) => applies[i] && mayHold[i] && values.pathways === 'per-slope' ? slopePathways(question, i, start(i)) : start(i))
-    return { faces: chosen, modules: chosen.reduce((sum, clear, i) => sum + countOf(i, clear), 0), planes: asking, short: [], proved: true, tried: 1 }
+    return { faces: chosen, ...totals(question, chosen), planes: asking, short: [], proved: true, tried: 1 }
   }
 
   const ways = asking.map(i => waysFor(faces, shared, mayHold, i))
@@ -63,7 +67,7 @@ export function choosePathways(question: PathwayQuestion): PathwayChoice {
   const consider = (picks: number[]) => {
     tried++
     const next = evaluate(picks)
-    if (!best || next.short.length < best.short.length || (next.short.length === best.short.length && next.modules > best.modules)) {
+    if (!best || next.short.length < best.short.length || (next.short.length === best.short.length && next.worth > best.worth)) {
       best = next
       return true
     }
@@ -93,6 +97,12 @@ export function choosePathways(question: PathwayQuestion): PathwayChoice {
   return { ...best!, proved: combinations <= MOST_COMBINATIONS, tried }
 }
 
+/** What claims leave over all faces: modules, and their worth. */
+function totals({ countOf, weightOf }: PathwayQuestion, clears: FaceClear[]): { modules: number, worth: number } {
+  const counts = clears.map((clear, i) => countOf(i, clear))
+  return { modules: counts.reduce((sum, n) => sum + n, 0), worth: counts.reduce((sum, n, i) => sum + n * weightOf(i), 0) }
+}
+
 /** Counts a row of picks on like an odometer; false when it comes round. */
 function turnOn(picks: number[], sizes: number[]): boolean {
   for (let k = 0; k < picks.length; k++) {
@@ -114,7 +124,8 @@ function waysFor(faces: Face[], shared: SharedEdge[], mayHold: boolean[], i: num
 }
 
 /** What a combination of ways comes to: claims on every face, modules left, and what the building still lacks. */
-function outcome({ faces, rules, countOf, onStreet }: PathwayQuestion, ways: Way[], asking: number[], mayHold: boolean[], start: (i: number) => FaceClear): PathwayChoice {
+function outcome(question: PathwayQuestion, ways: Way[], asking: number[], mayHold: boolean[], start: (i: number) => FaceClear): PathwayChoice {
+  const { faces, rules, onStreet } = question
   const clears = faces.map((_, i) => start(i))
   const add = (i: number, change: Partial<Pick<FaceClear, 'pathways' | 'straddles'>>) => {
     clears[i] = {
@@ -137,7 +148,7 @@ function outcome({ faces, rules, countOf, onStreet }: PathwayQuestion, ways: Way
   const short: PathwayChoice['short'] = []
   if (asking.length && planes.length < rules.values.pathwaysPerBuilding) short.push('planes')
   if (asking.length && onStreet && rules.values.pathwaysPerBuilding > 0 && !planes.some(onStreet)) short.push('street')
-  return { faces: clears, modules: clears.reduce((sum, clear, i) => sum + countOf(i, clear), 0), planes, short, proved: true, tried: 1 }
+  return { faces: clears, ...totals(question, clears), planes, short, proved: true, tried: 1 }
 }
 
 /** The older rule: two pathways on a slope with a ridge, one on a hip slope, wherever they cost least. */

@@ -61,15 +61,16 @@ export function clearRoof(job: Pick<Job, 'faces' | 'keepClear' | 'site'>, count:
   }
   const streets = [site.streetDeg, site.drivewayDeg].filter(deg => deg !== null)
   const onStreet = streets.length ? (i: number) => streets.some(deg => apartDeg(deg, faces[i]!.place.azimuthDeg) <= FACES_WITHIN_DEG) : null
-  const withRidge = (ridgeMm: number) => choosePathways({ faces, rules, ridgeMm, countOf: (i, clear) => count(faces[i]!, clear).modules, onStreet })
+  const weightOf = (i: number) => rules.aim === 'energy' ? faces[i]!.yieldShare : 1
+  const withRidge = (ridgeMm: number) => choosePathways({ faces, rules, ridgeMm, weightOf, countOf: (i, clear) => count(faces[i]!, clear).modules, onStreet })
   const far = withRidge(rules.values.ridgeFarMm)
   if (rules.values.ridgeNearMm >= rules.values.ridgeFarMm) {
     return { faces: far.faces, ridge: null, cover: coverOf(far.faces), choices: null, planes: far.planes, short: far.short, proved: far.proved, tried: far.tried }
   }
   const near = withRidge(rules.values.ridgeNearMm)
-  const capped = capTo(faces, near.faces, count, limit * roofMm2)
+  const capped = capTo(faces, near.faces, count, limit * roofMm2, weightOf)
   const choices = { near: capped.modules, nearUncapped: near.modules, far: far.modules }
-  const ridge = rules.ridgeChoice === 'best' ? (capped.modules > far.modules ? 'near' : 'far') : rules.ridgeChoice
+  const ridge = rules.ridgeChoice === 'best' ? (capped.worth > far.worth ? 'near' : 'far') : rules.ridgeChoice
   const chosen = ridge === 'near' ? { ...near, faces: capped.faces } : far
   return { faces: chosen.faces, ridge, cover: coverOf(chosen.faces), choices, planes: chosen.planes, short: chosen.short, proved: near.proved && far.proved, tried: near.tried + far.tried }
 }
@@ -77,15 +78,16 @@ export function clearRoof(job: Pick<Job, 'faces' | 'keepClear' | 'site'>, count:
 /** Angle between two directions, 0 to 180 degrees. */
 const apartDeg = (a: number, b: number): number => Math.abs(((a - b) % 360 + 540) % 360 - 180)
 
-/** Limits faces until the covered plan area keeps to a share: modules go from the face with most, one at a time. */
-function capTo(faces: Face[], clears: FaceClear[], count: CountFace, mostMm2: number): { faces: FaceClear[], modules: number } {
+/** Limits faces until the covered plan area keeps to a share: modules go one at a time from the face that yields least, of those alike from the one with most. */
+function capTo(faces: Face[], clears: FaceClear[], count: CountFace, mostMm2: number, weightOf: (face: number) => number): { faces: FaceClear[], modules: number, worth: number } {
   const counts = faces.map((face, i) => count(face, clears[i]!))
   const each = counts.map((one, i) => one.modules ? one.areaMm2 / one.modules * Math.cos(radians(faces[i]!.pitchDeg)) : 0)
   const kept = counts.map(one => one.modules)
   const covered = () => kept.reduce((sum, n, i) => sum + n * each[i]!, 0)
-  while (covered() > mostMm2 + 1 && kept.some(n => n > 0)) kept[kept.indexOf(Math.max(...kept))]!--
+  const poorest = () => kept.reduce((best, n, i) => n > 0 && (best < 0 || weightOf(i) < weightOf(best) || (weightOf(i) === weightOf(best) && n > kept[best]!)) ? i : best, -1)
+  while (covered() > mostMm2 + 1 && kept.some(n => n > 0)) kept[poorest()]!--
   return {
     faces: clears.map((clear, i) => kept[i]! < counts[i]!.modules ? { ...clear, most: kept[i]! } : clear),
-    modules: kept.reduce((sum, n) => sum + n, 0),
+    modules: kept.reduce((sum, n) => sum + n, 0), worth: kept.reduce((sum, n, i) => sum + n * weightOf(i), 0),
   }
 }

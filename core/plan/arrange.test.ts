@@ -77,6 +77,21 @@ describe('arrangements', () => {
       rows.slice(1).forEach((one, i) => expect(one.bottomMm).toBeGreaterThanOrEqual(rows[i]!.topMm - 1e-6))
     }
   })
+  it('keep a locked module in its very place and fill the row round it', () => {
+    const base = planJob(hip(), catalogue).faces[0]!.rows.rows[0]!
+    const leftMm = base.moduleLeftsMm[1]! + 37
+    const held = after(hip(), row(0, { held: [leftMm] }))
+    const now = planJob(held, catalogue).faces[0]!.rows.rows[0]!
+    expect(now.moduleLeftsMm).toContainEqual(expect.closeTo(leftMm, 9))
+    expect(now.fits).toBe(true)
+    now.moduleLeftsMm.slice(1).forEach((mm, i) => expect(mm - now.moduleLeftsMm[i]!).toBeGreaterThanOrEqual(1038 + 12.7 - 1e-6))
+    for (const answer of arranged(held)) {
+      const rows = planJob(applyEdit(held, answer.edit), catalogue).faces[0]!.rows.rows
+      expect(rows.some(one => one.moduleLeftsMm.some(mm => Math.abs(mm - leftMm) < 1e-6) && Math.abs(one.bottomMm - now.bottomMm) < 1e-6)).toBe(true)
+    }
+    // Pushing the array leaves what is held.
+    expect(planJob(after(held, { type: 'set-array', faceId: 'main', values: { shiftMm: -60 } }), catalogue).faces[0]!.rows.rows[0]!.moduleLeftsMm).toContainEqual(expect.closeTo(leftMm, 9))
+  })
   it('stand a wanted number exactly, or none where it does not fit', () => {
     const answers = arranged(hip(), 9)
     expect(answers.length).toBeGreaterThan(0)

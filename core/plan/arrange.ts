@@ -60,8 +60,9 @@ export function arrangeFace({ job, catalogue, faceId, wanted }: ArrangeQuestion,
   const parts = chooseParts(catalogue, face.array)
   const kinds = orientations.map((orientation): RowKind => ({ orientation, ...moduleSize(parts.module, orientation) }))
   const gaps: RowGaps = { columnMm: base.rows.columnGapMm, rowMm: face.array.rowGapMm }
-  const locked = base.rows.rows.filter(row => row.locked)
-  const lockedRows = locked.map(row => ({ kind: kinds.find(kind => kind.orientation === row.orientation)!, bottomMm: row.bottomMm, count: row.count, rule: face.array.rows[row.index] ?? null }))
+  // A row that is locked, or holds a locked module, keeps its height; only the second is filled up round what it holds.
+  const locked = base.rows.rows.filter(row => row.locked || row.heldModules > 0)
+  const lockedRows = locked.map(row => ({ kind: kinds.find(kind => kind.orientation === row.orientation)!, bottomMm: row.bottomMm, count: row.locked ? row.count : null, rule: face.array.rows[row.index] ?? null }))
   const bands = locked.map(row => ({ fromMm: row.bottomMm, toMm: row.topMm }))
   const heights = (kind: RowKind) => heightsFor(kind, base, face)
   const evaluate = (one: Try, aim: Aim, claim: string) => arrangementOf(one, aim, claim, { job, catalogue, face, clear })
@@ -75,7 +76,7 @@ export function arrangeFace({ job, catalogue, faceId, wanted }: ArrangeQuestion,
     return found
   })
   const [most] = solved
-  const mostCount = most!.modules + lockedRows.reduce((sum, row) => sum + row.count, 0)
+  const mostCount = most!.modules + locked.reduce((sum, row) => sum + row.count, 0)
   const joined = (rows: PlacedRow[]) => [...rows.map(row => ({ ...row, count: null as number | null, rule: null })), ...lockedRows].sort((a, b) => a.bottomMm - b.bottomMm)
   tries.push({ one: { rows: joined(most!.rows), columns: 'free' }, aim: 'most', claim: most!.proved ? 'Proved: no rows parallel to the eave hold more' : `${most!.modules} found; more were not excluded` })
 

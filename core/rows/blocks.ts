@@ -1,4 +1,4 @@
-import { type Interval, middleOf, spanOf } from '../geometry'
+import { type Interval, middleOf, spanOf, subtract } from '../geometry'
 import type { ColumnRule } from '../job'
 import { FIT_TOLERANCE_MM, modulesThatFit, runLength } from './size'
 
@@ -36,28 +36,38 @@ export function blocksOf(free: Interval[], fills: number, held: number | null, w
 }
 
 /** How the runs of a row are placed along it. */
-export interface Placing { columns: ColumnRule, odd: boolean, originMm: number, shiftMm: number, widthMm: number, gapMm: number, skip: number[] }
+export interface Placing { columns: ColumnRule, odd: boolean, originMm: number, shiftMm: number, widthMm: number, gapMm: number, skip: number[], held: number[], strip: Interval[] }
 
-/** Places a row's runs and takes out the modules at skipped places, which parts a run in two. */
+/** Stretches that are left beside modules held in their place. */
+export const besideHeld = (strip: Interval[], held: number[], widthMm: number, gapMm: number): Interval[] =>
+  held.length ? strip.flatMap(one => subtract(one, held.map(leftMm => ({ fromMm: leftMm - gapMm, toMm: leftMm + widthMm + gapMm })))) : strip
+
+/**
+ * Places a row's runs among its held modules and takes out the modules at skipped places, which parts a run in two. Places are
+ * counted from the left over all modules of the row; a held one is never skipped.
+ */
 export function placeBlocks(runs: Run[], placing: Placing): Block[] {
-  const { widthMm, gapMm, skip } = placing
+  const { widthMm, gapMm, skip, held, strip } = placing
   const pitchMm = widthMm + gapMm
-  let place = 0
-  return runs.flatMap((run) => {
-    const leftMm = runLeft(run, placing) + placing.shiftMm
-    const lefts = Array.from({ length: run.count }, (_, i) => ({ place: ++place, leftMm: leftMm + i * pitchMm })).filter(one => !skip.includes(one.place))
-    const groups: number[][] = []
-    lefts.forEach((one, i) => {
-      if (i && one.place === lefts[i - 1]!.place + 1) groups.at(-1)!.push(one.leftMm)
-      else groups.push([one.leftMm])
-    })
-    return groups.map((moduleLeftsMm): Block => {
-      const [first, last] = [moduleLeftsMm[0]!, moduleLeftsMm.at(-1)! + widthMm]
-      return {
-        count: moduleLeftsMm.length, leftMm: first, rightMm: last, free: run.free, moduleLeftsMm,
-        fits: run.free !== null && first >= run.free.fromMm - FIT_TOLERANCE_MM && last <= run.free.toMm + FIT_TOLERANCE_MM,
-      }
-    })
+  const free = (leftMm: number): Interval | null => strip.find(one => leftMm >= one.fromMm - FIT_TOLERANCE_MM && leftMm + widthMm <= one.toMm + FIT_TOLERANCE_MM) ?? null
+  const modules = [
+    ...runs.flatMap((run) => {
+      const leftMm = runLeft(run, placing) + placing.shiftMm
+      return Array.from({ length: run.count }, (_, i) => ({ leftMm: leftMm + i * pitchMm, held: false, free: run.free }))
+    }),
+    ...held.map(leftMm => ({ leftMm, held: true, free: free(leftMm) })),
+  ].sort((a, b) => a.leftMm - b.leftMm).filter((module, i) => module.held || !skip.includes(i + 1))
+  const groups: typeof modules[] = []
+  for (const module of modules) {
+    const last = groups.at(-1)?.at(-1)
+    if (last && Math.abs(module.leftMm - last.leftMm - pitchMm) < FIT_TOLERANCE_MM) groups.at(-1)!.push(module)
+    else groups.push([module])
+  }
+  return groups.map((group): Block => {
+    const moduleLeftsMm = group.map(module => module.leftMm)
+    const [first, last] = [moduleLeftsMm[0]!, moduleLeftsMm.at(-1)! + widthMm]
+    const whole = strip.find(one => first >= one.fromMm - FIT_TOLERANCE_MM && last <= one.toMm + FIT_TOLERANCE_MM) ?? null
+    return { count: group.length, leftMm: first, rightMm: last, free: whole ?? group[0]!.free, moduleLeftsMm, fits: whole !== null }
   })
 }
 

@@ -3,7 +3,7 @@ import { type Interval, type Region, bounds, freeIntervals, middleOf, spanOf } f
 import { type ArrayRules, type Orientation, type RowRule, plainRow } from '../job'
 import type { Working } from '../working'
 import { count, length } from '../units'
-import { type Block, blocksOf, placeBlocks } from './blocks'
+import { besideHeld, type Block, blocksOf, placeBlocks } from './blocks'
 import { FIT_TOLERANCE_MM, moduleSize, modulesThatFit, runLength } from './size'
 
 /** More rows than any pitched roof holds; stops a plan from running away on odd sizes. */
@@ -28,6 +28,8 @@ export interface RowPlan {
   topMm: number
   /** Runs of neighbouring modules, left to right. */
   blocks: Block[]
+  /** How many of its modules are held in their place. */
+  heldModules: number
   /** The widest stretch of the strip; null when there is none at this height. */
   free: Interval | null
   /** True when every module lies inside the usable region. */
@@ -62,18 +64,20 @@ export function fillRows(region: Region, array: ArrayRules, parts: Pick<ChosenPa
   const stack = stackStrips(region, array, sizeOf, columnGapMm)
   const strips = most === null ? stack.strips : limited(stack.strips, most)
   const { rowsThatFit } = stack
-  const placed = strips.map(strip => blocksOf(strip.free, strip.fills, strip.rule.count, strip.widthMm, columnGapMm))
+  const placed = strips.map(strip => strip.rule.locked && strip.rule.held.length
+    ? []
+    : blocksOf(besideHeld(strip.free, strip.rule.held, strip.widthMm, columnGapMm), strip.fills - strip.rule.held.length, strip.rule.count === null ? null : Math.max(0, strip.rule.count - strip.rule.held.length), strip.widthMm, columnGapMm))
   const originMm = columnOrigin(strips, placed, columnGapMm) ?? middleOf(bounds(region)?.along ?? { fromMm: 0, toMm: 0 })
 
   const rows = strips.map((strip, index): RowPlan => {
     // An array that somebody pushed keeps its rows as they stand to each other, so that a finding can say by how much it is too far.
     const shiftMm = array.shiftMm + strip.rule.shiftMm
-    const blocks = placeBlocks(placed[index]!, { columns: array.columns, odd: index % 2 === 1, originMm, shiftMm, widthMm: strip.widthMm, gapMm: columnGapMm, skip: strip.rule.skip })
+    const blocks = placeBlocks(placed[index]!, { columns: array.columns, odd: index % 2 === 1, originMm, shiftMm, widthMm: strip.widthMm, gapMm: columnGapMm, skip: strip.rule.skip, held: strip.rule.held, strip: strip.free })
     const lefts = blocks.flatMap(block => block.moduleLeftsMm)
     const widest = widestOf(strip.free)
     return {
       index, count: lefts.length, fills: strip.fills, held: strip.rule.count !== null, locked: strip.rule.locked, orientation: strip.orientation,
-      moduleWidthMm: strip.widthMm, moduleHeightMm: strip.heightMm, blocks,
+      moduleWidthMm: strip.widthMm, moduleHeightMm: strip.heightMm, blocks, heldModules: strip.rule.held.length,
       leftMm: blocks[0]?.leftMm ?? originMm, rightMm: blocks.at(-1)?.rightMm ?? originMm, bottomMm: strip.bottomMm, topMm: strip.topMm,
       free: widest, fits: blocks.every(block => block.fits), moduleLeftsMm: lefts,
       working: fillWorking(widest ? spanOf(widest) : 0, strip.widthMm, columnGapMm, widest ? modulesThatFit(spanOf(widest), strip.widthMm, columnGapMm) : 0),
@@ -123,7 +127,7 @@ function stackAt(startMm: number, region: Region, array: ArrayRules, sizeOf: (or
     const bottomMm = topMm + (rule.gapBelowMm ?? (index === 0 ? 0 : array.rowGapMm))
     topMm = bottomMm + heightMm
     const free = freeIntervals(region, { fromMm: bottomMm, toMm: topMm })
-    const fills = free.reduce((sum, one) => sum + modulesThatFit(spanOf(one), widthMm, columnGapMm), 0)
+    const fills = rule.held.length + besideHeld(free, rule.held, widthMm, columnGapMm).reduce((sum, one) => sum + modulesThatFit(spanOf(one), widthMm, columnGapMm), 0)
     const fits = fills > 0 && rowsThatFit === index
     if (fits) rowsThatFit++
     // A row that does not fit is still drawn when somebody asked for it, so that the finding can be seen.
@@ -154,7 +158,8 @@ const widestOf = (intervals: Interval[]): Interval | null =>
 
 /** How far all rows may move together to left and right. */
 function slackOf(rows: RowPlan[]): Interval | null {
-  const blocks = rows.flatMap(row => row.blocks)
+  // Held modules stay where they are when the array moves, so they say nothing of how far it may.
+  const blocks = rows.filter(row => !row.heldModules).flatMap(row => row.blocks)
   if (!blocks.length || blocks.some(block => !block.fits || !block.free)) return null
   return {
     fromMm: Math.max(...blocks.map(block => block.free!.fromMm - block.leftMm)),

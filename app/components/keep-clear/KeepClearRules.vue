@@ -100,6 +100,12 @@ const planeNames = computed(() => plan.value.roof.planes.map(i => job.value.face
         @choose="set({ coverageAs: $event })"
       />
       <FieldChoiceField
+        label="The roof is filled for"
+        :value="rules.aim"
+        :choices="[{ label: 'Most modules', value: 'modules' }, { label: 'Most energy, by the faces’ weights', value: 'energy' }]"
+        @choose="set({ aim: $event })"
+      />
+      <FieldChoiceField
         label="Build to"
         :value="rules.ridgeChoice"
         :choices="ridgeChoices"

@@ -19,11 +19,31 @@ function toggleSkip(row: number, place: number) {
   const { skip } = ruleOf(row)
   return setRow(row, { skip: skip.includes(place) ? skip.filter(one => one !== place) : [...skip, place].sort((a, b) => a - b) })
 }
-const placesOf = (row: RowPlan) => Array.from({ length: row.count + ruleOf(row.index).skip.filter(place => place <= row.fills).length }, (_, i) => i + 1)
-/** A locked row keeps its count and its gap, so that neither a solve nor a wider strip changes it. */
+/** A locked row keeps its modules where they are and its gap, so that neither a solve nor a wider strip changes it. */
 const lock = (row: RowPlan) => setRow(row.index, row.locked
-  ? { locked: false }
-  : { locked: true, count: ruleOf(row.index).count ?? row.count + ruleOf(row.index).skip.length, gapBelowMm: ruleOf(row.index).gapBelowMm ?? (row.index === 0 ? 0 : array.value.rowGapMm) })
+  ? { locked: false, held: [], count: null }
+  : { locked: true, held: row.moduleLeftsMm, skip: [], count: row.count, gapBelowMm: keptGap(row) })
+const keptGap = (row: RowPlan) => ruleOf(row.index).gapBelowMm ?? (row.index === 0 ? 0 : array.value.rowGapMm)
+/** What pressing a place does: leave it empty, or hold its module where it is. */
+const placeMode = ref<'drop' | 'hold'>('drop')
+const isHeld = (row: RowPlan, leftMm: number) => ruleOf(row.index).held.some(mm => Math.abs(mm - leftMm) < 0.01)
+/** The row's places from the left, dropped ones among them, with the left edge of those that have a module. */
+function placesOf(row: RowPlan) {
+  const { skip } = ruleOf(row.index)
+  const lefts = [...row.moduleLeftsMm]
+  return Array.from({ length: row.count + skip.filter(place => place <= row.fills).length }, (_, i) => {
+    const dropped = skip.includes(i + 1)
+    const leftMm = dropped ? null : lefts.shift() ?? null
+    return { place: i + 1, dropped, leftMm, held: leftMm !== null && isHeld(row, leftMm) }
+  })
+}
+function pressPlace(row: RowPlan, { place, leftMm, held }: ReturnType<typeof placesOf>[number]) {
+  if (placeMode.value === 'drop' || leftMm === null) return toggleSkip(row.index, place)
+  const rule = ruleOf(row.index)
+  return setRow(row.index, { held: held ? rule.held.filter(mm => Math.abs(mm - leftMm) >= 0.01) : [...rule.held, leftMm].sort((a, b) => a - b), gapBelowMm: keptGap(row) })
+}
+/** Puts the array in the middle of its slack. */
+const equalMargins = () => facePlan.value.rows.slack && set({ shiftMm: array.value.shiftMm + (facePlan.value.rows.slack.fromMm + facePlan.value.rows.slack.toMm) / 2 })
 const rowOrientation: { label: string, value: Orientation | 'array' }[] = [{ label: 'As the array', value: 'array' }, ...orientationChoices]
 const ruleOf = (row: number) => array.value.rows[row] ?? plainRow
 
@@ -201,18 +221,30 @@ const shownRows = computed(() => [...rows.value].reverse())
         role="group"
         :aria-label="`Places of row ${row.index + 1}, from the left`"
       >
-        <span class="mr-1 text-[13px] text-muted">Places</span>
+        <select
+          v-model="placeMode"
+          aria-label="Pressing a place"
+          class="mr-1 border border-graphite-400 bg-paper px-1 text-[13px]"
+        >
+          <option value="drop">
+            drop
+          </option>
+          <option value="hold">
+            hold
+          </option>
+        </select>
         <button
-          v-for="place in placesOf(row)"
-          :key="place"
+          v-for="one in placesOf(row)"
+          :key="one.place"
           type="button"
           class="min-w-6 border px-1 text-sm"
-          :class="ruleOf(row.index).skip.includes(place) ? 'border-dashed border-graphite-400 text-graphite-600 line-through' : 'border-graphite-700 font-semibold'"
-          :aria-pressed="!ruleOf(row.index).skip.includes(place)"
-          :aria-label="`Place ${place}`"
-          @click.stop="toggleSkip(row.index, place)"
+          :class="one.dropped ? 'border-dashed border-graphite-400 text-graphite-600 line-through' : one.held ? 'border-graphite-900 bg-graphite-900 font-semibold text-white' : 'border-graphite-700 font-semibold'"
+          :aria-pressed="!one.dropped"
+          :aria-label="`Place ${one.place}${one.held ? ', held' : ''}`"
+          :disabled="row.locked"
+          @click.stop="pressPlace(row, one)"
         >
-          {{ place }}
+          {{ one.place }}
         </button>
       </div>
       <UButton
@@ -226,6 +258,33 @@ const shownRows = computed(() => [...rows.value].reverse())
       />
     </template>
   </section>
+  <dl
+    v-if="facePlan.rows.slack"
+    class="mt-3"
+  >
+    <SlipLine label="The array may move">
+      <FieldLengthText
+        :mm="-facePlan.rows.slack.fromMm"
+        :units="units"
+      /> left, <FieldLengthText
+        :mm="facePlan.rows.slack.toMm"
+        :units="units"
+      /> right
+    </SlipLine>
+  </dl>
+  <div
+    v-if="facePlan.rows.slack"
+    class="mt-2 flex flex-wrap gap-1"
+  >
+    <UButton
+      size="xs"
+      color="neutral"
+      variant="outline"
+      label="Equal margins"
+      @click="equalMargins"
+    />
+    <span class="self-center text-[13px] text-muted">or Balance, for even overhangs</span>
+  </div>
   <p
     v-if="!rows.length"
     class="mt-2 text-[15px]"

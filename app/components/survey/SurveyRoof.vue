@@ -16,6 +16,10 @@ function setStoreys(text: string): Outcome<unknown> {
   const storeys = Number(text.trim())
   return Number.isInteger(storeys) ? setPlace({ storeys }) : refused('Type whole storeys, such as 2.')
 }
+function setYield(text: string): Outcome<unknown> {
+  const share = Number(text.trim().replace(/ ?%$/, ''))
+  return text.trim() && share >= 0 && share <= 100 ? commit(faceEdit(face.value.id, { yieldShare: share / 100 })) : refused('Type a share from 0 to 100 %.')
+}
 const problem = ref('')
 const tell = (outcome: Outcome<unknown>) => problem.value = outcome.ok ? '' : outcome.problem
 
@@ -110,6 +114,12 @@ const asksFile = ref(false)
     :hint="`${windName(face.place.azimuthDeg)}; degrees from north`"
     :shown="formatDirection(face.place.azimuthDeg)"
     :commit="setAzimuth"
+  />
+  <FieldTypedField
+    label="Yields beside the best"
+    hint="a weight for energy, 100 % for the best face"
+    :shown="`${Number((100 * face.yieldShare).toFixed(1))} %`"
+    :commit="setYield"
   />
   <FieldLengthField
     label="Eave above ground"

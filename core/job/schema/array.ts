@@ -26,7 +26,9 @@ export const rowRuleSchema = z.object({
   orientation: z.enum(orientations).nullable(),
   /** Places in the row left empty, counted from the left, 1 first. */
   skip: z.array(z.number().int().min(1).max(200)).max(200),
-  /** Kept as it is when the rows are solved again. */
+  /** Left edges of modules that keep their very place, mm from the eave's left end; others are filled in round them. */
+  held: z.array(lengthMm('A held module', -30_000, 60_000)).max(200),
+  /** Kept as it is when the rows are solved again: only its held modules stand. */
   locked: z.boolean(),
 })
 
@@ -59,4 +61,4 @@ export type ArrayRules = z.infer<typeof arraySchema>
 export type RowRule = z.infer<typeof rowRuleSchema>
 
 /** A row nobody has said anything about. */
-export const plainRow: RowRule = { count: null, shiftMm: 0, gapBelowMm: null, lowerRailMm: null, upperRailMm: null, orientation: null, skip: [], locked: false }
+export const plainRow: RowRule = { count: null, shiftMm: 0, gapBelowMm: null, lowerRailMm: null, upperRailMm: null, orientation: null, skip: [], held: [], locked: false }

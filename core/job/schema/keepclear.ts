@@ -17,6 +17,9 @@ export type Coverage = typeof coverages[number]
 export const ridgeChoices = ['best', 'near', 'far'] as const
 export type RidgeChoice = typeof ridgeChoices[number]
 
+export const roofAims = ['modules', 'energy'] as const
+export type RoofAim = typeof roofAims[number]
+
 const share = z.number().min(0, 'A share runs from 0 to 1.').max(1, 'A share runs from 0 to 1.')
 
 /** Every figure of a rule set, so that any can be typed over. */
@@ -49,6 +52,8 @@ export const keepClearSchema = z.object({
   sprinklers: z.boolean(),
   coverageAs: z.enum(coverages),
   ridgeChoice: z.enum(ridgeChoices),
+  /** What the roof is filled for: as many modules as may be, or most energy by the faces' typed weights. */
+  aim: z.enum(roofAims),
 })
 export type KeepClearRules = z.infer<typeof keepClearSchema>
 
