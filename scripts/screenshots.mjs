@@ -18,8 +18,13 @@ const views = [
   }],
   ['rafters', `${job(6)}/rafters`, wide],
   ['purlins', `${job(7)}/rafters`, wide],
-  ['keep-clear', `${job(3)}/keep-clear`, wide],
+  ['keep-clear', `${job(1)}/keep-clear`, wide],
+  ['keep-clear-taken', `${job(5)}/keep-clear`, wide, page => page.getByRole('tab', { name: 'Who took what' }).click()],
   ['rows', `${job(1)}/rows`, wide, page => page.getByRole('region', { name: 'Row 1' }).getByText('Row 1').click()],
+  ['arrangements', `${job(5)}/rows`, wide, async (page) => {
+    await page.getByRole('button', { name: 'Find the best rows…' }).click()
+    await page.getByTestId('arrangement').first().waitFor()
+  }],
   ['rails', `${job(1)}/rails`, wide, page => page.getByRole('button', { name: /^Rail 3, up/ }).click()],
   ['findings', `${job(2)}/rails`, wide, page => page.getByRole('button', { name: 'Show it' }).first().click()],
   ['load-out', `${job(1)}/load-out`, wide],

@@ -5,6 +5,8 @@ import { areaMm2 } from '#core/geometry'
 const { facePlan, units } = useFace()
 const SQUARE_FEET_PER_M2 = 1 / 0.3048 ** 2
 const area = (mm2: number) => units.value === 'imperial' ? `${(mm2 / 1e6 * SQUARE_FEET_PER_M2).toFixed(mm2 < 1e6 ? 1 : 0)} sq ft` : `${(mm2 / 1e6).toFixed(mm2 < 1e6 ? 2 : 1)} m²`
+/** Strips that lie wholly under others take nothing and are left out. */
+const taking = computed(() => facePlan.value.strips.filter(strip => strip.takesMm2 > 1000))
 const faceMm2 = computed(() => areaMm2(facePlan.value.shape.region))
 </script>
 
@@ -16,7 +18,7 @@ const faceMm2 = computed(() => areaMm2(facePlan.value.shape.region))
   </dl>
   <ul>
     <li
-      v-for="(strip, i) in facePlan.strips"
+      v-for="(strip, i) in taking"
       :key="i"
       class="border-b border-dotted border-graphite-300 py-1.5"
     >

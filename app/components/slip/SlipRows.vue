@@ -221,18 +221,15 @@ const shownRows = computed(() => [...rows.value].reverse())
         role="group"
         :aria-label="`Places of row ${row.index + 1}, from the left`"
       >
-        <select
-          v-model="placeMode"
-          aria-label="Pressing a place"
-          class="mr-1 border border-graphite-400 bg-paper px-1 text-[13px]"
-        >
-          <option value="drop">
-            drop
-          </option>
-          <option value="hold">
-            hold
-          </option>
-        </select>
+        <UButton
+          size="xs"
+          color="neutral"
+          variant="outline"
+          class="mr-1"
+          :label="placeMode === 'drop' ? 'Press to drop' : 'Press to hold'"
+          title="What pressing a place does: leave it empty, or hold its module where it is"
+          @click.stop="placeMode = placeMode === 'drop' ? 'hold' : 'drop'"
+        />
         <button
           v-for="one in placesOf(row)"
           :key="one.place"
