@@ -29,7 +29,7 @@ async function create() {
     <header class="mb-8 flex flex-wrap items-end justify-between gap-4 border-b-2 border-graphite-900 pb-3">
       <div class="flex items-center gap-3">
         <img
-          src="/favicon.svg"
+          :src="MARK"
           alt=""
           class="size-10"
         >

@@ -58,7 +58,7 @@ export function cutSticks(rails: RailToCut[], stock: Rail['stockMm'], splice: Ra
   const best = cuttings.reduce((a, b) => b.sticks < a.sticks || (b.sticks === a.sticks && b.boughtMm < a.boughtMm) ? b : a)
   const sticks = sticksOf(best)
   const totalMm = rails.reduce((sum, rail) => sum + rail.toMm - rail.fromMm, 0)
-  const leastSticks = Math.ceil(totalMm / longestMm - TOLERANCE_MM)
+  const leastSticks = Math.max(0, Math.ceil(totalMm / longestMm - TOLERANCE_MM))
   return { sticks, splices: splicesOf(sticks), unspliceable, leastSticks, working: sticksWorking(totalMm, longestMm, leastSticks, sticks.length) }
 }
 

@@ -54,18 +54,7 @@ const edgeLabels = computed(() => plan.shape.edges.flatMap((edge, i) => {
   const below = out.y > 0.2
   return [{ key: i, name: edge.kind[0]!.toUpperCase() + edge.kind.slice(1), transform: `translate(${(from.x + to.x) / 2 + out.x * (below ? 18 : 9)} ${(from.y + to.y) / 2 + out.y * (below ? 18 : 9)}) rotate(${angle})` }]
 }))
-const selectedRail = computed(() => plan.rails.findIndex(rail => rail.id === selection))
-/** Module numbers run along each row from the eave up, as the rows are laid. */
-const firstNumber = (row: number) => plan.rows.rows.slice(0, row).reduce((sum, one) => sum + one.count, 1)
 const summary = computed(() => `${face.name} to scale, ridge up: ${plan.modules} modules in ${plan.rows.rows.length} rows, ${plan.rails.length} rails, ${plan.fixings.total} fixings.`)
-/** Spans and overhangs of the selected rail, as dimension lines on its outer side, clear of the module numbers. */
-const dimensions = computed(() => {
-  const rail = plan.rails[selectedRail.value]
-  if (!rail) return []
-  const xs = [rail.leftMm, ...plan.fixings.rails[selectedRail.value]!.fixings.map(fixing => fixing.xMm), rail.rightMm]
-  return xs.slice(1).map((to, i) => ({ from: xs[i]!, to, overhang: i === 0 || i === xs.length - 2 })).filter(one => one.to - one.from > 0.5)
-    .map(one => ({ ...one, bad: one.to - one.from > (one.overhang ? plan.limits.maxOverhangMm : plan.limits.maxSpanMm) + 0.01, y: scale.value.y(rail.yMm) + (rail.side === 'upper' ? -19 : 19) }))
-})
 </script>
 
 <template>
@@ -200,40 +189,13 @@ const dimensions = computed(() => {
         class="pointer-events-none"
       >{{ edge.name }}</text>
 
-      <g v-if="layer('modules')">
-        <template
-          v-for="row in plan.rows.rows"
-          :key="row.index"
-        >
-          <g
-            v-for="(leftMm, i) in row.moduleLeftsMm"
-            :key="i"
-            class="cursor-pointer"
-            @click="emit('select', `row ${row.index + 1}`)"
-          >
-            <rect
-              :x="scale.x(leftMm)"
-              :y="scale.y(row.topMm)"
-              :width="row.moduleWidthMm * scale.pxPerMm"
-              :height="row.moduleHeightMm * scale.pxPerMm"
-              fill="var(--color-slate-module)"
-              fill-opacity="0.86"
-              :stroke="selection === `row ${row.index + 1}` ? 'var(--color-chalk-500)' : row.fits ? 'var(--color-slate-edge)' : 'var(--color-brick-500)'"
-              :stroke-width="selection === `row ${row.index + 1}` || !row.fits ? 2.5 : 1.2"
-            />
-            <text
-              v-if="row.moduleWidthMm * scale.pxPerMm > 16"
-              :x="scale.x(leftMm + row.moduleWidthMm / 2)"
-              :y="scale.y((row.bottomMm + row.topMm) / 2) + 5"
-              text-anchor="middle"
-              font-size="14"
-              font-weight="600"
-              fill="#e8ebee"
-              class="pointer-events-none"
-            >{{ firstNumber(row.index) + i }}</text>
-          </g>
-        </template>
-      </g>
+      <FaceModules
+        v-if="layer('modules')"
+        :plan="plan"
+        :scale="scale"
+        :selection="selection"
+        @select="emit('select', $event)"
+      />
 
       <g
         v-if="layer('rafters') && layer('modules')"
@@ -254,91 +216,19 @@ const dimensions = computed(() => {
         />
       </g>
 
-      <g v-if="layer('rails')">
-        <g
-          v-for="rail in plan.rails"
-          :key="rail.id"
-          class="cursor-pointer"
-          @click="emit('select', rail.id)"
-        >
-          <line
-            :x1="scale.x(rail.fromMm)"
-            :x2="scale.x(rail.toMm)"
-            :y1="scale.y(rail.yMm)"
-            :y2="scale.y(rail.yMm)"
-            stroke="transparent"
-            stroke-width="22"
-          />
-          <line
-            v-if="rail.id === selection"
-            :x1="scale.x(rail.fromMm)"
-            :x2="scale.x(rail.toMm)"
-            :y1="scale.y(rail.yMm)"
-            :y2="scale.y(rail.yMm)"
-            stroke="#fff"
-            stroke-width="8"
-          />
-          <line
-            :x1="scale.x(rail.fromMm)"
-            :x2="scale.x(rail.toMm)"
-            :y1="scale.y(rail.yMm)"
-            :y2="scale.y(rail.yMm)"
-            :stroke="rail.inZone ? (rail.id === selection ? '#1c5fae' : '#7db2ea') : '#e0705f'"
-            :stroke-width="rail.id === selection ? 4 : 3"
-            :stroke-dasharray="rail.inZone ? undefined : '8 4'"
-          />
-        </g>
-        <g
-          v-for="(splice, i) in plan.sticks.splices"
-          :key="i"
-          class="pointer-events-none"
-        >
-          <rect
-            :x="scale.x(splice.xMm) - 2"
-            :y="scale.y(plan.rails.find(rail => rail.id === splice.railId)!.yMm) - 6"
-            width="4"
-            height="12"
-            fill="#fff"
-            stroke="#1c5fae"
-            stroke-width="1.2"
-          />
-        </g>
-      </g>
+      <FaceRails
+        v-if="layer('rails')"
+        :plan="plan"
+        :scale="scale"
+        :selection="selection"
+        @select="emit('select', $event)"
+      />
 
-      <g
+      <FaceFixings
         v-if="layer('fixings')"
-        class="pointer-events-none"
-      >
-        <template
-          v-for="(rail, r) in plan.fixings.rails"
-          :key="rail.railId"
-        >
-          <g
-            v-for="fixing in rail.fixings"
-            :key="fixing.xMm"
-            :transform="`translate(${scale.x(fixing.xMm)} ${scale.y(plan.rails[r]!.yMm)})`"
-          >
-            <path
-              d="M-6 -6 L6 6 M6 -6 L-6 6"
-              stroke="#fff"
-              stroke-width="5.5"
-            />
-            <path
-              d="M-6 -6 L6 6 M6 -6 L-6 6"
-              stroke="var(--color-crayon)"
-              stroke-width="3"
-            />
-            <circle
-              v-if="fixing.state !== 'proved'"
-              r="9"
-              fill="none"
-              stroke="#fff"
-              stroke-width="1.6"
-              stroke-dasharray="3 2.6"
-            />
-          </g>
-        </template>
-      </g>
+        :plan="plan"
+        :scale="scale"
+      />
 
       <FaceHits
         v-if="showsHits && face.supports.kind === 'rafters'"
@@ -347,38 +237,12 @@ const dimensions = computed(() => {
         :scale="scale"
       />
 
-      <g class="pointer-events-none">
-        <g
-          v-for="(one, i) in dimensions"
-          :key="i"
-        >
-          <path
-            :d="`M${scale.x(one.from)} ${one.y - 4} v8 M${scale.x(one.to)} ${one.y - 4} v8 M${scale.x(one.from)} ${one.y} H${scale.x(one.to)}`"
-            :stroke="one.bad ? '#ffb4a8' : '#fff'"
-            stroke-width="1.4"
-            fill="none"
-          />
-          <g v-if="scale.x(one.to) - scale.x(one.from) > 34">
-            <rect
-              :x="(scale.x(one.from) + scale.x(one.to)) / 2 - runsWidth(lengthRuns(one.to - one.from, job.units), 11) / 2 - 4"
-              :y="one.y - 8.5"
-              :width="runsWidth(lengthRuns(one.to - one.from, job.units), 11) + 8"
-              height="16"
-              :fill="one.bad ? '#a3291c' : '#fff'"
-            />
-            <FaceFractionText
-              :mm="one.to - one.from"
-              :units="job.units"
-              :size="11"
-              :x="(scale.x(one.from) + scale.x(one.to)) / 2"
-              :y="one.y + 4"
-              text-anchor="middle"
-              font-weight="600"
-              :fill="one.bad ? '#fff' : '#22272e'"
-            />
-          </g>
-        </g>
-      </g>
+      <FaceDimensions
+        :plan="plan"
+        :scale="scale"
+        :selection="selection"
+        :units="job.units"
+      />
 
       <g
         v-if="pointer"

@@ -22,7 +22,7 @@ const face = computed(() => store.job?.faces[index.value])
       class="shrink-0"
     >
       <img
-        src="/favicon.svg"
+        :src="MARK"
         alt=""
         class="size-8"
       >

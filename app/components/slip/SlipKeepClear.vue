@@ -5,15 +5,9 @@ const parts = [{ label: 'Rules', value: 'rules' }, { label: 'This face', value: 
 </script>
 
 <template>
-  <UTabs
+  <SlipTabs
     v-model="part"
-    :items="parts"
-    :content="false"
-    size="xs"
-    color="neutral"
-    variant="link"
-    class="mb-3"
-    :ui="{ list: 'p-0', trigger: 'px-2.5 text-sm' }"
+    :parts="parts"
   />
   <KeepClearRules v-if="part === 'rules'" />
   <KeepClearFace v-else-if="part === 'face'" />

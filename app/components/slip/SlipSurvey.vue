@@ -10,15 +10,9 @@ watch(selection, (what) => {
 </script>
 
 <template>
-  <UTabs
+  <SlipTabs
     v-model="part"
-    :items="parts"
-    :content="false"
-    size="xs"
-    color="neutral"
-    variant="link"
-    class="mb-3"
-    :ui="{ list: 'p-0', trigger: 'px-2.5 text-sm' }"
+    :parts="parts"
   />
   <SurveyRoof v-if="part === 'roof'" />
   <SurveyShape v-else-if="part === 'shape'" />

@@ -169,7 +169,7 @@ function raftersOfRow(row: Row, supports: RafterSupports, along: Interval, topMm
     const { k, offMm } = nearestRafter(level, one.xMm, one.yMm)
     return {
       hitId: one.hitId, rafter: kept ? numberOf.get(k) ?? null : null, outlier: !kept,
-      offMm: one.pilot ? Math.sign(offMm) * Math.max(0, Math.abs(offMm) - supports.widthMm / 2) : offMm,
+      offMm: one.pilot ? offMm - Math.max(-supports.widthMm / 2, Math.min(supports.widthMm / 2, offMm)) : offMm,
       doubled: !kept && Math.abs(offMm) > 0.6 * supports.widthMm && Math.abs(offMm) < 1.6 * supports.widthMm,
     }
   })

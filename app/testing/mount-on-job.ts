@@ -1,0 +1,47 @@
+import { mountSuspended } from '@nuxt/test-utils/runtime'
+import { computed, defineComponent, h, ref, type Component } from 'vue'
+import { provideFace } from '../composables/useFace'
+import { type Edit, type Job, readEdit } from '../../core/job'
+import { done, type Outcome, refused } from '../../core/outcome'
+import { planJob } from '../../core/plan'
+import { catalogue } from '../../tests/fixtures/jobs'
+
+/** Mounts a part of the planner's page on a job of its own: edits are made and planned at once, and kept in `edits`. */
+export async function mountOnJob(part: Component, start: Job, props: Record<string, unknown> = {}, selected = 'face') {
+  const job = ref(start)
+  const selection = ref(selected)
+  const edits: Edit[] = []
+  const plan = computed(() => planJob(job.value, catalogue))
+  function commit(edit: Edit): Outcome<true> {
+    const read = readEdit(edit, job.value, catalogue)
+    if (!read.ok) return refused(read.problems.map(problem => problem.sentence).join(' '))
+    edits.push(edit)
+    job.value = read.value.job
+    return done(true)
+  }
+  const host = defineComponent({
+    setup() {
+      provideFace({
+        job, plan, face: computed(() => job.value.faces[0]!), facePlan: computed(() => plan.value.faces[0]!), catalogue: ref(catalogue), units: computed(() => job.value.units),
+        stage: ref('rows'), selection, select: (what) => { selection.value = what }, commit, chooseFace: () => {},
+      })
+      return () => h(part, props)
+    },
+  })
+  const wrapper = await mountSuspended(host)
+  const field = (label: string) => {
+    const found = wrapper.findAll('label').find(one => one.text().startsWith(label))
+    if (!found) throw new Error(`No field “${label}”.`)
+    const input = found.find('input')
+    return input.exists() ? input : wrapper.find(`#${found.attributes('for')}`)
+  }
+  return {
+    wrapper, job, plan, edits, selection, field,
+    /** Types over a field and takes it. */
+    async type(label: string, text: string) {
+      await field(label).setValue(text)
+      await field(label).trigger('change')
+    },
+    press: (name: string) => wrapper.findAll('button').find(one => one.text() === name || one.attributes('aria-label') === name)!.trigger('click'),
+  }
+}
