@@ -138,18 +138,15 @@ function longOverhangs(context: FindingContext): DraftFinding[] {
   }]
 }
 
-/** A hard stagger that can't be had, and what is not proved. */
+/** A pattern that was asked for and can't be had. */
 function pattern({ face, plan }: FindingContext): DraftFinding[] {
-  const found: DraftFinding[] = []
-  if (face.array.fixingPattern === 'hard-stagger' && plan.fixings.pattern !== 'hard-stagger') {
-    found.push({
-      id: `hard-stagger:${face.id}`, severity: 'caution', stage: 'rails', faceId: face.id, about: '',
-      sentence: 'A hard stagger can’t be had here: neighbouring rails would need rafters that are not there. The fixings shown are a soft stagger.',
-      measured: null, limit: null,
-      propose: () => [{ label: 'Keep the soft stagger', edit: { type: 'set-array', faceId: face.id, values: { fixingPattern: 'soft-stagger' } } }],
-    })
-  }
-  return found
+  const asked = face.array.fixingPattern
+  if (asked === plan.fixings.pattern) return []
+  const why = asked === 'hard-stagger' ? 'A hard stagger can’t be had here: neighbouring rails would need rafters that are not there.' : 'The fixings can’t stand in line here: the rails reach unlike places.'
+  return [{
+    id: `${asked}:${face.id}`, severity: 'caution', stage: 'rails', faceId: face.id, about: '', sentence: `${why} The fixings shown are a soft stagger.`, measured: null, limit: null,
+    propose: () => [{ label: 'Keep the soft stagger', edit: { type: 'set-array', faceId: face.id, values: { fixingPattern: 'soft-stagger' } } }],
+  }]
 }
 
 /** Spans taken from practice are not engineering, and the plan says so. */

@@ -19,7 +19,7 @@ export function candidatesOf(places: FixingPlaces, reach: Interval, rules: Local
     const interval = places.intervals.find(one => contains(one, xMm))
     const known = candidates.some(one => Math.abs(one.xMm - xMm) < TOLERANCE_MM)
     if (interval && !known && contains(reach, xMm)) {
-      candidates.push({ xMm, member: interval.member, key: `${interval.member} at ${xMm.toFixed(3)}`, state: interval.state, chance: interval.chance })
+      candidates.push({ xMm, member: interval.member, key: `at ${xMm.toFixed(3)}`, state: interval.state, chance: interval.chance })
     }
   }
   if (places.intervals.length) {

@@ -1,7 +1,7 @@
 import type { Interval } from '../geometry'
 import type { FixingPattern } from '../job'
 import type { Candidate, LocalRules } from './candidates'
-import { fewest, type Steps, stepsFor } from './fewest'
+import { fewest, type Steps, stepsFor, shortfalls } from './fewest'
 import { type FixingOption, listPaths, MOST_OPTIONS, optionsFor, unevenness } from './options'
 
 /** One rail waiting for its fixings. */
@@ -29,8 +29,8 @@ const singleSteps = ({ candidates, reach }: RailProblem, rules: LocalRules): Ste
   stepsFor(candidates.length, [{ xMm: candidates.map(one => one.xMm), reach }], rules)
 
 /**
- * Chooses the fixings of all rails by one pattern. Null when the pattern can't be had on these supports
- * (only a hard stagger can fail so). Rails without any candidate get no fixings.
+ * Chooses the fixings of all rails by one pattern. Null when the pattern can't be had on these supports (a soft stagger
+ * always can). Rails without any candidate get no fixings.
  */
 export function choosePattern(pattern: FixingPattern, rails: RailProblem[], rules: LocalRules): PatternResult | null {
   switch (pattern) {
@@ -163,7 +163,7 @@ function widestSpread(rails: RailProblem[], lists: FixingOption[][]): { picks: n
 const ones = (mask: bigint): number => mask.toString(2).replaceAll('0', '').length
 
 /** The same supports on every rail that reaches them: one shortest path in which a column costs one fixing a rail. */
-function aligned(rails: RailProblem[], rules: LocalRules): PatternResult {
+function aligned(rails: RailProblem[], rules: LocalRules): PatternResult | null {
   const columns = new Map<string, number[]>()
   rails.forEach(rail => rail.candidates.forEach(one => columns.set(one.key, [...(columns.get(one.key) ?? []), one.xMm])))
   const mean = (xs: number[]) => xs.reduce((sum, x) => sum + x, 0) / xs.length
@@ -181,8 +181,14 @@ function aligned(rails: RailProblem[], rules: LocalRules): PatternResult {
     return { picks, cost }
   })
   const { picks } = options.reduce((best, next) => next.cost < best.cost - 1e-9 ? next : best)
+  // Rails of unlike reach over open support share no columns: some would be left without what they need.
+  if (rails.some((rail, r) => leavesShort(rail, picks[r]!, rules))) return null
   return { picks, total, members: distinctMembers(rails, picks), fewestProved: true, spreadProved: false }
 }
+
+/** Whether a choice fails a rail that its candidates could carry. */
+const leavesShort = (rail: RailProblem, picks: number[], rules: LocalRules): boolean =>
+  !shortfalls(rail.candidates, rail.reach, rules).length && shortfalls(picks.map(i => rail.candidates[i]!), rail.reach, rules).length > 0
 
 /**
  * No support carries fixings of two neighbouring rails. Rail lists grow by one fixing at a time; the result is proved
