@@ -4,9 +4,10 @@ import type { MarkStep } from './steps'
 
 const lineText = (mm: number | null, units: UnitSystem): string => mm === null ? '' : formatLength(mm, units)
 
-/** The marks as comma-separated values: one line a reading, rounded once for reading and exact in mm beside it. */
-export function marksCsv(steps: MarkStep[], units: UnitSystem): string {
-  const rows = steps.flatMap((step, i) => [...step.marks, step.closing].map(mark => ({
+/** The marks of every face as comma-separated values: one line a reading, rounded once for reading and exact in mm beside it. */
+export function marksCsv(faces: { name: string, marks: MarkStep[] }[], units: UnitSystem): string {
+  const rows = faces.flatMap(({ name, marks }) => marks.flatMap((step, i) => [...step.marks, step.closing].map(mark => ({
+    'face': name,
     'step': i + 1,
     'what': step.title,
     'tape': step.tape === 'along' ? 'along the eave' : 'up the slope',
@@ -15,6 +16,6 @@ export function marksCsv(steps: MarkStep[], units: UnitSystem): string {
     'reading': formatLength(mark.readingMm, units),
     'reading in mm': Number(mark.readingMm.toFixed(3)),
     'note': mark.note,
-  })))
+  }))))
   return Papa.unparse(rows, { newline: '\r\n', escapeFormulae: true })
 }

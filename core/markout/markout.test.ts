@@ -43,8 +43,9 @@ describe('mark-out', () => {
   })
 
   it('is written as a table that a general reader reads back to half a division', () => {
-    const parsed = Papa.parse<Record<string, string>>(marksCsv(plan.marks, 'imperial'), { header: true })
+    const parsed = Papa.parse<Record<string, string>>(marksCsv([{ name: 'Rear', marks: plan.marks }], 'imperial'), { header: true })
     expect(parsed.errors).toEqual([])
+    expect(parsed.data.every(line => line.face === 'Rear')).toBe(true)
     expect(parsed.data).toHaveLength(plan.marks.reduce((sum, one) => sum + one.marks.length + 1, 0))
     for (const line of parsed.data) {
       const reading = parseLength(line.reading!, 'imperial')

@@ -30,7 +30,7 @@ describe('planJob', () => {
 const obstruction = (i: number, xMm: number, yMm: number, kind: 'vent' | 'chimney' | 'roof-window', sizeMm: number) =>
   ({ id: `o${i}`, kind, round: kind === 'vent', xMm, yMm, widthMm: sizeMm, heightMm: sizeMm, clearanceMm: 150 })
 const busy = {
-  ...forty.faces[0]!, outline: { kind: 'corners' as const, corners: [[0, 0, 'eave'], [14_600, 0, 'hip'], [12_600, 8600, 'ridge'], [900, 8600, 'hip']].map(([xMm, yMm, edge]) => ({ xMm: xMm as number, yMm: yMm as number, edge: edge as 'eave' })) },
+  ...forty.faces[0]!, outline: { kind: 'corners' as const, corners: [[0, 0, 'eave'], [15_600, 0, 'hip'], [13_600, 8600, 'ridge'], [900, 8600, 'hip']].map(([xMm, yMm, edge]) => ({ xMm: xMm as number, yMm: yMm as number, edge: edge as 'eave' })) },
   obstructions: [obstruction(1, 2600, 6900, 'vent', 110), obstruction(2, 9800, 7300, 'vent', 160), obstruction(3, 12_200, 2100, 'chimney', 700), obstruction(4, 7000, 7900, 'vent', 110), obstruction(5, 1700, 3000, 'roof-window', 800), obstruction(6, 11_900, 5200, 'roof-window', 600)],
 }
 const parts40 = chooseParts(demoCatalogue, busy.array)
@@ -44,7 +44,21 @@ const eight = {
   faces: Array.from({ length: 8 }, (_, i) => ({ ...forty.faces[0]!, outline: { kind: 'rectangle' as const, eaveLengthMm: 9800, slopeLengthMm: 6900 }, id: `face-${i}`, name: `Face ${i + 1}`, place: { ...forty.faces[0]!.place, azimuthDeg: i % 2 ? 0 : 180, eastMm: i * 20_000 } })),
 }
 const large = planJob(eight, demoCatalogue).totals.modules
+
+/** The benchmark's table has no median, so it is printed beside it. */
+function printMedian(what: string, work: () => void, runs: number) {
+  const times = Array.from({ length: runs }, () => {
+    const start = performance.now()
+    work()
+    return performance.now() - start
+  }).sort((a, b) => a - b)
+  console.log(`${what}: median ${times[Math.floor(runs / 2)]!.toFixed(2)} ms of ${runs} runs`)
+}
+
 const inRows = regionAndRows().rows.reduce((sum, row) => sum + row.count, 0)
+
+printMedian(`Region and rows by rule, ${inRows} modules, six obstructions`, regionAndRows, 200)
+printMedian(`Region and rows of ${large} modules on 8 faces, rules over the whole roof`, () => roofClearOf({ ...eight, keepClear: { ...eight.keepClear } }, demoCatalogue), 60)
 
 describe('keep-clear and rows', () => {
   bench(`region and rows by rule, ${inRows} modules, six obstructions`, () => {

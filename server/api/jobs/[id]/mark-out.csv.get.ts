@@ -3,5 +3,5 @@ import { marksCsv } from '#core/markout'
 /** The marks of every face as a table. */
 export default defineEventHandler(async (event) => {
   const { job, plan } = await plannedJob(event)
-  return sendFile(event, job.title, 'mark-out.csv', 'text/csv; charset=utf-8', marksCsv(plan.faces.flatMap(face => face.marks), job.units))
+  return sendFile(event, job.title, 'mark-out.csv', 'text/csv; charset=utf-8', marksCsv(job.faces.map(({ name }, i) => ({ name, marks: plan.faces[i]!.marks })), job.units))
 })
