@@ -48,7 +48,7 @@ export function roofFindings(job: Job, roof: RoofClear): DraftFinding[] {
   return found
 }
 
-/** A wish for the array's lower edge that the rows do not keep, and what was laid before the rules took its place. */
+/** A wish for the array's lower edge that the rows do not keep. */
 export function wishFindings(context: FindingContext): DraftFinding[] {
   const { face, plan } = context
   const first = plan.rows.rows[0]

@@ -47,7 +47,7 @@ const planAreaMm2 = (face: Face): number => areaMm2(shapeOf(face.outline).region
 export function clearRoof(job: Pick<Job, 'faces' | 'keepClear' | 'site'>, count: CountFace): RoofClear {
   const { faces, keepClear: rules, site } = job
   const roofMm2 = faces.reduce((sum, face) => sum + planAreaMm2(face), 0)
-  const limit = site && rules.sprinklers ? rules.values.coverShareSprinklers : rules.values.coverShare
+  const limit = rules.sprinklers ? rules.values.coverShareSprinklers : rules.values.coverShare
   const coverOf = (clears: FaceClear[]): Cover => {
     const counts = faces.map((face, i) => count(face, clears[i]!))
     const flat = (i: number) => Math.cos(radians(faces[i]!.pitchDeg))

@@ -1,5 +1,5 @@
 import { type Catalogue, chooseParts } from '../catalogue'
-import { bounds, type Interval, spanOf } from '../geometry'
+import { bounds, intersect, type Interval, spanOf, unite } from '../geometry'
 import { type ArrayRules, type Edit, type Face, faceOf, type Job, type Orientation, orientations, type PlainEdit, plainRow, type RowRule } from '../job'
 import { breakpoints, modulesThatFit, mostModules, moduleSize, type PlacedRow, type RowGaps, type RowKind, stripAt } from '../rows'
 import type { FacePlan } from './face'
@@ -118,21 +118,12 @@ function heightsFor(kind: RowKind, base: FacePlan, face: Face): Interval[] | nul
   const zone = kind.orientation === 'upright' ? base.parts.module.clampZones.longEdge : base.parts.module.clampZones.shortEdge
   const zones = [zone, { fromMm: kind.heightMm - zone.toMm, toMm: kind.heightMm - zone.fromMm }]
   const sets = limits.flatMap(limit => zones.map(one => limit.map(height => ({ fromMm: height.fromMm - one.toMm + INSIDE_MM, toMm: height.toMm - one.fromMm - INSIDE_MM }))))
-  const all = sets.reduce<Interval[] | null>((kept, set) => kept ? both(kept, set) : merged(set), null)!
+  const all = sets.reduce<Interval[] | null>((kept, set) => kept ? both(kept, set) : unite(set), null)!
   // A covering finer than the clamp zone allows every height: no limit at all.
   return all.length === 1 && all[0]!.toMm - all[0]!.fromMm > spanOf(base.shape.up) ? null : all
 }
 
-function merged(intervals: Interval[]): Interval[] {
-  const out: Interval[] = []
-  for (const next of [...intervals].sort((a, b) => a.fromMm - b.fromMm)) {
-    const last = out.at(-1)
-    if (last && next.fromMm <= last.toMm) last.toMm = Math.max(last.toMm, next.toMm)
-    else out.push({ ...next })
-  }
-  return out
-}
-const both = (a: Interval[], b: Interval[]): Interval[] => merged(a.flatMap(one => b.map(other => ({ fromMm: Math.max(one.fromMm, other.fromMm), toMm: Math.min(one.toMm, other.toMm) }))).filter(one => one.toMm >= one.fromMm))
+const both = (a: Interval[], b: Interval[]): Interval[] => unite(intersect(a, b))
 
 /** Heights of a first row worth trying for rows of one length, thinned where there are many. */
 function rowPhases(base: FacePlan, kind: RowKind, gaps: RowGaps, heights: (kind: RowKind) => Interval[] | null): number[] {
@@ -194,7 +185,7 @@ function editFor(face: Face, { rows, columns }: Try, regionBottomMm: number): Ed
     topMm = row.bottomMm + row.kind.heightMm
   })
   face.array.rows.slice(rows.length).forEach((_, i) => edits.push({ type: 'set-row', faceId: face.id, row: rows.length + i, values: plainRow }))
-  return { type: 'batch', edits: edits.slice(0, 50) }
+  return { type: 'batch', edits }
 }
 
 const titles: Record<Aim, string> = { 'most': 'Most modules', 'tidiest': 'Tidiest', 'fewest-fixings': 'Fewest fixings a module', 'plainer': 'A plainer one', 'given-count': 'As many as asked' }

@@ -4,7 +4,6 @@ import { after, changed, inch, threeRowsOfSix } from '../../../tests/fixtures/jo
 import { mountOnJob } from '../../testing/mount-on-job'
 import { type Hit, rafterRow, rulesOf } from '#core/job'
 import { usualCovering } from '#core/coverings'
-import SlipKeepClear from './SlipKeepClear.vue'
 import SlipRafters from './SlipRafters.vue'
 import SlipRails from './SlipRails.vue'
 import SlipRows from './SlipRows.vue'
@@ -13,6 +12,7 @@ import SurveyCovering from '../survey/SurveyCovering.vue'
 import SurveyObstructions from '../survey/SurveyObstructions.vue'
 import SurveyRoof from '../survey/SurveyRoof.vue'
 import SurveyTaped from '../survey/SurveyTaped.vue'
+import KeepClearFace from '../keep-clear/KeepClearFace.vue'
 import KeepClearRules from '../keep-clear/KeepClearRules.vue'
 import KeepClearTaken from '../keep-clear/KeepClearTaken.vue'
 import SiteSheet from '../site/SiteSheet.vue'
@@ -186,9 +186,11 @@ describe('keep-clear', () => {
     expect(wrapper.text()).toContain('sq ft')
   })
   it('shows typed setbacks only while they count', async () => {
-    const own = await mountOnJob(SlipKeepClear, threeRowsOfSix())
-    await own.wrapper.findAll('[role=tab]').find(tab => tab.text() === 'This face')!.trigger('mousedown')
-    expect(own.wrapper.text()).toMatch(/Setbacks of this face|Rules for the whole roof/)
+    const plain = await mountOnJob(KeepClearFace, threeRowsOfSix())
+    expect(plain.wrapper.text()).toContain('Below the ridge')
+    const judged = await mountOnJob(KeepClearFace, after(threeRowsOfSix(), { type: 'set-keep-clear', values: rulesOf('us-2018') }))
+    expect(judged.wrapper.text()).not.toContain('Below the ridge')
+    expect(judged.wrapper.text()).toContain('Typed setbacks rest')
   })
 })
 
