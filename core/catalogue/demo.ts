@@ -1,100 +1,136 @@
-import type { Catalogue } from './schema'
+import type { Catalogue, Resistance } from './schema'
 
 const evidence = 'Invented for the demonstration; plausible, not tested'
 const inch = (n: number) => n * 25.4
+const lb = (n: number) => n * 4.4482216152605
+const psi = (n: number) => n * 0.006894757293168361
+/** Allowable values by a maker who sells by the pound, and design values by one who sells by the newton. */
+const allowable = (up: number, down: number, slope: number): Resistance => ({ format: 'asd', upN: lb(up), downN: lb(down), slopeN: lb(slope) })
+const design = (upN: number, downN: number, slopeN: number): Resistance => ({ format: 'en', upN, downN, slopeN })
+/** 6005-T5 and 6063-T6 in round figures (from memory). */
+const alloy6005 = { eMpa: 69_600, fyMpa: 240, fuMpa: 260, kt: 1 }
+const alloy6063 = { eMpa: 69_600, fyMpa: 170, fuMpa: 205, kt: 1 }
 
 /**
  * A small catalogue of invented makers, used by the demo jobs and by the command line when no other is given.
  * None of these parts exists. Read a real maker's manual before buying or fixing anything.
  */
 export const demoCatalogue: Catalogue = {
+  currency: 'USD',
   modules: [
     {
       id: 'skerry-425', maker: 'Skerry Glassworks', name: 'Skerry 425',
       longMm: 1755, shortMm: 1038, thicknessMm: 32, massKg: 20.4, powerW: 425,
-      clampZones: { longEdge: { fromMm: 265, toMm: 455 }, shortEdge: { fromMm: 120, toMm: 255 } }, evidence,
+      clampZones: { longEdge: { fromMm: 265, toMm: 455 }, shortEdge: { fromMm: 120, toMm: 255 } },
+      ratings: [
+        { edge: 'long', fromMm: 310, toMm: 410, upPa: 2800, downPa: 5400 },
+        { edge: 'long', fromMm: 265, toMm: 455, upPa: 2400, downPa: 3600 },
+        { edge: 'short', fromMm: 120, toMm: 255, upPa: 1600, downPa: 2400 },
+      ], evidence,
     },
     {
       id: 'skerry-390', maker: 'Skerry Glassworks', name: 'Skerry 390',
       longMm: 1692, shortMm: 1021, thicknessMm: 32, massKg: 18.9, powerW: 390,
-      clampZones: { longEdge: { fromMm: 240, toMm: 430 }, shortEdge: { fromMm: 110, toMm: 240 } }, evidence,
+      clampZones: { longEdge: { fromMm: 240, toMm: 430 }, shortEdge: { fromMm: 110, toMm: 240 } },
+      ratings: [
+        { edge: 'long', fromMm: 290, toMm: 390, upPa: 2800, downPa: 5400 },
+        { edge: 'long', fromMm: 240, toMm: 430, upPa: 2400, downPa: 4000 },
+        { edge: 'short', fromMm: 110, toMm: 240, upPa: 1800, downPa: 2400 },
+      ], evidence,
     },
     {
       id: 'lantern-460', maker: 'Lanternhouse Cells', name: 'Lantern 460 wide',
       longMm: 1812, shortMm: 1116, thicknessMm: 35, massKg: 23.1, powerW: 460,
-      clampZones: { longEdge: { fromMm: 300, toMm: 480 }, shortEdge: { fromMm: 130, toMm: 280 } }, evidence,
+      clampZones: { longEdge: { fromMm: 300, toMm: 480 }, shortEdge: { fromMm: 130, toMm: 280 } },
+      ratings: [
+        { edge: 'long', fromMm: 340, toMm: 440, upPa: 2400, downPa: 5400 },
+        { edge: 'long', fromMm: 300, toMm: 480, upPa: 2200, downPa: 3600 },
+        { edge: 'short', fromMm: 130, toMm: 280, upPa: 1600, downPa: 2000 },
+      ], evidence,
     },
   ],
   rails: [
     {
       id: 'bollard-light', maker: 'Bollard Extrusions', name: 'Bollard light rail',
-      usualSpanMm: inch(48), overhangMm: null, stockMm: [inch(132), inch(164)], massKgPerM: 0.74,
-      splice: { partName: 'Bollard light splice bar', barMm: inch(8), clearMm: inch(1) },
+      usualSpanMm: inch(48), greatestSpanMm: inch(64), overhangMm: null, stock: [{ mm: inch(132), price: 35.5 }, { mm: inch(164), price: 38.2 }], massKgPerM: 0.74,
+      section: { ...alloy6005, ixMm4: 96_000, zxMm3: 3400, iyMm4: 52_000, zyMm3: 2500, shearAreaMm2: 110 }, longestRunMm: inch(40 * 12),
+      splice: { partName: 'Bollard light splice bar', price: 4.1, barMm: inch(8), clearMm: inch(1), continuity: 'full', midspanShare: 0, endSpans: true, bridgeMm: inch(0.25) },
       mountIds: ['limpet-flashed', 'limpet-four', 'limpet-sheathing', 'cleat-sheet-foot', 'cleat-seam'], endCapName: 'Bollard light end cap', evidence,
     },
     {
       id: 'bollard-deep', maker: 'Bollard Extrusions', name: 'Bollard deep rail',
-      usualSpanMm: inch(60), overhangMm: inch(26), stockMm: [inch(164), inch(206)], massKgPerM: 1.12,
-      splice: { partName: 'Bollard deep splice bar', barMm: inch(10), clearMm: inch(1) },
+      usualSpanMm: inch(60), greatestSpanMm: inch(84), overhangMm: inch(26), stock: [{ mm: inch(164), price: 52.4 }, { mm: inch(206), price: 64.9 }], massKgPerM: 1.12,
+      section: { ...alloy6005, ixMm4: 280_000, zxMm3: 7400, iyMm4: 95_000, zyMm3: 4200, shearAreaMm2: 170 }, longestRunMm: inch(40 * 12),
+      splice: { partName: 'Bollard deep splice bar', price: 5.3, barMm: inch(10), clearMm: inch(1), continuity: 'full', midspanShare: 0, endSpans: true, bridgeMm: inch(0.25) },
       mountIds: ['limpet-flashed', 'limpet-four', 'limpet-sheathing', 'cleat-sheet-foot', 'cleat-seam'], endCapName: 'Bollard deep end cap', evidence,
     },
     {
       id: 'hawser-mid', maker: 'Hawser Profiles', name: 'Hawser 42 rail',
-      usualSpanMm: 1300, overhangMm: 450, stockMm: [3300, 4400], massKgPerM: 0.86,
-      splice: { partName: 'Hawser 42 splice bar', barMm: 220, clearMm: 30 },
+      usualSpanMm: 1300, greatestSpanMm: 1600, overhangMm: 450, stock: [{ mm: 3300, price: 27.3 }, { mm: 4400, price: 35.8 }], massKgPerM: 0.86,
+      section: { ...alloy6063, ixMm4: 79_000, zxMm3: 3600, iyMm4: 56_000, zyMm3: 2800, shearAreaMm2: 130 }, longestRunMm: 12_000,
+      splice: { partName: 'Hawser 42 splice bar', price: 3.6, barMm: 220, clearMm: 30, continuity: 'full', midspanShare: 0.2, endSpans: true, bridgeMm: 10 },
       mountIds: ['limpet-four', 'windlass-flashed', 'windlass-tile-hook', 'windlass-slate-hook', 'windlass-metal-tile', 'cleat-sheet-foot', 'cleat-seam'], endCapName: 'Hawser 42 end cap', evidence,
     },
   ],
   mounts: [
     {
       id: 'limpet-flashed', maker: 'Limpet Fixings', name: 'Limpet flashed foot', coverings: ['coursed-shingle'], into: ['rafters'],
-      fasteners: { diameterMm: inch(5 / 16), edgeDiameters: 1.5, acrossMm: [0] },
+      fasteners: { kind: 'lag', diameterMm: inch(5 / 16), lengthMm: inch(3), tipMm: inch(0.25), yieldMpa: psi(45_000), pilotMm: inch(3 / 16), edgeDiameters: 1.5, acrossMm: [0] },
+      resistances: [allowable(760, 1150, 420)], underMm: inch(0.2), plateMm: 4.8, offsetMm: 12, heelMm: 36, standoffMm: 85, hook: null, leastSheathingMm: null, greatestSpanMm: null, price: 11.4,
       halfFootprintMm: inch(1.25), screw: { name: 'Lag screw 5/16 x 3 in', perMount: 1, pilot: '3/16 in pilot, about 2 in deep' },
       flashed: true, sealant: 'Inverted U under the flashing, open below', massKg: 0.61, evidence,
     },
     {
       id: 'limpet-four', maker: 'Limpet Fixings', name: 'Limpet four-screw foot', coverings: ['coursed-shingle'], into: ['rafters'],
-      fasteners: { diameterMm: inch(1 / 4), edgeDiameters: 1.5, acrossMm: [inch(-0.25), inch(0.25)] },
+      fasteners: { kind: 'wood-screw', diameterMm: inch(1 / 4), lengthMm: inch(3), tipMm: inch(0.25), yieldMpa: psi(110_000), pilotMm: null, edgeDiameters: 1.5, acrossMm: [inch(-0.25), inch(0.25)] },
+      resistances: [allowable(820, 1240, 520), design(5200, 7900, 3300)], underMm: inch(0.25), plateMm: 4, offsetMm: 0, heelMm: 45, standoffMm: 60, hook: null, leastSheathingMm: null, greatestSpanMm: null, price: 9.8,
       halfFootprintMm: inch(2), screw: { name: 'Structural screw 1/4 x 3 in', perMount: 4, pilot: 'No pilot; every screw must be in timber' },
       flashed: false, sealant: 'Butyl pad under the foot, unbroken', massKg: 0.48, evidence,
     },
     {
       id: 'limpet-sheathing', maker: 'Limpet Fixings', name: 'Limpet sheathing foot', coverings: ['coursed-shingle'], into: ['sheathing'], fasteners: null,
+      resistances: [allowable(265, 900, 240)], underMm: inch(0.25), plateMm: 4, offsetMm: 0, heelMm: 55, standoffMm: 60, hook: null, leastSheathingMm: inch(15 / 32), greatestSpanMm: inch(48), price: 10.6,
       halfFootprintMm: inch(2.25), screw: { name: 'Sheathing screw 1/4 x 2 in', perMount: 6, pilot: 'No pilot; every screw must bite in sound sheathing' },
       flashed: false, sealant: 'Butyl pad under the foot, unbroken', massKg: 0.55, evidence,
     },
     {
       id: 'windlass-flashed', maker: 'Windlass Roof Hardware', name: 'Windlass flashed post', coverings: ['coursed-shingle'], into: ['rafters', 'purlins'],
-      fasteners: { diameterMm: 8, edgeDiameters: 1.5, acrossMm: [0] },
+      fasteners: { kind: 'wood-screw', diameterMm: 8, lengthMm: 80, tipMm: 8, yieldMpa: 480, pilotMm: 5, edgeDiameters: 1.5, acrossMm: [0] },
+      resistances: [design(4100, 6200, 2300)], underMm: 6, plateMm: 5, offsetMm: 0, heelMm: 42, standoffMm: 95, hook: null, leastSheathingMm: null, greatestSpanMm: null, price: 12.2,
       halfFootprintMm: 40, screw: { name: 'Hanger screw 8 x 80 mm', perMount: 2, pilot: '5 mm pilot, 55 mm deep' },
       flashed: true, sealant: 'Inverted U under the flashing, open below', massKg: 0.72, evidence,
     },
     {
       id: 'windlass-tile-hook', maker: 'Windlass Roof Hardware', name: 'Windlass tile hook', coverings: ['interlocking-tile', 'plain-tile'], into: ['rafters'],
-      fasteners: { diameterMm: 6, edgeDiameters: 2.5, acrossMm: [0] },
+      fasteners: { kind: 'wood-screw', diameterMm: 6, lengthMm: 100, tipMm: 6, yieldMpa: 600, pilotMm: 4, edgeDiameters: 2.5, acrossMm: [0] },
+      resistances: [design(1900, 2350, 1500)], underMm: 5, plateMm: 5, offsetMm: 32, heelMm: 60, standoffMm: 55, hook: { stiffnessNPerMm: 420, clearMm: 5 }, leastSheathingMm: null, greatestSpanMm: null, price: 13.7,
       halfFootprintMm: 45, screw: { name: 'Hook screw 6 x 100 mm', perMount: 2, pilot: '4 mm pilot, 70 mm deep' },
       flashed: false, sealant: 'None: the tile above is notched and sheds the water', massKg: 0.94, evidence,
     },
     {
       id: 'windlass-slate-hook', maker: 'Windlass Roof Hardware', name: 'Windlass slate hook', coverings: ['slate'], into: ['rafters'],
-      fasteners: { diameterMm: 6, edgeDiameters: 2.5, acrossMm: [0] },
+      fasteners: { kind: 'wood-screw', diameterMm: 6, lengthMm: 80, tipMm: 6, yieldMpa: 600, pilotMm: 4, edgeDiameters: 2.5, acrossMm: [0] },
+      resistances: [design(1750, 2250, 1400)], underMm: 4, plateMm: 4, offsetMm: 28, heelMm: 60, standoffMm: 45, hook: { stiffnessNPerMm: 460, clearMm: 6 }, leastSheathingMm: null, greatestSpanMm: null, price: 14.9,
       halfFootprintMm: 45, screw: { name: 'Hook screw 6 x 80 mm', perMount: 2, pilot: '4 mm pilot, 60 mm deep' },
       flashed: true, sealant: 'Flashing over the slot, foam under its cap', massKg: 0.88, evidence,
     },
     {
       id: 'windlass-metal-tile', maker: 'Windlass Roof Hardware', name: 'Windlass metal-tile bracket', coverings: ['pressed-metal-tile'], into: ['rafters', 'purlins'],
-      fasteners: { diameterMm: 8, edgeDiameters: 1.5, acrossMm: [0] },
+      fasteners: { kind: 'wood-screw', diameterMm: 8, lengthMm: 120, tipMm: 8, yieldMpa: 480, pilotMm: 5, edgeDiameters: 1.5, acrossMm: [0] },
+      resistances: [design(3000, 4600, 1500)], underMm: 45, plateMm: 5, offsetMm: 0, heelMm: 38, standoffMm: 80, hook: null, leastSheathingMm: null, greatestSpanMm: null, price: 11.9,
       halfFootprintMm: 35, screw: { name: 'Hanger screw 8 x 120 mm', perMount: 1, pilot: '5 mm pilot, 70 mm deep' },
       flashed: false, sealant: 'Gasket under the flange, bead round the hole', massKg: 0.58, evidence,
     },
     {
       id: 'cleat-sheet-foot', maker: 'Cleat & Thimble', name: 'Cleat sheet foot', coverings: ['screwed-sheet'], into: ['screws', 'purlins'],
-      fasteners: { diameterMm: 6.3, edgeDiameters: 1.5, acrossMm: [0] },
+      fasteners: { kind: 'wood-screw', diameterMm: 6.3, lengthMm: 90, tipMm: 8, yieldMpa: 550, pilotMm: null, edgeDiameters: 1.5, acrossMm: [0] },
+      resistances: [allowable(330, 820, 260), design(2300, 5200, 1700)], underMm: 38, plateMm: 3, offsetMm: 8, heelMm: 30, standoffMm: 70, hook: null, leastSheathingMm: null, greatestSpanMm: null, price: 6.9,
       halfFootprintMm: 25, screw: { name: 'Sheet screw 6.3 x 90 mm with gasket', perMount: 1, pilot: 'In the hole of the screw that was taken out' },
       flashed: false, sealant: 'The screw’s own gasket, upright towards the ridge', massKg: 0.31, evidence,
     },
     {
       id: 'cleat-seam', maker: 'Cleat & Thimble', name: 'Cleat seam clamp', coverings: ['standing-seam'], into: ['seams'], fasteners: null,
+      resistances: [allowable(480, 900, 310), design(3000, 5600, 1950)], underMm: 0, plateMm: 3, offsetMm: 0, heelMm: 30, standoffMm: 55, hook: null, leastSheathingMm: null, greatestSpanMm: inch(54), price: 8.8,
       halfFootprintMm: 30, screw: { name: 'Set screw M8', perMount: 2, pilot: 'None: nothing goes through the metal' },
       flashed: false, sealant: 'None: the seam is not pierced', massKg: 0.36, evidence,
     },
@@ -102,15 +138,15 @@ export const demoCatalogue: Catalogue = {
   clamps: [
     {
       id: 'pinch-inch', maker: 'Bollard Extrusions', name: 'Pinch clamps, one inch past', thicknessMm: { fromMm: 30, toMm: 40 },
-      gapMm: inch(0.5), railPastMm: inch(1), torqueNm: 14, railIds: ['bollard-light', 'bollard-deep'], evidence,
+      gapMm: inch(0.5), railPastMm: inch(1), torqueNm: 14, resistances: [allowable(520, 1500, 190)], railIds: ['bollard-light', 'bollard-deep'], evidence,
     },
     {
       id: 'pinch-hidden', maker: 'Bollard Extrusions', name: 'Pinch hidden end clamps', thicknessMm: { fromMm: 30, toMm: 33 },
-      gapMm: inch(0.25), railPastMm: 0, torqueNm: 11, railIds: ['bollard-light', 'bollard-deep'], evidence,
+      gapMm: inch(0.25), railPastMm: 0, torqueNm: 11, resistances: [allowable(430, 1500, 160)], railIds: ['bollard-light', 'bollard-deep'], evidence,
     },
     {
       id: 'hawser-grip', maker: 'Hawser Profiles', name: 'Hawser grip clamps', thicknessMm: { fromMm: 28, toMm: 38 },
-      gapMm: 18, railPastMm: 30, torqueNm: 12, railIds: ['hawser-mid'], evidence,
+      gapMm: 18, railPastMm: 30, torqueNm: 12, resistances: [design(3300, 9000, 1250)], railIds: ['hawser-mid'], evidence,
     },
   ],
 }

@@ -2,6 +2,21 @@ import { z } from 'zod'
 
 const mm = (min: number, max: number) => z.number().min(min).max(max)
 const id = z.string().regex(/^[a-z0-9][a-z0-9-]{1,60}$/)
+const price = z.number().min(0).max(10_000)
+
+/**
+ * Two ways of being safe, never to be mixed: loads at service level against allowable resistances (ASD), or factored loads
+ * against design resistances (EN).
+ */
+export const formats = ['asd', 'en'] as const
+export type Format = typeof formats[number]
+
+/**
+ * What a part carries by its maker's word: allowable values for ASD, design values for EN. Up is away from the roof, slope
+ * is down it.
+ */
+const resistance = z.object({ format: z.enum(formats), upN: z.number().positive().max(1e5), downN: z.number().positive().max(1e5), slopeN: z.number().positive().max(1e5) })
+
 /** Where a figure comes from, so that nobody takes an invented or remembered value for a tested one. */
 const evidence = z.string().min(3).max(200)
 
@@ -22,6 +37,11 @@ export const moduleSchema = z.object({
   powerW: z.number().positive().max(1000),
   /** Zones on the long edges (used when the module stands upright on rails across the roof) and on the short edges. */
   clampZones: z.object({ longEdge: clampZone, shortEdge: clampZone }),
+  /**
+   * Greatest pressures, unfactored, when it is held by its long or its short edges with the rail inside a stretch from the corner.
+   * The declared design load of IEC 61215, which is tested at 1.5 times that (from memory).
+   */
+  ratings: z.array(z.object({ edge: z.enum(['long', 'short']), fromMm: mm(0, 2000), toMm: mm(0, 2000), upPa: z.number().positive().max(20_000), downPa: z.number().positive().max(20_000) })).min(1),
   evidence,
 })
 
@@ -31,10 +51,31 @@ export const railSchema = z.object({
   usualSpanMm: mm(300, 4000),
   /** The maker's limit past the last fixing, measured to the module's edge, mm; null: 24 in by common practice. */
   overhangMm: mm(50, 1500).nullable(),
-  stockMm: z.array(mm(500, 8000)).min(1),
+  /** The maker's greatest span, whatever the load, mm. */
+  greatestSpanMm: mm(300, 4000),
+  stock: z.array(z.object({ mm: mm(500, 8000), price })).min(1),
   massKgPerM: z.number().positive().max(10),
+  section: z.object({
+    eMpa: z.number().min(1000).max(250_000),
+    /** Second moments and least section moduli about the axis along the roof (loads normal to it) and the other. */
+    ixMm4: z.number().positive(), zxMm3: z.number().positive(), iyMm4: z.number().positive(), zyMm3: z.number().positive(),
+    shearAreaMm2: z.number().positive(),
+    fyMpa: z.number().positive().max(1000), fuMpa: z.number().positive().max(1000),
+    /** Tension coefficient of the alloy in the rupture check. */
+    kt: z.number().min(1).max(2),
+  }),
+  /** The longest run without an expansion break, mm. */
+  longestRunMm: mm(2000, 50_000),
   splice: z.object({
-    partName: z.string(),
+    partName: z.string(), price,
+    /** Whether the splice carries moment like the rail itself, or turns like a hinge. */
+    continuity: z.enum(['full', 'hinged']),
+    /** Middle share of every span in which it may not lie; 0 for none. */
+    midspanShare: z.number().min(0).max(0.9),
+    /** Whether it may lie in a rail's first or last span. */
+    endSpans: z.boolean(),
+    /** Greatest gap that it may bridge, mm; 0 where the rails must touch. */
+    bridgeMm: mm(0, 100),
     /** Length of the splice bar, mm. */
     barMm: mm(50, 800),
     /** Least distance from the splice bar's end to a fixing's centre, mm. */
@@ -54,7 +95,15 @@ export const supportKinds = ['rafters', 'purlins', 'seams', 'screws', 'sheathing
  * The screws of one mount, as far as they must all find timber. Offsets are from the mount's centre, across the rafter.
  */
 const fastenersSchema = z.object({
+  kind: z.enum(['lag', 'wood-screw']),
+  /** Nominal diameter of a lag, outer thread diameter of a screw. */
   diameterMm: mm(2, 30),
+  lengthMm: mm(20, 300),
+  /** Tapered tip, which holds nothing. */
+  tipMm: mm(0, 30),
+  /** Bending yield strength. */
+  yieldMpa: z.number().positive().max(2000),
+  pilotMm: mm(1, 20).nullable(),
   /** Least distance from a screw's centre to the timber's edge, in screw diameters. */
   edgeDiameters: z.number().min(0).max(10),
   acrossMm: z.array(z.number().min(-200).max(200)).min(1).max(12),
@@ -67,6 +116,23 @@ export const mountSchema = z.object({
   into: z.array(z.enum(supportKinds)).min(1),
   /** Null for mounts that drive nothing into timber, as clamps on a seam. */
   fasteners: fastenersSchema.nullable(),
+  /** Of its own body and its grip on the rail. For a mount without timber under it, of the whole fixing. */
+  resistances: z.array(resistance).max(2),
+  /** Thickness of foot, flashing and pad between the screw's head and the covering's underlay, mm. */
+  underMm: mm(0, 60),
+  /** Thickness of the metal that the screw bears on, mm. */
+  plateMm: mm(0.5, 20),
+  /** The rail's pull stands this far up the slope from the screws, and the foot's heel this far below them, mm. */
+  offsetMm: mm(0, 200), heelMm: mm(5, 300),
+  /** The rail's axis above the timber, mm. */
+  standoffMm: mm(0, 300),
+  /** For hooks: how much they give under a load, and how far they clear the tile below. */
+  hook: z.object({ stiffnessNPerMm: z.number().positive(), clearMm: mm(0, 30) }).nullable(),
+  /** Sheathing that it was tested on must be at least so thick, mm; null for mounts into timber. */
+  leastSheathingMm: mm(5, 60).nullable(),
+  /** The mount maker's own greatest distance between two, mm. */
+  greatestSpanMm: mm(300, 4000).nullable(),
+  price,
   /** Half the length up the slope of the part that must sit on one course, mm. */
   halfFootprintMm: mm(5, 200),
   screw: z.object({ name: z.string(), perMount: z.number().int().min(1).max(12), pilot: z.string() }),
@@ -85,11 +151,15 @@ export const clampSetSchema = z.object({
   /** Rail needed past the module's edge for an end clamp, mm; 0 for a hidden clamp. */
   railPastMm: mm(0, 150),
   torqueNm: z.number().positive().max(60),
+  /** Of one clamp: pull-off, and slip down the slope. */
+  resistances: z.array(resistance).max(2),
   railIds: z.array(id).min(1),
   evidence,
 })
 
 export const catalogueSchema = z.object({
+  /** ISO 4217 code of its prices. */
+  currency: z.string().length(3),
   modules: z.array(moduleSchema), rails: z.array(railSchema),
   mounts: z.array(mountSchema), clamps: z.array(clampSetSchema),
 })
@@ -99,6 +169,9 @@ export type Rail = z.infer<typeof railSchema>
 export type Mount = z.infer<typeof mountSchema>
 export type ClampSet = z.infer<typeof clampSetSchema>
 export type Catalogue = z.infer<typeof catalogueSchema>
+export type Resistance = z.infer<typeof resistance>
 export type Fasteners = z.infer<typeof fastenersSchema>
+/** Where a mount's screws must find timber. */
+export type ScrewPattern = Pick<Fasteners, 'diameterMm' | 'edgeDiameters' | 'acrossMm'>
 export type CoveringKind = typeof coveringKinds[number]
 export type SupportKind = typeof supportKinds[number]

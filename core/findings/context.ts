@@ -1,6 +1,6 @@
 import type { Catalogue } from '../catalogue'
 import type { Face, Job } from '../job'
-import type { FacePlan } from '../plan/face'
+import type { FaceLayout } from '../plan/face'
 import type { PlacesForRail } from '../supports'
 import { formatLength } from '../units'
 
@@ -9,7 +9,7 @@ export interface FindingContext {
   job: Job
   catalogue: Catalogue
   face: Face
-  plan: FacePlan
+  plan: FaceLayout
   /** Where the face's supports let a rail be fixed. */
   places: PlacesForRail
 }

@@ -1,7 +1,7 @@
 import { goesOn, mismatches, supportNames } from '../catalogue'
-import { placeFixings, type Shortfall, shiftsToTry } from '../fixings'
+import { fixMoved, type Shortfall, shiftsToTry } from '../fixings'
 import { applyEdit, faceOf, type PlainEdit } from '../job'
-import { type FacePlan, planFace } from '../plan/face'
+import { type FaceLayout, layOut } from '../plan/face'
 import { OVERHANG_SHARE_OF_SPAN } from '../rails'
 import type { PlacesForRail } from '../supports'
 import { length } from '../units'
@@ -67,12 +67,10 @@ function curesFor(context: FindingContext, shortfall: Shortfall, railIds: string
 }
 
 /** The least shift of the whole array after which no rail has this trouble and none has a new one; null when there is none. */
-function shiftWithout(plan: FacePlan, places: PlacesForRail, shortfall: Shortfall): number | null {
+function shiftWithout(plan: FaceLayout, places: PlacesForRail, shortfall: Shortfall): number | null {
   if (!plan.rows.slack) return null
   const old = new Set(plan.fixings.rails.flatMap(rail => rail.shortfalls.map(keyOf)))
-  const helps = (shiftMm: number) => placeFixings(
-    plan.rails.map(rail => ({ ...rail, leftMm: rail.leftMm + shiftMm, rightMm: rail.rightMm + shiftMm })), places, plan.limits, 'soft-stagger',
-  ).rails.every(rail => rail.shortfalls.every(one => keyOf(one) !== keyOf(shortfall) && old.has(keyOf(one))))
+  const helps = (shiftMm: number) => fixMoved(plan.rails, shiftMm, places, plan.limits, 'soft-stagger').rails.every(rail => rail.shortfalls.every(one => keyOf(one) !== keyOf(shortfall) && old.has(keyOf(one))))
   return shiftsToTry(plan.rails, places, plan.limits, plan.rows.slack).find(helps) ?? null
 }
 
@@ -107,7 +105,7 @@ function shorterRows(context: FindingContext, shortfall: Shortfall, railIds: str
   const rows = [...new Set(railIds.map(id => plan.rails.find(rail => rail.id === id)!.row))].map(index => plan.rows.rows[index]!)
   if (rows.some(row => row.count < 2)) return []
   const drops = rows.map((row): PlainEdit => ({ type: 'set-row', faceId: face.id, row: row.index, values: { count: row.count - 1 } }))
-  const shortened = planFace(faceOf(applyEdit(job, { type: 'batch', edits: drops }), face.id), catalogue, job.keepClear, plan.clear)
+  const shortened = layOut(faceOf(applyEdit(job, { type: 'batch', edits: drops }), face.id), catalogue, job, plan.clear, true)
   const shiftMm = shiftWithout(shortened, context.places, shortfall)
   if (shiftMm === null) return []
   const moved: PlainEdit[] = shiftMm ? [{ type: 'set-array', faceId: face.id, values: { shiftMm: face.array.shiftMm + shiftMm } }] : []

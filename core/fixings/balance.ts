@@ -2,7 +2,8 @@ import { type Interval, TOLERANCE_MM } from '../geometry'
 import type { RailLimits, RailPlan } from '../rails'
 import type { PlacesForRail } from '../supports'
 import type { FixingPattern } from '../job'
-import { type FixingsPlan, placeFixings } from './place'
+import { FULL } from './judge'
+import { type FixingsPlan, fixingProblem, type Judges, placeFixings } from './place'
 
 /** What balancing an array would do. */
 export interface Balance {
@@ -22,12 +23,20 @@ export const overhangDifferenceMm = (plan: FixingsPlan): number =>
 
 const figuresOf = (plan: FixingsPlan): BalanceFigures => ({
   fixings: plan.total,
-  shortfalls: plan.rails.reduce((sum, rail) => sum + rail.shortfalls.length, 0),
+  shortfalls: plan.rails.reduce((sum, rail) => sum + rail.shortfalls.length + (rail.worst !== null && rail.worst > FULL ? 1 : 0), 0),
   overhangDifferenceMm: overhangDifferenceMm(plan),
 })
 
+/** The rails' fixings when the whole array has moved, mm to the right. */
+export function fixMoved(rails: RailPlan[], shiftMm: number, places: PlacesForRail, limits: RailLimits, pattern: FixingPattern, judges: Judges = []): FixingsPlan {
+  const moved = rails.map(rail => ({ ...rail, leftMm: rail.leftMm + shiftMm, rightMm: rail.rightMm + shiftMm }))
+  return placeFixings(moved, fixingProblem(moved, places, limits, judges), limits, pattern)
+}
+
 /** More shifts than this are thinned out evenly before they are tried. */
 const MOST_SHIFTS = 600
+/** And fewer still where every rail is checked whole at each. */
+const MOST_JUDGED_SHIFTS = 120
 
 /**
  * Finds the shift of the whole array that breaks the fewest rules, then needs the fewest fixings, then has the least
@@ -35,11 +44,11 @@ const MOST_SHIFTS = 600
  * can change (a support comes to a module's edge or to an overhang's limit) and those at which two supports lie evenly inside
  * a rail; between such shifts nothing but the overhangs changes, and they change linearly.
  * @param slack how far the array may move and still fit, mm
+ * @param judgesAt the rails' judges when the array has moved, where loads are known
  */
-export function balance(rails: RailPlan[], places: PlacesForRail, limits: RailLimits, pattern: FixingPattern, slack: Interval): Balance {
-  const at = (shiftMm: number) => figuresOf(placeFixings(
-    rails.map(rail => ({ ...rail, leftMm: rail.leftMm + shiftMm, rightMm: rail.rightMm + shiftMm })), places, limits, pattern))
-  const shifts = shiftsToTry(rails, places, limits, slack)
+export function balance(rails: RailPlan[], places: PlacesForRail, limits: RailLimits, pattern: FixingPattern, slack: Interval, judgesAt: ((shiftMm: number) => Judges) | null = null): Balance {
+  const at = (shiftMm: number) => figuresOf(fixMoved(rails, shiftMm, places, limits, pattern, judgesAt?.(shiftMm)))
+  const shifts = shiftsToTry(rails, places, limits, slack, judgesAt ? MOST_JUDGED_SHIFTS : MOST_SHIFTS)
   const before = at(0)
   let best = { shiftMm: 0, figures: before }
   for (const shiftMm of shifts) {
@@ -60,7 +69,7 @@ function better(a: Tried, b: Tried): boolean {
 }
 
 /** The shifts worth trying, inside the slack, without repeats. */
-export function shiftsToTry(rails: RailPlan[], places: PlacesForRail, limits: RailLimits, slack: Interval): number[] {
+export function shiftsToTry(rails: RailPlan[], places: PlacesForRail, limits: RailLimits, slack: Interval, most = MOST_SHIFTS): number[] {
   const shifts = [slack.fromMm, 0, slack.toMm]
   const seen = new Set<string>()
   for (const rail of rails) {
@@ -81,6 +90,6 @@ export function shiftsToTry(rails: RailPlan[], places: PlacesForRail, limits: Ra
   const inside = [...new Set(shifts.map(shift => Math.round(shift * 1e6) / 1e6))]
     .filter(shift => shift >= slack.fromMm - TOLERANCE_MM && shift <= slack.toMm + TOLERANCE_MM)
     .sort((a, b) => Math.abs(a) - Math.abs(b))
-  const step = Math.ceil(inside.length / MOST_SHIFTS)
+  const step = Math.ceil(inside.length / most)
   return inside.filter((_, i) => i % step === 0)
 }

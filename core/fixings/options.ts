@@ -5,9 +5,6 @@ import { type Steps, costToEnd } from './fewest'
 /** One way to fix a rail: indices into its candidates, in order. */
 export interface FixingOption { picks: number[], unevenness: number }
 
-/** Every way to fix a rail with at most so many fixings; `complete` is false when the list was cut short. */
-export interface FixingOptions { options: FixingOption[], complete: boolean }
-
 /** More ways than this to fix one rail are not listed; the plan then says that its spread is not proved. */
 export const MOST_OPTIONS = 200
 
@@ -52,10 +49,3 @@ export function unevenness(picks: number[], candidates: Candidate[], reach: Inte
 }
 
 const spanOfReach = (reach: Interval): number => reach.toMm - reach.fromMm
-
-/** Every way to fix one rail with at most `budget` fixings, most even first. */
-export function optionsFor(steps: Steps, budget: number, candidates: Candidate[], reach: Interval, rules: LocalRules): FixingOptions {
-  const { paths, complete } = listPaths(steps, budget, MOST_OPTIONS)
-  const options = paths.map(picks => ({ picks, unevenness: unevenness(picks, candidates, reach, rules) }))
-  return { options: options.sort((a, b) => a.picks.length - b.picks.length || a.unevenness - b.unevenness), complete }
-}

@@ -1,11 +1,9 @@
-import type { Interval } from '../geometry'
 import type { FixingPattern } from '../job'
-import type { Candidate, LocalRules } from './candidates'
-import { fewest, type Steps, stepsFor, shortfalls } from './fewest'
-import { type FixingOption, listPaths, MOST_OPTIONS, optionsFor, unevenness } from './options'
-
-/** One rail waiting for its fixings. */
-export interface RailProblem { candidates: Candidate[], reach: Interval }
+import type { LocalRules } from './candidates'
+import { fewest, shortfalls, stepsFor } from './fewest'
+import { FULL } from './judge'
+import { type FixingOption, listPaths, MOST_OPTIONS, unevenness } from './options'
+import { type RailProblem, type Ways, waysFor, type WaysMemo } from './ways'
 
 /** A choice of fixings for every rail of an array, lowest rail first. */
 export interface PatternResult {
@@ -14,8 +12,8 @@ export interface PatternResult {
   total: number
   /** Distinct supports that carry at least one fixing. */
   members: number
-  /** True when no choice inside the pattern's rule has fewer fixings. */
-  fewestProved: boolean
+  /** For each rail, whether no choice inside the pattern's rule has fewer fixings. */
+  proved: boolean[]
   /** True when, with that many fixings, no choice uses more distinct supports. Only the soft stagger seeks this. */
   spreadProved: boolean
 }
@@ -24,35 +22,29 @@ export interface PatternResult {
 export const MOST_EXTRA_A_RAIL = 3
 /** Sets of used supports kept while the widest spread is being proved. */
 const MOST_SPREAD_STATES = 3000
-
-const singleSteps = ({ candidates, reach }: RailProblem, rules: LocalRules): Steps =>
-  stepsFor(candidates.length, [{ xMm: candidates.map(one => one.xMm), reach }], rules)
+/** Choices over all rails that are made again without an option that failed the whole-rail check. */
+const MOST_RETRIES = 40
+/** Of equally spread options, so many are compared by their worst share. */
+const MOST_COMPARED = 6
 
 /**
  * Chooses the fixings of all rails by one pattern. Null when the pattern can't be had on these supports (a soft stagger
  * always can). Rails without any candidate get no fixings.
+ * @param known what was found out about these rails before
  */
-export function choosePattern(pattern: FixingPattern, rails: RailProblem[], rules: LocalRules): PatternResult | null {
+export function choosePattern(pattern: FixingPattern, rails: RailProblem[], rules: LocalRules, known: WaysMemo = new Map()): PatternResult | null {
   switch (pattern) {
-    case 'soft-stagger': return softStagger(rails, rules)
+    case 'soft-stagger': return softStagger(rails, waysOfAll(rails, rules, 0, known))
     case 'aligned': return aligned(rails, rules)
-    case 'hard-stagger': return hardStagger(rails, rules)
+    case 'hard-stagger': return hardStagger(rails, rules, known)
   }
 }
 
-/** Options of every rail with at most `extra` fixings over its own fewest; equal rails share one list. */
-function optionLists(rails: RailProblem[], rules: LocalRules, extra: number) {
-  const known = new Map<string, { list: FixingOption[], complete: boolean, fewest: number }>()
+/** Ways of every rail with at most `extra` fixings over its own fewest; rails alike share one list. */
+function waysOfAll(rails: RailProblem[], rules: LocalRules, extra: number, known: WaysMemo): Ways[] {
   return rails.map((rail) => {
-    const key = JSON.stringify([rail.reach, rail.candidates.map(one => [one.xMm, one.key])])
-    const ready = known.get(key)
-    if (ready) return ready
-    const steps = singleSteps(rail, rules)
-    const least = rail.candidates.length ? fewest(steps) : 0
-    const { options, complete } = rail.candidates.length
-      ? optionsFor(steps, least + extra, rail.candidates, rail.reach, rules)
-      : { options: [{ picks: [], unevenness: 0 }], complete: true }
-    const made = { list: options, complete, fewest: least }
+    const key = JSON.stringify([extra, rail.reach, rail.judge?.key, rail.candidates.map(one => [one.xMm, one.key])])
+    const made = known.get(key) ?? waysFor(rail, rules, extra)
     known.set(key, made)
     return made
   })
@@ -62,62 +54,91 @@ const distinctMembers = (rails: RailProblem[], picks: number[][]): number =>
   new Set(picks.flatMap((own, r) => own.map(i => rails[r]!.candidates[i]!.member))).size
 
 /** Among the fewest fixings on every rail, as many distinct supports as possible over all rails. */
-function softStagger(rails: RailProblem[], rules: LocalRules): PatternResult {
-  const lists = optionLists(rails, rules, 0)
+function softStagger(rails: RailProblem[], ways: Ways[]): PatternResult {
   const membersOf = (r: number, option: FixingOption) => option.picks.map(i => rails[r]!.candidates[i]!.member)
-  let chosen = spreadByTurns(rails, lists.map(one => one.list))
-  const reachable = new Set(lists.flatMap((one, r) => one.complete
-    ? one.list.flatMap(option => membersOf(r, option))
+  let chosen = spreadByTurns(rails, ways)
+  const reachable = new Set(ways.flatMap((one, r) => one.complete
+    ? one.options.flatMap(option => membersOf(r, option))
     : rails[r]!.candidates.map(candidate => candidate.member)))
-  const total = lists.reduce((sum, one) => sum + one.fewest, 0)
+  const total = ways.reduce((sum, one) => sum + one.fewest, 0)
   const bound = Math.min(total, reachable.size)
-  let members = distinctMembers(rails, chosen)
+  let members = distinctMembers(rails, chosen.map(option => option.picks))
   let spreadProved = members === bound
   if (!spreadProved) {
-    const exact = widestSpread(rails, lists.map(one => one.list))
-    if (exact.members > members) {
-      chosen = exact.picks
+    const exact = passing(ways, lists => widestSpread(rails, lists))
+    if (exact && exact.members > members) {
+      chosen = exact.options
       members = exact.members
     }
-    spreadProved = members === bound || (exact.complete && lists.every(one => one.complete))
+    spreadProved = members === bound || Boolean(exact?.complete && ways.every(one => one.complete))
   }
-  return { picks: chosen, total, members, fewestProved: true, spreadProved }
+  return { picks: mostEven(rails, ways, chosen).map(option => option.picks), total, members, proved: ways.map(one => one.proved), spreadProved }
+}
+
+/** A choice of one option a rail, by whatever is best, none of which fails the whole-rail check: those that do are left out in turn. */
+function passing<T extends { options: FixingOption[] }>(ways: Ways[], choose: (lists: FixingOption[][]) => T | null): T | null {
+  let lists = ways.map(one => one.options)
+  for (let turn = 0; turn < MOST_RETRIES; turn++) {
+    const found = choose(lists)
+    if (!found) return null
+    const failed = new Set(found.options.filter((option, r) => !ways[r]!.passes(option)))
+    if (!failed.size) return found
+    lists = lists.map(list => list.some(option => failed.has(option)) ? list.filter(option => !failed.has(option)) : list)
+  }
+  return null
 }
 
 /**
- * Rail by rail, takes the option with most unused supports, then with the least-loaded ones, then the most even;
- * repeats until a whole turn changes nothing.
+ * Rail by rail, takes the option with most unused supports, then with the least-loaded ones, then the most even, that
+ * passes; repeats until a whole turn changes nothing.
  */
-function spreadByTurns(rails: RailProblem[], lists: FixingOption[][]): number[][] {
-  const uses = new Map<string, number>()
-  const count = (r: number, picks: number[], by: number) => {
-    for (const i of picks) {
-      const { member } = rails[r]!.candidates[i]!
-      uses.set(member, (uses.get(member) ?? 0) + by)
-    }
-  }
-  const chosen: number[][] = lists.map(() => [])
+function spreadByTurns(rails: RailProblem[], ways: Ways[]): FixingOption[] {
+  const uses = usesOf(rails)
+  const chosen: (FixingOption | null)[] = ways.map(() => null)
   for (let turn = 0, changed = true; changed && turn < 6; turn++) {
     changed = false
-    lists.forEach((options, r) => {
-      count(r, chosen[r]!, -1)
-      let best: FixingOption | null = null
-      let bestKey = [0, 0, 0]
-      for (const option of options) {
-        const loads = option.picks.map(i => uses.get(rails[r]!.candidates[i]!.member) ?? 0)
-        const key = [-loads.filter(load => load === 0).length, loads.reduce((sum, load) => sum + load, 0), option.unevenness]
-        if (!best || before(key, bestKey)) {
-          best = option
-          bestKey = key
-        }
-      }
-      const picks = best?.picks ?? []
-      if (picks !== chosen[r]) changed = true
-      chosen[r] = picks
-      count(r, picks, 1)
+    ways.forEach(({ options, passes }, r) => {
+      uses.count(r, chosen[r], -1)
+      const ranked = options.map(option => ({ option, key: uses.key(r, option) })).sort((a, b) => before(a.key, b.key) ? -1 : before(b.key, a.key) ? 1 : 0)
+      const best = ranked.find(({ option }) => passes(option))?.option ?? options[0]!
+      if (best !== chosen[r]) changed = true
+      chosen[r] = best
+      uses.count(r, best, 1)
     })
   }
-  return chosen
+  return chosen.map(option => option!)
+}
+
+/** How often each support is used by the options chosen so far. */
+function usesOf(rails: RailProblem[]) {
+  const uses = new Map<string, number>()
+  const members = (r: number, option: FixingOption) => option.picks.map(i => rails[r]!.candidates[i]!.member)
+  return {
+    count: (r: number, option: FixingOption | null | undefined, by: number) => {
+      if (option) for (const member of members(r, option)) uses.set(member, (uses.get(member) ?? 0) + by)
+    },
+    key: (r: number, option: FixingOption): number[] => {
+      const loads = members(r, option).map(member => uses.get(member) ?? 0)
+      return [-loads.filter(load => load === 0).length, loads.reduce((sum, load) => sum + load, 0), option.unevenness]
+    },
+  }
+}
+
+/** Where options use supports alike, the one whose worst share of what is allowed is least, from the most even few. */
+function mostEven(rails: RailProblem[], ways: Ways[], chosen: FixingOption[]): FixingOption[] {
+  const uses = usesOf(rails)
+  chosen.forEach((option, r) => uses.count(r, option, 1))
+  return chosen.map((option, r) => {
+    const { judge, candidates } = rails[r]!
+    if (!judge || ways[r]!.over !== null) return option
+    uses.count(r, option, -1)
+    const own = uses.key(r, option)
+    const alike = ways[r]!.options.filter(one => one !== option && uses.key(r, one).every((value, k) => k === 2 || value === own[k])).slice(0, MOST_COMPARED)
+    const worst = (one: FixingOption) => judge.worst(one.picks.map(i => candidates[i]!.xMm))
+    const best = alike.reduce((a, b) => worst(b) < worst(a) - 1e-9 ? b : a, option)
+    uses.count(r, best, 1)
+    return best
+  })
 }
 
 /** Lexicographic order of figures, lower first; differences of rounding size are ties. */
@@ -129,15 +150,16 @@ function before(a: number[], b: number[]): boolean {
 }
 
 /** The most distinct supports that one option a rail can use: dynamic programming over the sets used so far. */
-function widestSpread(rails: RailProblem[], lists: FixingOption[][]): { picks: number[][], members: number, complete: boolean } {
+function widestSpread(rails: RailProblem[], lists: FixingOption[][]): { options: FixingOption[], members: number, complete: boolean } | null {
+  if (lists.some(list => !list.length)) return null
   const bits = new Map<string, bigint>()
   const bitOf = (member: string) => {
     const bit = bits.get(member) ?? 1n << BigInt(bits.size)
     bits.set(member, bit)
     return bit
   }
-  interface State { mask: bigint, picks: number[], before: State | null }
-  let states: State[] = [{ mask: 0n, picks: [], before: null }]
+  interface State { mask: bigint, option: FixingOption | null, before: State | null }
+  let states: State[] = [{ mask: 0n, option: null, before: null }]
   let complete = true
   lists.forEach((options, r) => {
     const masks = options.map(option => option.picks.reduce((mask, i) => mask | bitOf(rails[r]!.candidates[i]!.member), 0n))
@@ -145,7 +167,7 @@ function widestSpread(rails: RailProblem[], lists: FixingOption[][]): { picks: n
     for (const state of states) {
       options.forEach((option, o) => {
         const mask = state.mask | masks[o]!
-        if (!next.has(mask)) next.set(mask, { mask, picks: option.picks, before: state })
+        if (!next.has(mask)) next.set(mask, { mask, option, before: state })
       })
     }
     states = [...next.values()]
@@ -155,9 +177,9 @@ function widestSpread(rails: RailProblem[], lists: FixingOption[][]): { picks: n
     }
   })
   const best = states.reduce((a, b) => ones(b.mask) > ones(a.mask) ? b : a)
-  const picks: number[][] = []
-  for (let state: State | null = best; state?.before; state = state.before) picks.unshift(state.picks)
-  return { picks, members: ones(best.mask), complete }
+  const options: FixingOption[] = []
+  for (let state: State | null = best; state?.option; state = state.before) options.unshift(state.option)
+  return { options, members: ones(best.mask), complete }
 }
 
 const ones = (mask: bigint): number => mask.toString(2).replaceAll('0', '').length
@@ -168,23 +190,36 @@ function aligned(rails: RailProblem[], rules: LocalRules): PatternResult | null 
   rails.forEach(rail => rail.candidates.forEach(one => columns.set(one.key, [...(columns.get(one.key) ?? []), one.xMm])))
   const mean = (xs: number[]) => xs.reduce((sum, x) => sum + x, 0) / xs.length
   const keys = [...columns.keys()].sort((a, b) => mean(columns.get(a)!) - mean(columns.get(b)!))
-  const steps = stepsFor(keys.length, rails.map(rail => ({
-    reach: rail.reach, xMm: keys.map(key => rail.candidates.find(one => one.key === key)?.xMm ?? null),
-  })), rules)
-  const total = keys.length ? fewest(steps) : 0
-  // Of equally cheap columns, the most even over all rails.
-  const { paths } = keys.length ? listPaths(steps, total, MOST_OPTIONS) : { paths: [[]] }
-  const options = paths.map((path) => {
-    const chosen = new Set(path.map(i => keys[i]!))
-    const picks = rails.map(rail => rail.candidates.flatMap((one, i) => chosen.has(one.key) ? [i] : []))
-    const cost = picks.reduce((sum, own, r) => sum + (own.length ? unevenness(own, rails[r]!.candidates, rails[r]!.reach, rules) : 0), 0)
-    return { picks, cost }
+  // For each rail, which of its candidates stands in each column.
+  const inColumn = rails.map((rail) => {
+    const at = new Map(rail.candidates.map((one, i) => [one.key, i]))
+    return keys.map(key => at.get(key) ?? null)
   })
-  const { picks } = options.reduce((best, next) => next.cost < best.cost - 1e-9 ? next : best)
-  // Rails of unlike reach over open support share no columns: some would be left without what they need.
-  if (rails.some((rail, r) => leavesShort(rail, picks[r]!, rules))) return null
-  return { picks, total, members: distinctMembers(rails, picks), fewestProved: true, spreadProved: false }
+  const steps = stepsFor(keys.length, rails.map((rail, r) => ({ reach: rail.reach, xMm: inColumn[r]!.map(i => i === null ? null : rail.candidates[i]!.xMm) })), rules)
+  if (!keys.length) return { picks: rails.map(() => []), total: 0, members: 0, proved: rails.map(() => true), spreadProved: false }
+  const least = fewest(steps)
+  let complete = true
+  for (let total = least; total <= least + MORE_ALIGNED * rails.length; total++) {
+    const listed = listPaths(steps, total, MOST_OPTIONS)
+    const costOf = (path: number[]) => path.reduce((sum, i) => sum + steps.cost(i), 0)
+    // Of equally cheap columns, the most even over all rails.
+    const options = listed.paths.filter(path => costOf(path) === total).map((path) => {
+      const picks = inColumn.map(column => path.flatMap(i => column[i] ?? []))
+      return { picks, unevenSum: picks.reduce((sum, own, r) => sum + (own.length ? unevenness(own, rails[r]!.candidates, rails[r]!.reach, rules) : 0), 0) }
+    }).sort((a, b) => a.unevenSum - b.unevenSum)
+    // Rails of unlike reach over open support share no columns: some would be left without what they need.
+    const good = options.find(({ picks }) => rails.every((rail, r) => !leavesShort(rail, picks[r]!, rules) && (!judged(rail, rules) || rail.judge!.worst(picks[r]!.map(i => rail.candidates[i]!.xMm)) <= FULL)))
+    if (good) return { picks: good.picks, total, members: distinctMembers(rails, good.picks), proved: rails.map(() => complete), spreadProved: false }
+    complete &&= listed.complete
+  }
+  return null
 }
+
+/** Fixings over the fewest, on every rail, that columns in line may cost where loads decide. */
+const MORE_ALIGNED = 3
+
+/** Whether the whole-rail check has a say: on a rail that no choice can keep to the rules, a finding has. */
+const judged = (rail: RailProblem, rules: LocalRules): boolean => rail.judge !== null && !shortfalls(rail.candidates, rail.reach, rules).length
 
 /** Whether a choice fails a rail that its candidates could carry. */
 const leavesShort = (rail: RailProblem, picks: number[], rules: LocalRules): boolean =>
@@ -194,23 +229,25 @@ const leavesShort = (rail: RailProblem, picks: number[], rules: LocalRules): boo
  * No support carries fixings of two neighbouring rails. Rail lists grow by one fixing at a time; the result is proved
  * once no rail could gain by going further over its fewest.
  */
-function hardStagger(rails: RailProblem[], rules: LocalRules): PatternResult | null {
-  let best: { picks: number[][], total: number } | null = null
-  for (let extra = 0; extra <= MOST_EXTRA_A_RAIL; extra++) {
-    const lists = optionLists(rails, rules, extra)
-    const found = cheapestDisjoint(rails, lists.map(one => one.list))
-    if (found && (!best || found.total < best.total)) best = found
-    const floor = lists.reduce((sum, one) => sum + one.fewest, 0)
-    // A better choice would have to spend more than `extra` over the fewest on some rail.
-    if (best && best.total <= floor + extra + 1) {
-      return { ...best, members: distinctMembers(rails, best.picks), fewestProved: lists.every(one => one.complete), spreadProved: false }
-    }
+function hardStagger(rails: RailProblem[], rules: LocalRules, known: WaysMemo): PatternResult | null {
+  let best: { options: FixingOption[], total: number } | null = null
+  const result = (found: { options: FixingOption[], total: number }, proved: boolean[]): PatternResult => {
+    const picks = found.options.map(option => option.picks)
+    return { picks, total: found.total, members: distinctMembers(rails, picks), proved, spreadProved: false }
   }
-  return best && { ...best, members: distinctMembers(rails, best.picks), fewestProved: false, spreadProved: false }
+  for (let extra = 0; extra <= MOST_EXTRA_A_RAIL; extra++) {
+    const ways = waysOfAll(rails, rules, extra, known)
+    const found = passing(ways, lists => cheapestDisjoint(rails, lists))
+    if (found && (!best || found.total < best.total)) best = found
+    const floor = ways.reduce((sum, one) => sum + one.fewest, 0)
+    // A better choice would have to spend more than `extra` over the fewest on some rail.
+    if (best && best.total <= floor + extra + 1) return result(best, ways.map(one => one.complete && one.proved))
+  }
+  return best && result(best, rails.map(() => false))
 }
 
 /** One option a rail, neighbours sharing no support, with the fewest fixings in all and then the most even. */
-function cheapestDisjoint(rails: RailProblem[], lists: FixingOption[][]): { picks: number[][], total: number } | null {
+function cheapestDisjoint(rails: RailProblem[], lists: FixingOption[][]): { options: FixingOption[], total: number } | null {
   interface State { at: number, option: FixingOption, total: number, cost: number, before: State | null }
   const apart = disjointTable()
   let states: State[] = []
@@ -224,11 +261,11 @@ function cheapestDisjoint(rails: RailProblem[], lists: FixingOption[][]): { pick
     })
     if (!states.length) return null
   }
-  if (!states.length) return { picks: [], total: 0 }
+  if (!states.length) return { options: [], total: 0 }
   const best = states.reduce((a, b) => b.total < a.total || (b.total === a.total && b.cost < a.cost) ? b : a)
-  const picks: number[][] = []
-  for (let state: State | null = best; state; state = state.before) picks.unshift(state.option.picks)
-  return { picks, total: best.total }
+  const options: FixingOption[] = []
+  for (let state: State | null = best; state; state = state.before) options.unshift(state.option)
+  return { options, total: best.total }
 }
 
 /**

@@ -3,9 +3,11 @@ import type { RailLimits, RailPlan } from '../rails'
 import type { PlacesForRail, SupportState } from '../supports'
 import { count, length } from '../units'
 import type { Working } from '../working'
-import { candidatesOf } from './candidates'
+import { candidatesOf, evenWays } from './candidates'
 import { type Shortfall, shortfalls } from './fewest'
-import { choosePattern, type RailProblem } from './pattern'
+import type { RailJudge } from './judge'
+import { choosePattern } from './pattern'
+import type { RailProblem, WaysMemo } from './ways'
 
 /** One fixing where it is driven. */
 export interface Fixing {
@@ -28,6 +30,10 @@ export interface RailFixings {
   overhangRightMm: number
   /** Where the rules can't be kept on this rail with any choice of fixings. */
   shortfalls: Shortfall[]
+  /** Worst share of what is allowed over the whole rail; null where no loads are known. */
+  worst: number | null
+  /** True when no choice has fewer fixings. */
+  fewestProved: boolean
   working: Working
 }
 
@@ -44,34 +50,45 @@ export interface FixingsPlan {
   spreadProved: boolean
 }
 
-const problemsFor = (rails: RailPlan[], places: PlacesForRail, limits: RailLimits): RailProblem[] =>
-  rails.map((rail) => {
-    const reach = { fromMm: rail.leftMm, toMm: rail.rightMm }
-    return { reach, candidates: candidatesOf(places(rail.yMm, reach), reach, limits) }
-  })
+/** Judges of rails by their place in the list; empty where nobody has said what loads the roof. */
+export type Judges = (RailJudge | null)[]
+
+/** Every rail's places, rules and judge, with what has been found out about them. */
+export interface FixingProblem { rails: RailProblem[], ways: WaysMemo }
+
+export function fixingProblem(rails: RailPlan[], places: PlacesForRail, limits: RailLimits, judges: Judges = []): FixingProblem {
+  return {
+    ways: new Map(),
+    rails: rails.map((rail, r) => {
+      const reach = { fromMm: rail.leftMm, toMm: rail.rightMm }
+      const own = places(rail.yMm, reach)
+      const judge = judges[r] ?? null
+      const even = judge && evenWays(own, reach, judge.rules, judge.atLeast)
+      return even?.ways.length ? { reach, judge, candidates: even.candidates, even: even.ways } : { reach, judge, candidates: candidatesOf(own, reach, judge?.rules ?? limits), even: null }
+    }),
+  }
+}
 
 /**
  * Fixes every rail of an array: the fewest fixings whose spans and overhangs keep the local rules, chosen over
- * all rails together by the pattern asked for.
+ * all rails together by the pattern asked for, and pass the whole-rail check where there is one.
  */
-export function placeFixings(rails: RailPlan[], places: PlacesForRail, limits: RailLimits, wanted: FixingPattern): FixingsPlan {
-  const problems = problemsFor(rails, places, limits)
-  const asked = choosePattern(wanted, problems, limits)
-  const chosen = asked ?? choosePattern('soft-stagger', problems, limits)!
+export function placeFixings(rails: RailPlan[], { rails: problems, ways }: FixingProblem, limits: RailLimits, wanted: FixingPattern): FixingsPlan {
+  const asked = choosePattern(wanted, problems, limits, ways)
+  const chosen = asked ?? choosePattern('soft-stagger', problems, limits, ways)!
   return {
-    rails: rails.map((rail, r) => railFixings(rail, problems[r]!, chosen.picks[r]!, limits)),
+    rails: rails.map((rail, r) => railFixings(rail, problems[r]!, chosen.picks[r]!, chosen.proved[r]!, limits)),
     total: chosen.total, pattern: asked ? wanted : 'soft-stagger',
-    membersUsed: chosen.members, fewestProved: chosen.fewestProved, spreadProved: chosen.spreadProved,
+    membersUsed: chosen.members, fewestProved: chosen.proved.every(Boolean), spreadProved: chosen.spreadProved,
   }
 }
 
 /** What every pattern would take on these rails, so that the price of one can be seen before it is asked for. */
-export function patternTotals(rails: RailPlan[], places: PlacesForRail, limits: RailLimits): PatternTotals {
-  const problems = problemsFor(rails, places, limits)
-  return Object.fromEntries(fixingPatterns.map(pattern => [pattern, choosePattern(pattern, problems, limits)?.total ?? null])) as PatternTotals
+export function patternTotals({ rails, ways }: FixingProblem, limits: RailLimits): PatternTotals {
+  return Object.fromEntries(fixingPatterns.map(pattern => [pattern, choosePattern(pattern, rails, limits, ways)?.total ?? null])) as PatternTotals
 }
 
-function railFixings(rail: RailPlan, { candidates, reach }: RailProblem, picks: number[], limits: RailLimits): RailFixings {
+function railFixings(rail: RailPlan, { candidates, reach, judge }: RailProblem, picks: number[], fewestProved: boolean, limits: RailLimits): RailFixings {
   const fixings = picks.map((i): Fixing => ({ xMm: candidates[i]!.xMm, member: candidates[i]!.member, state: candidates[i]!.state, chance: candidates[i]!.chance }))
   const spansMm = fixings.slice(1).map((fixing, i) => fixing.xMm - fixings[i]!.xMm)
   const whole = reach.toMm - reach.fromMm
@@ -80,7 +97,7 @@ function railFixings(rail: RailPlan, { candidates, reach }: RailProblem, picks: 
     railId: rail.id, fixings, spansMm, longestSpanMm: Math.max(0, ...spansMm),
     overhangLeftMm: fixings.length ? fixings[0]!.xMm - reach.fromMm : whole,
     overhangRightMm: fixings.length ? reach.toMm - fixings.at(-1)!.xMm : whole,
-    shortfalls: missing,
+    shortfalls: missing, fewestProved, worst: judge && fixings.length ? judge.worst(fixings.map(fixing => fixing.xMm)) : null,
     working: {
       what: `Fixings of rail ${rail.number}`,
       formula: 'fewest k with x₁ − L ≤ o, xᵢ₊₁ − xᵢ ≤ s, R − xₖ ≤ o',
@@ -92,10 +109,14 @@ function railFixings(rail: RailPlan, { candidates, reach }: RailProblem, picks: 
         { symbol: 'c', what: 'places on supports under the rail', value: count(candidates.length, 'places') },
       ],
       result: count(fixings.length, fixings.length === 1 ? 'fixing' : 'fixings'),
-      source: missing.length
-        ? 'Shortest path over the places under the rail; the rules can’t all be kept here and are broken as little as can be'
-        : 'Shortest path over the places under the rail, so no choice has fewer',
-      basis: 'solved exactly',
+      source: claimOf(missing.length > 0, judge !== null, fewestProved), basis: fewestProved ? 'solved exactly' : 'best of those tried',
     },
   }
+}
+
+/** What may be said of a rail's count. */
+function claimOf(broken: boolean, judged: boolean, proved: boolean): string {
+  if (broken) return 'Shortest path over the places under the rail; the rules can’t all be kept here and are broken as little as can be'
+  if (!judged) return 'Shortest path over the places under the rail, so no choice has fewer'
+  return proved ? 'Every choice with fewer breaks a rule, can’t bear the load or fails the whole-rail check' : 'Best of those checked; fewer were not all excluded'
 }

@@ -2,6 +2,7 @@ import type { z } from 'zod'
 import { type Catalogue, unknownParts } from '../catalogue'
 import { type Edit, applyEdit, editSchema, obstacleIn } from './edit'
 import { type Job, jobSchema } from './schema'
+import { upgraded } from './upgrade'
 
 /** One thing wrong with what was given: where, and what to do. */
 export interface Problem { path: string, sentence: string }
@@ -14,7 +15,7 @@ export const problemsOf = (error: z.ZodError): Problem[] =>
 
 /** Checks that data are a job this catalogue can plan. */
 export function readJob(data: unknown, catalogue: Catalogue): Reading<Job> {
-  const parsed = jobSchema.safeParse(data)
+  const parsed = jobSchema.safeParse(upgraded(data))
   if (!parsed.success) return { ok: false, problems: problemsOf(parsed.error) }
   const problems = parsed.data.faces.flatMap((face, index) => unknownParts(catalogue, face.array).map(({ field, id }) => ({
     path: `faces.${index}.array.${field}`, sentence: `The catalogue has no part “${id}”.`,

@@ -1,6 +1,6 @@
 import { MM_PER_INCH } from '../units'
 import { plainKeepClear } from './rule-sets'
-import type { Face, FacePlace, Job, RafterSupports, Site } from './schema'
+import { type Face, type FacePlace, type Job, noLoads, plainBuild, plainTimber, plainVan, type RafterSupports, type Site } from './schema'
 
 const inch = (n: number) => n * MM_PER_INCH
 
@@ -12,7 +12,7 @@ export interface StartingParts { moduleId: string, railId: string, mountId: stri
  * Spacing and setbacks are the usual nominal ones (common practice: 24 in or 600 mm, three feet or a metre).
  */
 export function starterJob(title: string, place: string, units: Job['units'], parts: StartingParts): Job {
-  return { format: 'upper-deck-job', formatVersion: 1, title, place, units, site: plainSite, keepClear: plainKeepClear, faces: [starterFace('main', 'Main face', units, parts)] }
+  return { format: 'upper-deck-job', formatVersion: 1, title, place, units, site: plainSite, keepClear: plainKeepClear, loads: noLoads, van: plainVan, faces: [starterFace('main', 'Main face', units, parts)] }
 }
 
 /** A site sheet nobody has filled in. */
@@ -37,13 +37,14 @@ export function starterFace(id: string, name: string, units: Job['units'], parts
     covering: { kind: 'coursed-shingle', exposureMm: us ? inch(5.625) : 143, firstCourseMm: us ? inch(5.625) : 143 },
     place: plainPlace,
     supports: us ? rafterRow(inch(12), inch(24), inch(1.5)) : rafterRow(300, 600, 45),
+    timber: { ...plainTimber, ...(us ? { sheathingMm: inch(0.5) } : { sheathingMm: 0, densityKgM3: 350 }) },
     setbacks: us
       ? { eaveMm: inch(12), ridgeMm: inch(36), leftRakeMm: inch(36), rightRakeMm: inch(36), hipMm: inch(18), valleyMm: inch(18), wallMm: inch(12) }
       : { eaveMm: 300, ridgeMm: 900, leftRakeMm: 900, rightRakeMm: 900, hipMm: 450, valleyMm: 450, wallMm: 300 },
     yieldShare: 1, windStripMm: 0, reserved: [], lowEdgeMm: null, obstructions: [],
     array: {
       ...parts, orientation: 'upright', columnGapMm: null, rowGapMm: us ? inch(0.5) : 15, rowCount: null, shiftMm: 0, rows: [],
-      columns: 'aligned', stackFrom: 'eave', fixingPattern: 'soft-stagger', allowedSpanMm: null, allowedOverhangMm: null, trimTailMm: us ? inch(3) : 80,
+      columns: 'aligned', stackFrom: 'eave', fixingPattern: 'soft-stagger', ...plainBuild, allowedSpanMm: null, allowedOverhangMm: null, trimTailMm: us ? inch(3) : 80,
     },
   }
 }

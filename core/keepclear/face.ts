@@ -1,7 +1,7 @@
-import { areaMm2, common, rectangle, type Region, together, without } from '../geometry'
+import { areaMm2, common, rectangle, type Region, stripAlong, together, without } from '../geometry'
 import { type Face, type KeepClearRules, ruleSetTable, type Side } from '../job'
 import { type FaceShape, shapeOf } from '../roof'
-import { around, belowEscape, depthOf, obstructionNames, stripAlong } from './strips'
+import { around, belowEscape, depthOf, obstructionNames } from './strips'
 
 /** What the rules for the whole roof ask of one face, once pathways and ridge strip have been chosen. */
 export interface FaceClear {

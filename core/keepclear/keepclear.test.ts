@@ -91,7 +91,7 @@ describe('US 2018 and later', () => {
     }))
     // It is never worse than giving every plane a pathway of its own.
     const far = roofClearOf({ ...job, keepClear: { ...job.keepClear, ridgeChoice: 'far' } }, catalogue)
-    const own = (side: 'left' | 'right') => job.faces.map((face, i) => planFace(face, catalogue, job.keepClear, { ...far.faces[i]!, straddles: [], pathways: [side] }).modules)
+    const own = (side: 'left' | 'right') => job.faces.map((face, i) => planFace(face, catalogue, job, { ...far.faces[i]!, straddles: [], pathways: [side] }).modules)
     const ownSides = own('left').reduce((sum, left, i) => sum + Math.max(left, own('right')[i]!), 0)
     expect(far.choices!.far).toBeGreaterThanOrEqual(ownSides)
     expect(roof.faces.some(clear => clear.straddles.length)).toBe(true)

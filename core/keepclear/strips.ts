@@ -1,4 +1,4 @@
-import { discAround, isInnerCorner, type Point, rectangle, type Region, together } from '../geometry'
+import { discAround, rectangle, type Region } from '../geometry'
 import type { Obstruction, Setbacks } from '../job'
 import type { Edge } from '../roof'
 
@@ -12,19 +12,6 @@ export function depthOf(setbacks: Setbacks, edge: Pick<Edge, 'kind' | 'side'>): 
     case 'valley': return setbacks.valleyMm
     case 'wall': return setbacks.wallMm
   }
-}
-
-/**
- * Everything within `depthMm` of a straight edge, inward of it. Edges run anticlockwise, so inward is to their left. Round an
- * inner corner the strip goes on as part of a disc; at outer corners the neighbours' strips close it.
- */
-export function stripAlong(edge: Edge, ring: Point[], depthMm: number): Region {
-  const dx = edge.to.x - edge.from.x
-  const dy = edge.to.y - edge.from.y
-  const length = Math.hypot(dx, dy)
-  const inward = (point: Point): Point => ({ x: point.x - dy / length * depthMm, y: point.y + dx / length * depthMm })
-  const corners = [edge.from, edge.to].filter(point => isInnerCorner(ring, ring.indexOf(point))).map(point => discAround(point, depthMm))
-  return together([[[edge.from, edge.to, inward(edge.to), inward(edge.from)]], ...corners])
 }
 
 /** An obstruction with its clearance all round. */

@@ -31,11 +31,12 @@ export function partsOf(parts: ChosenParts, rows: RowPlan[], rails: RailPlan[], 
   const modules = pieces(rows)
   const blocks = rows.flatMap(row => row.blocks)
   const sum = (count: (block: Block) => number) => blocks.reduce((total, block) => total + count(block), 0)
-  const stockLengths = [...new Set(sticks.sticks.map(stick => stick.stockMm))].sort((a, b) => b - a)
+  const bought = sticks.sticks.filter(stick => !stick.fromYard)
+  const stockLengths = [...new Set(bought.map(stick => stick.stockMm))].sort((a, b) => b - a)
   const list: Part[] = [
     { kind: 'module', name: module.name, maker: module.maker, pieces: modules, lengthMm: null, massKg: modules * module.massKg, rule: 'Every module in every row' },
     ...stockLengths.map((stockMm): Part => {
-      const n = sticks.sticks.filter(stick => stick.stockMm === stockMm).length
+      const n = bought.filter(stick => stick.stockMm === stockMm).length
       return { kind: 'stick', name: rail.name, maker: rail.maker, pieces: n, lengthMm: stockMm, massKg: n * stockMm / 1000 * rail.massKgPerM, rule: 'Sticks by the cut plan' }
     }),
     { kind: 'splice', name: rail.splice.partName, maker: rail.maker, pieces: sticks.splices.length, lengthMm: null, massKg: null, rule: 'One at each joint of the cut plan' },

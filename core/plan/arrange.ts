@@ -56,7 +56,7 @@ export function arrangeFace({ job, catalogue, faceId, wanted }: ArrangeQuestion,
   const face = faceOf(job, faceId)
   const index = job.faces.indexOf(face)
   const clear = { ...roofClearOf(job, catalogue).faces[index]!, most: null }
-  const base = planFace({ ...face, array: { ...face.array, shiftMm: 0 } }, catalogue, job.keepClear, clear)
+  const base = planFace({ ...face, array: { ...face.array, shiftMm: 0 } }, catalogue, job, clear)
   const parts = chooseParts(catalogue, face.array)
   const kinds = orientations.map((orientation): RowKind => ({ orientation, ...moduleSize(parts.module, orientation) }))
   const gaps: RowGaps = { columnMm: base.rows.columnGapMm, rowMm: face.array.rowGapMm }
@@ -194,10 +194,10 @@ interface Setting { job: Job, catalogue: Catalogue, face: Face, clear: FacePlan[
 
 /** Plans a face with a try's rows and says what it comes to. */
 function arrangementOf(one: Try, aim: Aim, claim: string, { job, catalogue, face, clear }: Setting): Arrangement {
-  const bare = planFace({ ...face, array: { ...face.array, rowCount: 0 } }, catalogue, job.keepClear, clear)
+  const bare = planFace({ ...face, array: { ...face.array, rowCount: 0 } }, catalogue, job, clear)
   const edit = editFor(face, one, bounds(bare.region)?.up.fromMm ?? 0)
   const array = applied(face.array, edit)
-  const plan = planFace({ ...face, array }, catalogue, job.keepClear, clear)
+  const plan = planFace({ ...face, array }, catalogue, job, clear)
   const blocks = plan.rows.rows.flatMap(row => row.blocks)
   const margin = (side: 'left' | 'right') => Math.max(0, Math.min(...blocks.map(block => block.free ? (side === 'left' ? block.leftMm - block.free.fromMm : block.free.toMm - block.rightMm) : 0)))
   const claimed = clear.most === null ? claim : `${claim}; at most ${clear.most} by the covered share`

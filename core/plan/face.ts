@@ -1,15 +1,17 @@
 import { type Catalogue, chooseParts, type ChosenParts } from '../catalogue'
 import { allowedRailHeights, courseLines, type Joint, jointLines } from '../coverings'
-import { type FixingsPlan, type PatternTotals, patternTotals, placeFixings } from '../fixings'
+import { type FixingProblem, fixingProblem, type FixingsPlan, type Judges, type PatternTotals, patternTotals, placeFixings } from '../fixings'
 import { areaMm2, bounds, type Interval, type Region } from '../geometry'
-import type { Face, KeepClearRules } from '../job'
+import type { Face, Job } from '../job'
 import { type FaceClear, keepClear, type KeepClearStrip } from '../keepclear'
+import { type FaceLoading, loadingOf } from '../loads'
 import { markoutSteps, type MarkStep } from '../markout'
 import { type Part, partsOf } from '../parts'
 import { type FaceShape, shapeOf } from '../roof'
 import { placeRails, railLimits, type RailLimits, type RailPlan } from '../rails'
 import { fillRows, type RowsPlan } from '../rows'
-import { cutSticks, type SticksPlan, spliceWindows } from '../sticks'
+import { cutSticks, MOST_NODES, type SticksPlan, spliceWindows } from '../sticks'
+import { checkRail, type FaceStrength, faceStrength, judgeOf, moduleUse, type ModuleUse, type RailUse, settingOf } from '../strength'
 import { type PlacesForRail, supportSystem, type SupportsPlan } from '../supports'
 
 /** All that follows from one face of a job, as plain data. */
@@ -33,7 +35,15 @@ export interface FacePlan {
   limits: RailLimits
   rows: RowsPlan
   rails: RailPlan[]
+  /** What loads the face, or why it can't be said. */
+  loading: FaceLoading
+  /** What rails and fixings bear beside those loads; null where nobody has said what loads the roof. */
+  strength: FaceStrength | null
   fixings: FixingsPlan
+  /** Every rail checked with its fixings and its real splices, by its place in the list; null where it can't be. */
+  uses: (RailUse | null)[]
+  /** Modules and clamps along every rail; empty where no loads are known. */
+  holds: ModuleUse[]
   patternTotals: PatternTotals
   sticks: SticksPlan
   list: Part[]
@@ -45,34 +55,75 @@ export interface FacePlan {
 /** Where a face's supports let a rail be fixed, for the mount its array is built with. */
 export const placesOf = (face: Face, catalogue: Catalogue): PlacesForRail => supportSystem(face, chooseParts(catalogue, face.array).mount).places
 
+/** What of a job is not its faces' own, but bears on every one of them. */
+export type JobRules = Pick<Job, 'keepClear' | 'loads' | 'van'>
+
 /**
- * Plans one face: supports, covering limits, region, rows, rails, fixings, splices, parts, marks.
+ * Plans one face: supports, covering limits, region, rows, rails, loads, fixings, splices, the whole-rail check, parts, marks.
  * @param clear what the whole roof's keep-clear rules ask of it
  */
-export function planFace(face: Face, catalogue: Catalogue, rules: KeepClearRules, clear: FaceClear): FacePlan {
-  const parts = chooseParts(catalogue, face.array)
-  const { plan: supports, places } = supportSystem(face, parts.mount)
-  const railHeights = allowedRailHeights(face.covering, face.outline, parts.mount.halfFootprintMm)
-  const { strips, region } = keepClear(face, rules, clear)
-  const rows = fillRows(region, face.array, parts, clear.most)
-  const rails = placeRails(rows.rows, face.array, parts, { covering: railHeights, supports: supports.railHeights })
-  const limits = railLimits(parts.rail, face.array)
-  const fixings = placeFixings(rails, places, limits, face.array.fixingPattern)
-  const sticks = cutRails(rails, fixings, parts, face.array.trimTailMm)
-  const list = partsOf(parts, rows.rows, rails, fixings, sticks)
-  const marks = markoutSteps({ face, parts, strips, supports, rows, rails, fixings, sticks })
-  const modules = rows.rows.reduce((sum, row) => sum + row.count, 0)
+export const planFace = (face: Face, catalogue: Catalogue, job: JobRules, clear: FaceClear): FacePlan => finishFace(face, layOut(face, catalogue, job, clear))
+
+/** What is only read off a face once everything on it stands: prices of patterns, parts and marks. */
+export function finishFace(face: Face, { problem, ...layout }: LaidOut): FacePlan {
+  const { parts, strips, supports, rows, rails, fixings, sticks, limits } = layout
   return {
-    faceId: face.id, parts, shape: shapeOf(face.outline), courses: courseLines(face.covering, face.outline), joints: jointLines(face.covering, face.outline), clear, strips, region,
-    regionAreaMm2: areaMm2(region), regionTopMm: bounds(region)?.up.toMm ?? 0, supports, railHeights, limits, rows, rails, fixings,
-    patternTotals: patternTotals(rails, places, limits), sticks, list, marks, modules, powerW: modules * parts.module.powerW,
+    ...layout, patternTotals: patternTotals(problem, limits), list: partsOf(parts, rows.rows, rails, fixings, sticks),
+    marks: markoutSteps({ face, parts, strips, supports, rows, rails, fixings, sticks }),
   }
 }
 
+/** A face as far as findings judge it: where everything stands, without what is only read off it. */
+export type FaceLayout = Omit<FacePlan, 'patternTotals' | 'list' | 'marks'>
+
+/** A layout with its fixing problem, so that what was found out about it need not be found out again. */
+export type LaidOut = FaceLayout & { problem: FixingProblem }
+
+/**
+ * Plans a face up to its splices and their check.
+ * @param trial only what findings look at is wanted, as when a cure is tried: sticks are cut as they come, not for least cost
+ */
+export function layOut(face: Face, catalogue: Catalogue, job: JobRules, clear: FaceClear, trial = false): LaidOut {
+  const parts = chooseParts(catalogue, face.array)
+  const { plan: supports, places } = supportSystem(face, parts.mount)
+  const railHeights = allowedRailHeights(face.covering, face.outline, parts.mount.halfFootprintMm)
+  const { strips, region } = keepClear(face, job.keepClear, clear)
+  const rows = fillRows(region, face.array, parts, clear.most)
+  const rails = placeRails(rows.rows, face.array, parts, { covering: railHeights, supports: supports.railHeights })
+  const loading = loadingOf(job, face, parts)
+  const limits = railLimits(parts.rail, parts.mount, face.array, loading.loads !== null)
+  const strength = loading.loads && faceStrength(face, loading.loads, parts, rows.rows, rails)
+  const problem = fixingProblem(rails, places, limits, strength ? judgesOf(face, { parts, rows, rails, limits }, strength) : [])
+  const fixings = placeFixings(rails, problem, limits, face.array.fixingPattern)
+  const sticks = cutRails(rails, fixings, parts, face, job, trial)
+  const modules = rows.rows.reduce((sum, row) => sum + row.count, 0)
+  return {
+    problem, faceId: face.id, parts, shape: shapeOf(face.outline), courses: courseLines(face.covering, face.outline), joints: jointLines(face.covering, face.outline), clear, strips, region,
+    regionAreaMm2: areaMm2(region), regionTopMm: bounds(region)?.up.toMm ?? 0, supports, railHeights, limits, rows, rails, loading, strength, fixings,
+    uses: usesOf(face, { parts, rows, rails, fixings, sticks, strength }, trial), sticks,
+    holds: strength ? rails.map((rail, r) => moduleUse(strength, r, rail, rows.rows[rail.row]!, parts)) : [], modules, powerW: modules * parts.module.powerW,
+  }
+}
+
+/** A judge for each rail of a face. */
+export const judgesOf = (face: Face, { parts, rows, rails, limits }: Pick<FaceLayout, 'parts' | 'rows' | 'rails' | 'limits'>, strength: FaceStrength): Judges =>
+  rails.map((rail, r) => judgeOf(settingOf(strength, r, rail, rows.rows[rail.row]!, parts, face.array), limits))
+
+/** Turns a joint may make: nothing for one as stiff as the rail, freely for a hinge. */
+export const jointsOn = ({ sticks, parts }: Pick<FaceLayout, 'sticks' | 'parts'>, railId: string) =>
+  parts.rail.splice.continuity === 'full' ? [] : sticks.splices.filter(splice => splice.railId === railId).map(splice => ({ xMm: splice.xMm, stiffness: 0 }))
+
+/** Every rail checked again as it is really built. */
+function usesOf(face: Face, plan: Pick<FaceLayout, 'parts' | 'rows' | 'rails' | 'fixings' | 'sticks' | 'strength'>, trial: boolean): (RailUse | null)[] {
+  const { strength, rails, rows, parts, fixings } = plan
+  if (!strength) return rails.map(() => null)
+  return rails.map((rail, r) => checkRail(settingOf(strength, r, rail, rows.rows[rail.row]!, parts, face.array), fixings.rails[r]!.fixings.map(fixing => fixing.xMm), jointsOn(plan, rail.id), trial))
+}
+
 /** Rails with their trim tails, cut from stock. */
-function cutRails(rails: RailPlan[], fixings: FixingsPlan, parts: ChosenParts, trimTailMm: number): SticksPlan {
+function cutRails(rails: RailPlan[], fixings: FixingsPlan, parts: ChosenParts, { array }: Face, { van }: JobRules, trial: boolean): SticksPlan {
   return cutSticks(rails.map((rail, r) => ({
-    railId: rail.id, fromMm: rail.fromMm - trimTailMm, toMm: rail.toMm + trimTailMm,
+    railId: rail.id, fromMm: rail.fromMm - array.trimTailMm, toMm: rail.toMm + array.trimTailMm,
     windows: spliceWindows(fixings.rails[r]!, parts.rail.splice),
-  })), parts.rail.stockMm, parts.rail.splice)
+  })), { rail: parts.rail, spliceAs: array.spliceAs, van }, trial ? 1 : MOST_NODES)
 }

@@ -1,10 +1,10 @@
 import type { Catalogue } from '../catalogue'
-import { bySeverity, type Cure, draftFindings, roofFindings, siteFindings, type DraftFinding, type Finding } from '../findings'
-import { applyEdit, type Job } from '../job'
+import { bySeverity, type Cure, draftFindings, engineerFindings, roofFindings, siteFindings, type DraftFinding, type Finding } from '../findings'
+import { applyEdit, type Face, type Job } from '../job'
 import type { Part } from '../parts'
 import type { RoofClear } from '../keepclear'
 import { roofClearOf } from './clear'
-import { planFace, placesOf, type FacePlan } from './face'
+import { type FacePlan, finishFace, type LaidOut, layOut, placesOf, planFace } from './face'
 
 /** All that follows from a job, as plain data that survives JSON. Never stored as truth. */
 export interface Plan {
@@ -19,7 +19,9 @@ export interface Plan {
 /** The figures by which two plans of a job are compared. */
 export interface PlanTotals { modules: number, powerW: number, fixings: number, sticks: number, splices: number, stops: number }
 
-interface Draft { faces: FacePlan[], roof: RoofClear, findings: DraftFinding[] }
+/** One face laid out and judged, with what it was laid out under. */
+interface FaceDraft { face: Face, clearKey: string, layout: LaidOut, findings: DraftFinding[] }
+interface Draft { job: Job, roof: RoofClear, faces: FaceDraft[], findings: DraftFinding[] }
 
 /** More cures than this for one finding are not shown. */
 const MOST_CURES = 3
@@ -30,17 +32,17 @@ const MOST_CURES = 3
  * @throws when the job names parts the catalogue does not have; `readJob` tells that beforehand
  */
 export function planJob(job: Job, catalogue: Catalogue): Plan {
-  const draft = draftPlan(job, catalogue)
+  const draft = draftPlan(job, catalogue, null)
   const findings = draft.findings.map(finding => withCures(job, catalogue, draft, finding)).sort(bySeverity)
-  const list = mergeParts(draft.faces.flatMap(face => face.list))
+  const faces = draft.faces.map(({ face, layout }) => finishFace(face, layout))
   return {
-    faces: draft.faces, roof: draft.roof, list, findings,
+    faces, roof: draft.roof, list: mergeParts(faces.flatMap(face => face.list)), findings,
     totals: {
-      modules: sum(draft.faces, face => face.modules),
-      powerW: sum(draft.faces, face => face.powerW),
-      fixings: sum(draft.faces, face => face.fixings.total),
-      sticks: sum(draft.faces, face => face.sticks.sticks.length),
-      splices: sum(draft.faces, face => face.sticks.splices.length),
+      modules: sum(faces, face => face.modules),
+      powerW: sum(faces, face => face.powerW),
+      fixings: sum(faces, face => face.fixings.total),
+      sticks: sum(faces, face => face.sticks.sticks.length),
+      splices: sum(faces, face => face.sticks.splices.length),
       stops: stopsOf(findings),
     },
   }
@@ -49,11 +51,21 @@ export function planJob(job: Job, catalogue: Catalogue): Plan {
 const sum = <T>(items: T[], of: (item: T) => number): number => items.reduce((total, item) => total + of(item), 0)
 const stopsOf = (findings: Pick<Finding, 'severity'>[]): number => findings.filter(finding => finding.severity === 'stop').length
 
-function draftPlan(job: Job, catalogue: Catalogue): Draft {
+/**
+ * Lays out and judges every face. A face that an edit did not touch, under rules it did not touch either, is taken from the
+ * draft before it: most cures change one face.
+ */
+function draftPlan(job: Job, catalogue: Catalogue, before: Draft | null): Draft {
   const roof = roofClearOf(job, catalogue)
-  const faces = job.faces.map((face, i) => planFace(face, catalogue, job.keepClear, roof.faces[i]!))
-  const findings = [...siteFindings(job), ...roofFindings(job, roof)].concat(job.faces.flatMap((face, i) => draftFindings({ job, catalogue, face, plan: faces[i]!, places: placesOf(face, catalogue) })))
-  return { faces, roof, findings }
+  const rulesStay = before && (['keepClear', 'loads', 'van', 'units', 'site'] as const).every(key => before.job[key] === job[key])
+  const faces = job.faces.map((face, i): FaceDraft => {
+    const clearKey = JSON.stringify(roof.faces[i])
+    const same = rulesStay ? before.faces.find(one => one.face === face && one.clearKey === clearKey) : null
+    if (same) return same
+    const layout = layOut(face, catalogue, job, roof.faces[i]!, before !== null)
+    return { face, clearKey, layout, findings: draftFindings({ job, catalogue, face, plan: layout, places: placesOf(face, catalogue) }) }
+  })
+  return { job, roof, faces, findings: [...siteFindings(job), ...engineerFindings(job), ...roofFindings(job, roof), ...faces.flatMap(one => one.findings)] }
 }
 
 /** Keeps the cures that, planned with, make the finding go away and bring no stop that was not there before. */
@@ -67,7 +79,7 @@ function withCures(job: Job, catalogue: Catalogue, draft: Draft, { propose, ...f
 }
 
 function reallyCures(job: Job, catalogue: Catalogue, draft: Draft, findingId: string, cure: Cure): boolean {
-  const after = draftPlan(applyEdit(job, cure.edit), catalogue).findings
+  const after = draftPlan(applyEdit(job, cure.edit), catalogue, draft).findings
   const before = new Set(draft.findings.map(finding => finding.id))
   return !after.some(finding => finding.id === findingId || (finding.severity === 'stop' && !before.has(finding.id)))
 }
@@ -88,5 +100,5 @@ function mergeParts(parts: Part[]): Part[] {
 /** One face of a job as the whole plan has it. */
 export function planFaceOf(job: Job, catalogue: Catalogue, faceId: string): FacePlan {
   const index = job.faces.findIndex(face => face.id === faceId)
-  return planFace(job.faces[index]!, catalogue, job.keepClear, roofClearOf(job, catalogue).faces[index]!)
+  return planFace(job.faces[index]!, catalogue, job, roofClearOf(job, catalogue).faces[index]!)
 }

@@ -98,9 +98,9 @@ describe('rails', () => {
   it('take the job’s limit before the maker’s and the maker’s before common practice', () => {
     const [light, deep] = catalogue.rails
     const none = { allowedSpanMm: null, allowedOverhangMm: null }
-    expect(railLimits(light!, none)).toMatchObject({ maxSpanMm: inch(48), maxOverhangMm: inch(24), overhangWorking: { basis: 'common practice' } })
-    expect(railLimits(deep!, none)).toMatchObject({ maxOverhangMm: inch(26), overhangWorking: { basis: 'maker' } })
-    expect(railLimits(deep!, { allowedSpanMm: 900, allowedOverhangMm: 200 })).toMatchObject({ maxSpanMm: 900, maxOverhangMm: 200, spanWorking: { basis: 'typed on this job' } })
+    expect(railLimits(light!, catalogue.mounts[0]!, none, false)).toMatchObject({ maxSpanMm: inch(48), maxOverhangMm: inch(24), overhangWorking: { basis: 'common practice' } })
+    expect(railLimits(deep!, catalogue.mounts[0]!, none, false)).toMatchObject({ maxOverhangMm: inch(26), overhangWorking: { basis: 'maker' } })
+    expect(railLimits(deep!, catalogue.mounts[0]!, { allowedSpanMm: 900, allowedOverhangMm: 200 }, true)).toMatchObject({ maxSpanMm: 900, maxOverhangMm: 200, spanWorking: { basis: 'typed on this job' } })
   })
 })
 

@@ -1,4 +1,4 @@
-import type { Rail } from '../catalogue'
+import type { Mount, Rail } from '../catalogue'
 import type { ArrayRules } from '../job'
 import { MM_PER_INCH, length } from '../units'
 import type { Working } from '../working'
@@ -16,20 +16,26 @@ export interface RailLimits {
   overhangWorking: Working
 }
 
-/** Allowed span and overhang: the job's own figure, else the maker's, else common practice. */
-export function railLimits(rail: Rail, array: Pick<ArrayRules, 'allowedSpanMm' | 'allowedOverhangMm'>): RailLimits {
-  const maxSpanMm = array.allowedSpanMm ?? rail.usualSpanMm
+/** Allowed span and overhang: the job's own figures; else the makers' greatest span where loads are worked out, else the usual one. */
+export function railLimits(rail: Rail, mount: Mount, array: Pick<ArrayRules, 'allowedSpanMm' | 'allowedOverhangMm'>, loaded: boolean): RailLimits {
+  const typed = array.allowedSpanMm !== null
+  const byRail = loaded ? rail.greatestSpanMm : rail.usualSpanMm
+  const maxSpanMm = array.allowedSpanMm ?? Math.min(byRail, mount.greatestSpanMm ?? Infinity)
   const maxOverhangMm = array.allowedOverhangMm ?? rail.overhangMm ?? USUAL_OVERHANG_MM
   return {
     maxSpanMm, maxOverhangMm,
     spanWorking: {
-      what: 'Allowed span between fixings', formula: array.allowedSpanMm === null ? 's = usual span of the rail' : 's as typed',
-      values: [{ symbol: 's', what: rail.name, value: length(rail.usualSpanMm) }],
+      what: loaded ? 'Greatest span between fixings, whatever the load' : 'Allowed span between fixings',
+      formula: typed ? 's as typed' : mount.greatestSpanMm !== null ? 's = min(s₁, s₂)' : 's = s₁',
+      values: [
+        { symbol: 's₁', what: `${rail.name}, ${loaded ? 'greatest by its maker' : 'usual span'}`, value: length(byRail) },
+        ...(mount.greatestSpanMm === null ? [] : [{ symbol: 's₂', what: `${mount.name}, greatest by its maker`, value: length(mount.greatestSpanMm) }]),
+      ],
       result: length(maxSpanMm),
-      source: array.allowedSpanMm === null
-        ? `${rail.evidence}. Not worked out for this roof’s wind and snow`
-        : 'Typed on this job; the person who typed it answers for it',
-      basis: array.allowedSpanMm === null ? 'common practice' : 'typed on this job',
+      source: typed
+        ? 'Typed on this job; the person who typed it answers for it'
+        : loaded ? `${rail.evidence}. What this roof’s loads allow is checked rail by rail` : `${rail.evidence}. Not worked out for this roof’s wind and snow`,
+      basis: typed ? 'typed on this job' : loaded ? 'maker' : 'common practice',
     },
     overhangWorking: {
       what: 'Allowed overhang past the last fixing, to the module’s edge',

@@ -1,3 +1,6 @@
-/** Rails cut from stock lengths: where splices may lie, and which stick each piece comes from. */
+/** Rails cut from stock lengths: where splices may lie, in which ways a rail may be cut, and which stick each piece comes from. */
 export * from './windows'
+export * from './stock'
+export * from './splits'
+export * from './pack'
 export * from './cut'

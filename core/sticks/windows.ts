@@ -4,12 +4,19 @@ import type { RailFixings } from '../fixings'
 
 /**
  * Where a rail may be spliced, mm from the left rake: between its outer fixings (a splice in an overhang hangs on one
- * side only), with the whole splice bar and the maker's clearance free of every fixing.
+ * side only), with the whole splice bar and the maker's clearance free of every fixing, out of the middle share of each
+ * span and out of end spans where the maker says so.
  */
 export function spliceWindows(rail: Pick<RailFixings, 'fixings'>, splice: Rail['splice']): Interval[] {
-  const first = rail.fixings[0]
-  const last = rail.fixings.at(-1)
-  if (!first || !last) return []
+  const xs = rail.fixings.map(fixing => fixing.xMm)
+  const [first, last] = [xs[0], xs.at(-1)]
+  if (first === undefined || last === undefined) return []
   const keepOffMm = splice.barMm / 2 + splice.clearMm
-  return subtract({ fromMm: first.xMm, toMm: last.xMm }, rail.fixings.map(({ xMm }) => ({ fromMm: xMm - keepOffMm, toMm: xMm + keepOffMm })))
+  const spans = xs.slice(1).map((toMm, i) => ({ fromMm: xs[i]!, toMm }))
+  const middles = splice.midspanShare > 0
+    ? spans.map(({ fromMm, toMm }) => ({ fromMm: (fromMm + toMm) / 2 - (toMm - fromMm) * splice.midspanShare / 2, toMm: (fromMm + toMm) / 2 + (toMm - fromMm) * splice.midspanShare / 2 }))
+    : []
+  // With two spans or fewer every span is an end span, and the rule would leave no place at all.
+  const ends = splice.endSpans || spans.length < 3 ? [] : [spans[0]!, spans.at(-1)!]
+  return subtract({ fromMm: first, toMm: last }, [...xs.map(xMm => ({ fromMm: xMm - keepOffMm, toMm: xMm + keepOffMm })), ...middles, ...ends])
 }

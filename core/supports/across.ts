@@ -1,5 +1,5 @@
 import { contains, type Interval } from '../geometry'
-import type { Fasteners } from '../catalogue'
+import type { ScrewPattern } from '../catalogue'
 import type { PurlinSupports } from '../job'
 import { chanceInTimber, safeStrip } from './chance'
 import type { PlacesForRail, SupportState } from './places'
@@ -25,7 +25,7 @@ export function linesAcross({ member, firstMm, spacingMm, widthMm, found }: Purl
 }
 
 /** Heights at which a rail lies over timber that all of a mount's screws can find, mm up the slope. */
-export function heightsOverLines(lines: LineAcross[], fasteners: Fasteners | null): Interval[] {
+export function heightsOverLines(lines: LineAcross[], fasteners: ScrewPattern | null): Interval[] {
   return lines.map(({ centreMm, widthMm }) => {
     const strip = fasteners && safeStrip(widthMm, { ...fasteners, acrossMm: [0] })
     const half = strip ? strip.toMm : fasteners ? 0 : widthMm / 2
@@ -34,7 +34,7 @@ export function heightsOverLines(lines: LineAcross[], fasteners: Fasteners | nul
 }
 
 /** A rail along a line of timber may be fixed anywhere on it, one between two lines nowhere. */
-export function placesAcross(lines: LineAcross[], fasteners: Fasteners | null): PlacesForRail {
+export function placesAcross(lines: LineAcross[], fasteners: ScrewPattern | null): PlacesForRail {
   return (yMm, along) => ({
     points: [],
     intervals: lines.filter(line => contains({ fromMm: line.centreMm - line.widthMm / 2, toMm: line.centreMm + line.widthMm / 2 }, yMm)).map(line => ({

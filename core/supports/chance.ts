@@ -1,5 +1,5 @@
 import { errorFunction } from 'simple-statistics'
-import type { Fasteners } from '../catalogue'
+import type { ScrewPattern } from '../catalogue'
 import type { Interval } from '../geometry'
 
 /** Probability that a standard normal variable is below z. The error function's approximation is good to 1.2e-7. */
@@ -10,7 +10,7 @@ const below = (z: number): number => (1 + errorFunction(z / Math.SQRT2)) / 2
  * when there is no such place. Edge distances: 1.5 D to the edge for lag screws loaded in withdrawal (NDS table 12.5.1C,
  * from memory); 4 d where EN 1995-1-1 table 8.6 applies (from memory), unless the screw's own approval says less.
  */
-export function safeStrip(widthMm: number, fasteners: Fasteners): Interval | null {
+export function safeStrip(widthMm: number, fasteners: ScrewPattern): Interval | null {
   const keepIn = widthMm / 2 - fasteners.edgeDiameters * fasteners.diameterMm
   const fromMm = -keepIn - Math.min(...fasteners.acrossMm)
   const toMm = keepIn - Math.max(...fasteners.acrossMm)

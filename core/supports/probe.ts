@@ -1,4 +1,4 @@
-import type { Fasteners } from '../catalogue'
+import type { ScrewPattern } from '../catalogue'
 import type { Interval } from '../geometry'
 import type { Hit, Outline, RafterSupports } from '../job'
 import { chanceInTimber, safeStrip } from './chance'
@@ -24,7 +24,7 @@ const WORTH = 0.02
 const MOST_PROBES = 3
 
 /** Fixings expected to miss: the sum over fixings of the chance that not all their screws are in sound timber. */
-export function expectedMisses(rafters: Rafter[], fixings: ProbedFixing[], fasteners: Fasteners): number {
+export function expectedMisses(rafters: Rafter[], fixings: ProbedFixing[], fasteners: ScrewPattern): number {
   const byName = new Map(rafters.map(rafter => [rafterName(rafter.number), rafter]))
   return fixings.reduce((sum, { member }) => {
     const rafter = byName.get(member)
@@ -37,7 +37,7 @@ export function expectedMisses(rafters: Rafter[], fixings: ProbedFixing[], faste
  * worked out by putting a seen rafter into the log where it is expected to be and fitting again: how well the others are
  * known then does not depend on where it is really found.
  */
-export function probeNext(supports: RafterSupports, outline: Outline, along: Interval, topMm: number, fixings: ProbedFixing[], fasteners: Fasteners | null): Probe[] {
+export function probeNext(supports: RafterSupports, outline: Outline, along: Interval, topMm: number, fixings: ProbedFixing[], fasteners: ScrewPattern | null): Probe[] {
   if (!fasteners || !fixings.length) return []
   const probes: Probe[] = []
   let state = supports

@@ -1,4 +1,4 @@
-import type { Fasteners } from '../catalogue'
+import type { ScrewPattern } from '../catalogue'
 import { contains } from '../geometry'
 import type { Outline, RafterSupports, Timber } from '../job'
 import { shapeOf } from '../roof'
@@ -60,7 +60,7 @@ function nominalRafters({ firstCentreMm, spacingMm, widthMm, found, timber }: Ra
 export const rafterName = (number: number): string => `rafter ${number}`
 
 /** Rafters answer with one point each, at their centre where the rail crosses them. */
-export function placesOnRafters(rafters: Rafter[], fasteners: Fasteners | null): PlacesForRail {
+export function placesOnRafters(rafters: Rafter[], fasteners: ScrewPattern | null): PlacesForRail {
   return (yMm, along): FixingPlaces => ({
     points: rafters.map(rafter => ({ rafter, xMm: rafterAt(rafter, yMm) }))
       .filter(({ xMm }) => contains(along, xMm))
@@ -74,7 +74,7 @@ export function placesOnRafters(rafters: Rafter[], fasteners: Fasteners | null):
 }
 
 /** The chance, 0 to 1, that all of a mount's screws are in sound timber when it is set at a place of the face, mm. */
-export const chanceAt = (rafters: Rafter[], fasteners: Fasteners, xMm: number, yMm: number): number =>
+export const chanceAt = (rafters: Rafter[], fasteners: ScrewPattern, xMm: number, yMm: number): number =>
   Math.min(1, rafters.reduce((sum, rafter) => sum + chanceInTimber(safeStrip(rafter.widthMm, fasteners), rafter.sdMm, xMm - rafterAt(rafter, yMm)), 0))
 
 /** Two neighbours in the wrong order or closer than their timber is wide: one of the readings must be wrong. */

@@ -4,5 +4,6 @@
  */
 export * from './direction'
 export * from './length'
+export * from './measure'
 export * from './pitch'
 export * from './quantity'

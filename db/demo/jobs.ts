@@ -1,4 +1,4 @@
-import { type Face, type Hit, type HitState, type Job, plainKeepClear, plainRow, plainSite, rafterRow, type RuleSetId, rulesOf, type Setbacks, starterFace, starterJob } from '../../core/job'
+import { type Face, type Hit, type HitState, type Job, type Loads, noLoads, plainKeepClear, plainRow, plainRules, plainSite, rafterRow, type RuleSetId, rulesOf, type Setbacks, starterFace, starterJob } from '../../core/job'
 import { usualCovering } from '../../core/coverings'
 import { roofFaces, type RoofForm } from '../../core/roof'
 import { pitchFromRise } from '../../core/units'
@@ -175,9 +175,29 @@ const sailmaker = job(starterJob('18 Sailmaker Court', 'Saltmarsh Haven', 'imper
 /** Not begun: a starter face and nothing measured yet. */
 const lampSteps = starterJob('Lamp Steps 8', 'Brackwater', 'metric', metricParts)
 
+const mph = (n: number) => n * 0.44704
+const psf = (n: number) => n * 47.88025898033584
+const typical = { ...noLoads.building }
+/** Loads of the invented harbour towns: US editions at Saltmarsh Haven, European rules at Brackwater. */
+const havenLoads = (speedMph: number, snowPsf: number, exposure: 'B' | 'C' | 'D' = 'B'): Loads => {
+  const rules = plainRules('us-2010') as Extract<Loads['rules'], { edition: 'us-2010' }>
+  return { ...noLoads, building: typical, rules: { ...rules, wind: { ...rules.wind, speedMs: mph(speedMph), exposure } as typeof rules.wind, snow: { ...rules.snow, groundPa: psf(snowPsf) } } }
+}
+const laterLoads = (speedMph: number, snowPsf: number): Loads => {
+  const rules = plainRules('us-2016') as Extract<Loads['rules'], { edition: 'us-2016' }>
+  return { ...noLoads, rules: { ...rules, wind: { ...rules.wind, speedMs: mph(speedMph), exposure: 'B' } as typeof rules.wind, snow: { ...rules.snow, groundPa: psf(snowPsf) } } }
+}
+const brackwaterLoads = (speedMs: number, snowPa: number, terrain: '0' | 'I' | 'II' | 'III' | 'IV' = 'III'): Loads => {
+  const rules = plainRules('en') as Extract<Loads['rules'], { edition: 'en' }>
+  return { ...noLoads, rules: { ...rules, wind: { ...rules.wind, speedMs, terrain } as typeof rules.wind, snow: { ...rules.snow, groundPa: snowPa, provenance: 'Brackwater, invented map, zone 2' } } }
+}
+const loaded = (job: Job, loads: Loads): Job => ({ ...job, loads })
+
 /** A job judged by one of the rule sets; the others go by typed setbacks. */
 const judged = (job: Job, ruleSet: RuleSetId): Job => ({ ...job, keepClear: { ...plainKeepClear, ...rulesOf(ruleSet) } })
 
 export const demoJobs: { id: string, job: Job }[] = [
-  judged(ropewalk, 'us-2018'), tallowYard, kelpQuay, lampSteps, judged(netLoft, 'european'), capstanWalk, oakumShed, gantryStore, judged(bellbuoy, 'us-2012'), cinderLane, mizzen, sailmaker,
+  loaded(judged(ropewalk, 'us-2018'), havenLoads(118, 22)), loaded(tallowYard, havenLoads(124, 22, 'C')), loaded(kelpQuay, brackwaterLoads(26, 600)), lampSteps,
+  loaded(judged(netLoft, 'european'), brackwaterLoads(25, 700)), loaded(capstanWalk, laterLoads(120, 25)), loaded(oakumShed, brackwaterLoads(24, 600)), loaded(gantryStore, brackwaterLoads(24, 600)),
+  loaded(judged(bellbuoy, 'us-2012'), havenLoads(122, 22, 'C')), loaded(cinderLane, brackwaterLoads(25, 800)), loaded(mizzen, brackwaterLoads(25, 600)), loaded(sailmaker, laterLoads(112, 20)),
 ].map((job, i) => ({ id: `2d0c7f7a-0f5e-4f6c-8f10-5a4b3c2d${String(i + 1).padStart(4, '0')}`, job }))

@@ -15,7 +15,7 @@ const people = [
 
 /**
  * Loads the invented firm with its people, catalogue and jobs, once: returns false and changes nothing when the
- * firm is there already, so that what was done with the demo is kept.
+ * firm is there already, so that what was done with the demo is kept. Only its catalogue is brought up to date.
  */
 export async function loadDemo(databaseUrl: string): Promise<boolean> {
   const client = new pg.Client({ connectionString: databaseUrl })
@@ -24,6 +24,7 @@ export async function loadDemo(databaseUrl: string): Promise<boolean> {
     await client.query('begin')
     await client.query('select set_config(\'app.firm_id\', $1, true)', [DEMO_FIRM_ID])
     const firm = await client.query('insert into firms (firm_id, name) values ($1, $2) on conflict do nothing', [DEMO_FIRM_ID, 'Gannet Row Roofworks'])
+    await stockShelves(client)
     if (firm.rowCount) await fill(client)
     await client.query('commit')
     return Boolean(firm.rowCount)
@@ -37,14 +38,23 @@ export async function loadDemo(databaseUrl: string): Promise<boolean> {
   }
 }
 
+/** The invented parts as this version has them: older items lack what newer checks need. */
+async function stockShelves(client: pg.Client): Promise<void> {
+  const { currency, ...shelves } = demoCatalogue
+  await client.query('update firms set currency = $2 where firm_id = $1', [DEMO_FIRM_ID, currency])
+  for (const [kind, items] of Object.entries(shelves)) {
+    for (const [position, item] of items.entries()) {
+      await client.query(
+        'insert into catalogue_items (firm_id, kind, item_id, position, data) values ($1, $2, $3, $4, $5) on conflict (firm_id, kind, item_id) do update set position = excluded.position, data = excluded.data',
+        [DEMO_FIRM_ID, kind, item.id, position, item],
+      )
+    }
+  }
+}
+
 async function fill(client: pg.Client): Promise<void> {
   for (const person of people) {
     await client.query('insert into people (firm_id, person_id, name, role) values ($1, $2, $3, $4)', [DEMO_FIRM_ID, person.id, person.name, person.role])
-  }
-  for (const [kind, items] of Object.entries(demoCatalogue)) {
-    for (const [position, item] of items.entries()) {
-      await client.query('insert into catalogue_items (firm_id, kind, item_id, position, data) values ($1, $2, $3, $4, $5)', [DEMO_FIRM_ID, kind, item.id, position, item])
-    }
   }
   for (const { id, job } of demoJobs) {
     const read = readJob(job, demoCatalogue)

@@ -1,5 +1,5 @@
 import type { PoolClient } from 'pg'
-import type { HistoryEntry, Job } from '#core/job'
+import { type HistoryEntry, type Job, upgraded } from '#core/job'
 
 export interface StoredJob { jobId: string, job: Job, version: number, updatedAt: string }
 
@@ -8,17 +8,20 @@ export interface StoredEntry extends HistoryEntry { version: number, personId: s
 
 const columns = 'job_id as "jobId", document as job, version, updated_at as "updatedAt"'
 
+/** Documents that an earlier version wrote, with the facts that have come since. */
+const read = (row: StoredJob): StoredJob => ({ ...row, job: upgraded(row.job) as Job })
+
 export async function listJobs(client: PoolClient): Promise<StoredJob[]> {
-  return (await client.query<StoredJob>(`select ${columns} from jobs order by created_at, job_id`)).rows
+  return (await client.query<StoredJob>(`select ${columns} from jobs order by created_at, job_id`)).rows.map(read)
 }
 
 export async function findJob(client: PoolClient, jobId: string): Promise<StoredJob | null> {
-  return (await client.query<StoredJob>(`select ${columns} from jobs where job_id = $1`, [jobId])).rows[0] ?? null
+  return (await client.query<StoredJob>(`select ${columns} from jobs where job_id = $1`, [jobId])).rows.map(read)[0] ?? null
 }
 
 /** Finds a job and holds it until the transaction ends, so that two writers take turns. */
 export async function lockJob(client: PoolClient, jobId: string): Promise<StoredJob | null> {
-  return (await client.query<StoredJob>(`select ${columns} from jobs where job_id = $1 for update`, [jobId])).rows[0] ?? null
+  return (await client.query<StoredJob>(`select ${columns} from jobs where job_id = $1 for update`, [jobId])).rows.map(read)[0] ?? null
 }
 
 export async function insertJob(client: PoolClient, firmId: string, job: Job): Promise<string> {

@@ -4,6 +4,14 @@ import { lengthMm, partId } from './fields'
 export const orientations = ['upright', 'on-side'] as const
 export const fixingPatterns = ['soft-stagger', 'aligned', 'hard-stagger'] as const
 export const columnRules = ['free', 'aligned', 'brick'] as const
+/** Rails run across the roof, up the slope, or there are none and mounts hold the modules' own frames. */
+export const railWays = ['across', 'up', 'none'] as const
+export const spliceKinds = ['butted', 'bridged'] as const
+/** How modules load their rail: at their clamps, or spread along it. */
+export const loadPaths = ['line', 'clamps'] as const
+export type RailWay = typeof railWays[number]
+export type SpliceKind = typeof spliceKinds[number]
+export type LoadPath = typeof loadPaths[number]
 export const stackEnds = ['eave', 'ridge'] as const
 export type ColumnRule = typeof columnRules[number]
 export type StackEnd = typeof stackEnds[number]
@@ -32,6 +40,8 @@ export const rowRuleSchema = z.object({
   locked: z.boolean(),
 })
 
+const heldN = z.number({ error: 'What a fixing holds must be a force.' }).min(10, 'A fixing that holds under 10 N (2 lb) holds nothing.').max(1e5, 'At most 100 kN (22 480 lb).')
+
 export const arraySchema = z.object({
   moduleId: partId, railId: partId, mountId: partId, clampsId: partId,
   orientation: z.enum(orientations),
@@ -49,13 +59,26 @@ export const arraySchema = z.object({
   /** Which keep-clear line the rows are pushed against: the lower or the upper. */
   stackFrom: z.enum(stackEnds),
   fixingPattern: z.enum(fixingPatterns),
-  /** Allowed span somebody has justified for this job, mm; null takes the rail's usual one. */
+  railWay: z.enum(railWays),
+  loadPath: z.enum(loadPaths),
+  spliceAs: z.enum(spliceKinds),
+  /** Deflection of a span is kept to this share of it, and twice that past the last fixing. */
+  deflectionOver: z.number().int('A whole number.').min(60, 'At least 1 in 60.').max(1000, 'At most 1 in 1000.'),
+  /** What one fixing holds by an engineer's or a test's figure; null works it out. */
+  heldUpN: heldN.nullable(),
+  heldDownN: heldN.nullable(),
+  heldSlopeN: heldN.nullable(),
+  /** Allowed span somebody has justified for this job, mm; null takes the maker's greatest where loads are worked out, else the usual one. */
   allowedSpanMm: lengthMm('The allowed span', 200, 5000).nullable(),
   /** Allowed overhang somebody has justified for this job, mm; null takes the maker's, else 24 in. */
   allowedOverhangMm: lengthMm('The allowed overhang', 0, 2000).nullable(),
   /** Rail left long at each end, to be trimmed when the modules are on, mm. */
   trimTailMm: lengthMm('The trim tail', 0, 500),
 })
+
+/** How an array is built where nobody has said otherwise. */
+export const plainBuild: Pick<z.infer<typeof arraySchema>, 'railWay' | 'loadPath' | 'spliceAs' | 'deflectionOver' | 'heldUpN' | 'heldDownN' | 'heldSlopeN'>
+  = { railWay: 'across', loadPath: 'line', spliceAs: 'butted', deflectionOver: 120, heldUpN: null, heldDownN: null, heldSlopeN: null }
 
 export type ArrayRules = z.infer<typeof arraySchema>
 export type RowRule = z.infer<typeof rowRuleSchema>

@@ -3,12 +3,15 @@ import { STEEPEST_PITCH_DEG } from '../../units'
 import { arraySchema } from './array'
 import { coveringSchema } from './covering'
 import { lengthMm, shortId, sides } from './fields'
+import { loadsSchema } from './loads'
 import { keepClearSchema, reservedSchema } from './keepclear'
 import { obstructionSchema } from './obstruction'
 import { outlineSchema } from './outline'
 import { setbacksSchema } from './setbacks'
 import { facePlaceSchema, siteSchema } from './site'
 import { supportsSchema } from './supports'
+import { timberSchema } from './timber'
+import { vanSchema } from './van'
 
 export const faceSchema = z.object({
   id: shortId,
@@ -19,6 +22,7 @@ export const faceSchema = z.object({
   place: facePlaceSchema,
   covering: coveringSchema,
   supports: supportsSchema,
+  timber: timberSchema,
   setbacks: setbacksSchema,
   /** What a module here yields beside one on the best face, 0 to 1: a typed weight until the weather is computed. */
   yieldShare: z.number().min(0, 'A share runs from 0 to 1.').max(1, 'A share runs from 0 to 1.'),
@@ -44,6 +48,8 @@ export const jobSchema = z.object({
   units: z.enum(['imperial', 'metric']),
   site: siteSchema,
   keepClear: keepClearSchema,
+  loads: loadsSchema,
+  van: vanSchema,
   faces: z.array(faceSchema).min(1, 'A job has at least one face.').max(MOST_FACES, `A job has at most ${MOST_FACES} faces.`),
 }).superRefine((job, context) => {
   const seen = new Set<string>()

@@ -1,0 +1,295 @@
+/** Uniform load over a stretch, N/mm, positive towards the roof. */
+export interface UniformLoad { fromMm: number, toMm: number, nPerMm: number }
+/** Single load, N, positive towards the roof. */
+export interface PointLoad { xMm: number, n: number }
+export interface BeamLoad { uniform: UniformLoad[], points: PointLoad[] }
+
+/** A joint in the rail that turns: its stiffness per turn, N·mm/rad; 0 is a hinge. A joint as stiff as the rail needs no mention. */
+export interface Joint { xMm: number, stiffness: number }
+
+/** A straight rail of one section on unyielding supports, with overhangs at both ends. */
+export interface Beam {
+  fromMm: number
+  toMm: number
+  /** In order, at least one; inside the rail. */
+  supportsMm: number[]
+  joints: Joint[]
+  /** E·I, N·mm². */
+  stiffness: number
+}
+
+/** A stretch of the rail between two places where something changes: values at its left end, load along it. */
+export interface BeamPiece {
+  fromMm: number
+  toMm: number
+  /** Shear on the left face, N, positive where the left part pushes the right part up. */
+  shear: number
+  /** Bending moment, N·mm, positive where the underside is in tension. */
+  moment: number
+  /** Load, N/mm. */
+  load: number
+  /** Slope and deflection towards the roof, mm. */
+  slope: number
+  sag: number
+}
+
+export interface BeamSolution {
+  pieces: BeamPiece[]
+  /** Of each support on the rail, N, positive away from the roof: what the rail presses on the support with. */
+  reactions: number[]
+}
+
+/** The parts of a beam that do not depend on its load: where pieces end, and the factored equations of its support moments. */
+export interface PreparedBeam { beam: Beam, spans: Span[], rows: number[][], unknownOf: number[], cuts: number[] }
+
+/** Load of each stretch between neighbouring cuts, N/mm, and the point load at each cut, N. */
+interface LoadAtCuts { perMm: number[], atCut: number[] }
+
+function loadAtCuts(cuts: number[], { uniform, points }: BeamLoad): LoadAtCuts {
+  const perMm = new Array<number>(cuts.length).fill(0)
+  const atCut = new Array<number>(cuts.length).fill(0)
+  for (let i = 0; i + 1 < cuts.length; i++) {
+    const middle = (cuts[i]! + cuts[i + 1]!) / 2
+    for (const one of uniform) if (middle > one.fromMm && middle < one.toMm) perMm[i]! += one.nPerMm
+  }
+  for (const point of points) {
+    const i = cuts.findIndex(x => Math.abs(x - point.xMm) < 1e-6)
+    if (i >= 0) atCut[i]! += point.n
+  }
+  return { perMm, atCut }
+}
+
+interface Span { fromMm: number, toMm: number, joints: { at: number, stiffness: number, unknown: number }[] }
+
+/**
+ * Sets up a beam for any number of loads. The unknowns are the moments over the inner supports and the kinks of the joints
+ * (three-moment equations with a row more for every joint). Null where it can't stand: no support, one support without
+ * fixity, a hinge in an overhang or more hinges than the supports can bear.
+ * @param cuts places where loads begin, end or stand
+ */
+export function prepareBeam(beam: Beam, cuts: number[]): PreparedBeam | null {
+  const { supportsMm } = beam
+  if (supportsMm.length < 2) return null
+  const first = supportsMm[0]!
+  const last = supportsMm.at(-1)!
+  if (beam.joints.some(joint => joint.xMm <= first || joint.xMm >= last)) return null
+  // Unknowns in order along the rail: a span's joints after the support moments at both of its ends.
+  const unknownOf: number[] = supportsMm.map(() => -1)
+  let n = 0
+  const spans = supportsMm.slice(1).map((toMm, i): Span => {
+    const fromMm = supportsMm[i]!
+    if (i + 1 < supportsMm.length - 1) unknownOf[i + 1] = n++
+    const joints = beam.joints.filter(joint => joint.xMm > fromMm && joint.xMm <= toMm).map(joint => ({ at: (joint.xMm - fromMm) / (toMm - fromMm), stiffness: joint.stiffness, unknown: n++ }))
+    return { fromMm, toMm, joints }
+  })
+  const matrix = Array.from({ length: n }, () => new Array<number>(n).fill(0))
+  const add = (i: number, j: number, value: number) => {
+    if (i < 0 || j < 0) return
+    matrix[i]![j]! += value
+    if (i !== j) matrix[j]![i]! += value
+  }
+  spans.forEach(({ fromMm, toMm, joints }, s) => {
+    const flex = (toMm - fromMm) / (6 * beam.stiffness)
+    const [left, right] = [unknownOf[s]!, unknownOf[s + 1]!]
+    add(left, left, 2 * flex)
+    add(right, right, 2 * flex)
+    add(left, right, flex)
+    for (const joint of joints) {
+      add(left, joint.unknown, 1 - joint.at)
+      add(right, joint.unknown, joint.at)
+      add(joint.unknown, joint.unknown, -joint.stiffness)
+    }
+  })
+  const rows = factor(matrix)
+  if (!rows) return null
+  const places = [beam.fromMm, beam.toMm, ...supportsMm, ...beam.joints.map(joint => joint.xMm), ...cuts.filter(x => x > beam.fromMm && x < beam.toMm)].sort((a, b) => a - b)
+  return { beam, spans, rows, unknownOf, cuts: places.filter((x, i) => i === 0 || x - places[i - 1]! > 1e-7) }
+}
+
+/** Symmetric elimination without exchange: rows hold multipliers below the diagonal, pivots on it. Null where it is singular. */
+function factor(matrix: number[][]): number[][] | null {
+  const n = matrix.length
+  for (let k = 0; k < n; k++) {
+    const pivot = matrix[k]![k]!
+    const scale = Math.max(1e-30, ...matrix[k]!.map(Math.abs))
+    if (Math.abs(pivot) < 1e-12 * scale) return null
+    for (let i = k + 1; i < n; i++) {
+      const multiple = matrix[i]![k]! / pivot
+      if (multiple === 0) continue
+      for (let j = k + 1; j < n; j++) matrix[i]![j]! -= multiple * matrix[k]![j]!
+      matrix[i]![k] = multiple
+    }
+  }
+  return matrix
+}
+
+function solveFactored(rows: number[][], right: number[]): number[] {
+  const n = rows.length
+  const x = [...right]
+  for (let i = 0; i < n; i++) for (let k = 0; k < i; k++) x[i]! -= rows[i]![k]! * x[k]!
+  for (let i = n - 1; i >= 0; i--) {
+    for (let k = i + 1; k < n; k++) x[i]! -= rows[i]![k]! * x[k]!
+    x[i]! /= rows[i]![i]!
+  }
+  return x
+}
+
+/** Moment, shear, slope and sag all along a prepared beam under one load. */
+export function solveBeam(prepared: PreparedBeam, load: BeamLoad): BeamSolution {
+  const { beam, spans, rows, unknownOf, cuts } = prepared
+  const { supportsMm, stiffness } = beam
+  const moments = supportsMm.map(() => 0)
+  moments[0] = overhangMoment(load, supportsMm[0]!, 'left')
+  moments[moments.length - 1] = overhangMoment(load, supportsMm.at(-1)!, 'right')
+  const right = new Array<number>(rows.length).fill(0)
+  const rotations = spans.map((span, s) => {
+    const free = freeSpan(span, load, stiffness)
+    const flex = (span.toMm - span.fromMm) / (6 * stiffness)
+    const [left, far] = [unknownOf[s]!, unknownOf[s + 1]!]
+    // Known end moments of the first and last span go to the right-hand side with the load's own rotations.
+    const knownLeft = left < 0 ? moments[s]! : 0
+    const knownRight = far < 0 ? moments[s + 1]! : 0
+    if (left >= 0) right[left]! -= free.left + flex * knownRight
+    if (far >= 0) right[far]! -= free.right + flex * knownLeft
+    for (const joint of span.joints) right[joint.unknown]! -= free.momentAt(joint.at) + knownLeft * (1 - joint.at) + knownRight * joint.at
+    return free
+  })
+  const unknowns = solveFactored(rows, right)
+  unknownOf.forEach((u, i) => {
+    if (u >= 0) moments[i] = unknowns[u]!
+  })
+  return trace(prepared, load, moments, rotations.map(({ left, leftForce }, s) => {
+    const { fromMm, toMm, joints } = spans[s]!
+    const lengthMm = toMm - fromMm
+    // Sagging moments turn the left end down and so do kinks that open below.
+    const kinks = joints.reduce((sum, joint) => sum + unknowns[joint.unknown]! * (1 - joint.at), 0)
+    return {
+      slope: left + (2 * moments[s]! + moments[s + 1]!) * lengthMm / (6 * stiffness) + kinks,
+      force: leftForce + (moments[s + 1]! - moments[s]!) / lengthMm,
+      kinks: joints.map(joint => ({ xMm: fromMm + joint.at * lengthMm, turn: unknowns[joint.unknown]! })),
+    }
+  }), cuts)
+}
+
+/** Moment that the load on an overhang puts over its support: hogging, so negative for load towards the roof. */
+function overhangMoment({ uniform, points }: BeamLoad, supportMm: number, end: 'left' | 'right'): number {
+  const sign = end === 'left' ? 1 : -1
+  const arm = (x: number) => Math.max(0, sign * (supportMm - x))
+  const ofUniform = uniform.reduce((sum, { fromMm, toMm, nPerMm }) => {
+    const [near, far] = [arm(end === 'left' ? toMm : fromMm), arm(end === 'left' ? fromMm : toMm)]
+    return sum + nPerMm * (far ** 2 - near ** 2) / 2
+  }, 0)
+  return -ofUniform - points.reduce((sum, { xMm, n }) => sum + n * arm(xMm), 0)
+}
+
+/**
+ * A span by itself, resting freely at both ends: how its ends turn under the load, the force on its left end and the moment
+ * anywhere. A load P at a from the left turns the left end by P b (L² − b²) / 6EIL with b = L − a; a uniform load is its integral.
+ */
+function freeSpan({ fromMm, toMm }: Span, { uniform, points }: BeamLoad, stiffness: number) {
+  const L = toMm - fromMm
+  let left = 0
+  let right = 0
+  let leftForce = 0
+  const turnBy = (u: number) => L ** 2 * u ** 2 / 2 - u ** 4 / 4
+  const inside: UniformLoad[] = []
+  for (const one of uniform) {
+    const a = Math.max(0, one.fromMm - fromMm)
+    const b = Math.min(L, one.toMm - fromMm)
+    if (b <= a || one.nPerMm === 0) continue
+    inside.push({ fromMm: a, toMm: b, nPerMm: one.nPerMm })
+    left += one.nPerMm * (turnBy(L - a) - turnBy(L - b)) / (6 * L)
+    right += one.nPerMm * (turnBy(b) - turnBy(a)) / (6 * L)
+    leftForce += one.nPerMm * (b - a) * (L - (a + b) / 2) / L
+  }
+  // A load over a support goes straight into it and bends nothing.
+  const own = points.filter(point => point.xMm > fromMm && point.xMm < toMm)
+  for (const { xMm, n } of own) {
+    const a = xMm - fromMm
+    const b = L - a
+    left += n * b * (L ** 2 - b ** 2) / (6 * L)
+    right += n * a * (L ** 2 - a ** 2) / (6 * L)
+    leftForce += n * b / L
+  }
+  return {
+    left: left / stiffness, right: right / stiffness, leftForce,
+    momentAt: (at: number): number => {
+      const x = at * L
+      return leftForce * x
+        - inside.reduce((sum, one) => sum + one.nPerMm * (x <= one.fromMm ? 0 : x >= one.toMm ? (one.toMm - one.fromMm) * (x - (one.fromMm + one.toMm) / 2) : (x - one.fromMm) ** 2 / 2), 0)
+        - own.reduce((sum, { xMm, n }) => sum + n * Math.max(0, x - (xMm - fromMm)), 0)
+    },
+  }
+}
+
+interface SpanStart { slope: number, force: number, kinks: { xMm: number, turn: number }[] }
+
+/** Walks the rail from left to right, piece by piece, from each span's own start so that rounding does not add up. */
+function trace({ beam, spans }: PreparedBeam, load: BeamLoad, moments: number[], starts: SpanStart[], cuts: number[]): BeamSolution {
+  const { supportsMm, stiffness } = beam
+  const { perMm, atCut } = loadAtCuts(cuts, load)
+  const pieces: BeamPiece[] = []
+  let cut = 0
+  /** Adds the pieces up to a place and returns the state there; a point load at the start is already in the start's shear. */
+  const walk = (fromMm: number, toMm: number, shear: number, moment: number, slope: number, sag: number, kinks: SpanStart['kinks']) => {
+    while (cuts[cut]! < fromMm - 1e-7) cut++
+    let begins = true
+    for (; cut + 1 < cuts.length && cuts[cut]! < toMm - 1e-7; cut++) {
+      const [a, b] = [cuts[cut]!, cuts[cut + 1]!]
+      if (!begins) {
+        shear -= atCut[cut]!
+        for (const kink of kinks) if (Math.abs(kink.xMm - a) < 1e-7) slope -= kink.turn
+      }
+      begins = false
+      const w = perMm[cut]!
+      pieces.push({ fromMm: a, toMm: b, shear, moment, load: w, slope, sag })
+      const x = b - a
+      sag += slope * x - (moment * x * x / 2 + shear * x * x * x / 6 - w * x * x * x * x / 24) / stiffness
+      slope -= (moment * x + shear * x * x / 2 - w * x * x * x / 6) / stiffness
+      moment += shear * x - w * x * x / 2
+      shear -= w * x
+    }
+    return { shear, moment, slope, sag }
+  }
+  const first = supportsMm[0]!
+  const last = supportsMm.at(-1)!
+  const leftOf: number[] = [0]
+  // The left overhang is walked from its free end, whose slope follows from that of the first span.
+  if (first - beam.fromMm > 1e-7) {
+    const atSupport = walk(beam.fromMm, first, -pointAt(load, beam.fromMm), 0, 0, 0, [])
+    leftOf[0] = atSupport.shear
+    const slope = starts[0]!.slope - atSupport.slope
+    const sag = -(atSupport.sag + slope * (first - beam.fromMm))
+    for (const piece of pieces) {
+      piece.sag += sag + slope * (piece.fromMm - beam.fromMm)
+      piece.slope += slope
+    }
+  }
+  const rightOf: number[] = []
+  let slope = 0
+  spans.forEach(({ fromMm, toMm }, s) => {
+    rightOf[s] = starts[s]!.force
+    const state = walk(fromMm, toMm, starts[s]!.force, moments[s]!, starts[s]!.slope, 0, starts[s]!.kinks)
+    leftOf[s + 1] = state.shear
+    slope = state.slope
+  })
+  rightOf[supportsMm.length - 1] = 0
+  if (beam.toMm - last > 1e-7) {
+    const force = load.uniform.reduce((sum, one) => sum + one.nPerMm * Math.max(0, Math.min(one.toMm, beam.toMm) - Math.max(one.fromMm, last)), 0) + load.points.reduce((sum, one) => one.xMm > last ? sum + one.n : sum, 0)
+    rightOf[supportsMm.length - 1] = force
+    walk(last, beam.toMm, force, moments.at(-1)!, slope, 0, [])
+  }
+  return { pieces, reactions: supportsMm.map((x, i) => rightOf[i]! - leftOf[i]! + pointAt(load, x)) }
+}
+
+const pointAt = (load: BeamLoad, xMm: number): number => load.points.reduce((sum, one) => Math.abs(one.xMm - xMm) < 1e-7 ? sum + one.n : sum, 0)
+
+/** State of a piece at a distance from its left end. */
+export function pieceAt({ shear, moment, load, slope, sag }: Omit<BeamPiece, 'fromMm' | 'toMm'>, x: number, stiffness: number): { shear: number, moment: number, slope: number, sag: number } {
+  return {
+    shear: shear - load * x,
+    moment: moment + shear * x - load * x ** 2 / 2,
+    slope: slope - (moment * x + shear * x ** 2 / 2 - load * x ** 3 / 6) / stiffness,
+    sag: sag + slope * x - (moment * x ** 2 / 2 + shear * x ** 3 / 6 - load * x ** 4 / 24) / stiffness,
+  }
+}

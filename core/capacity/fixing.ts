@@ -1,0 +1,110 @@
+import type { Format, Mount, Resistance } from '../catalogue'
+import type { ArrayRules, Face, RafterTimber } from '../job'
+import { lateralEn, lateralUs } from './lateral'
+import { effectiveThreadMm, withdrawalEn, withdrawalPerMm } from './withdrawal'
+
+/** What the screws of one fixing hold in timber, before duration: reference values for ASD, characteristic ones for EN. */
+export interface TimberHold {
+  threadMm: number
+  screws: number
+  withdrawalN: number
+  lateralN: number
+  /** Screw force over the pull at the rail: the foot prises itself up on its heel. */
+  prying: number
+  /** Screw tension that a push down the slope at the rail's height brings with it, as a share of it. */
+  tilt: number
+  wet: boolean
+  /** True when less thread bites than the code asks for: then the screws hold nothing that may be counted. */
+  tooShort: boolean
+}
+
+/** What one fixing holds, in the format of the job's loads. */
+export interface FixingCapacity<F extends Format = Format> {
+  format: F
+  maker: Resistance | null
+  timber: TimberHold | null
+  /** Typed by an engineer or from a test, in place of all the rest; null where not. */
+  held: { upN: number | null, downN: number | null, slopeN: number | null }
+  hook: Mount['hook']
+}
+
+/** What loads a fixing in one combination, N: pull away from the roof, push towards it, push down the slope. */
+export interface Duty<F extends Format = Format> { format: F, upN: number, downN: number, slopeN: number }
+export type Shortest = 'dead' | 'snow' | 'wind'
+
+/** Thread must bite at least four diameters (NDS 12.1.5.6 for wood screws six, four for lags, from memory); EN 1995-1-1, 8.7.2 asks six. */
+const leastThread = (format: Format, kind: 'lag' | 'wood-screw', diameterMm: number): number => (format === 'asd' && kind === 'lag' ? 4 : 6) * diameterMm
+
+/** How long timber bears a load: C_D of NDS table 2.3.2, and k_mod of EN 1995-1-1 table 3.1 for solid timber, dry and wet. */
+const DURATION = { dead: 0.9, snow: 1.15, wind: 1.6 }
+const KMOD = { dry: { dead: 0.6, snow: 0.9, wind: 1.1 }, wet: { dead: 0.5, snow: 0.7, wind: 0.9 } }
+const GAMMA_M = 1.3
+/** Wet service factor on withdrawal and lateral values (NDS table 11.3.3). */
+const WET = 0.7
+
+/** Capacity of a mount's fixing on a face. Timber counts only where the support is timber that the mount is screwed into. */
+export function fixingCapacity<F extends Format>(mount: Mount, face: Pick<Face, 'supports' | 'timber'>, array: Pick<ArrayRules, 'heldUpN' | 'heldDownN' | 'heldSlopeN'>, format: F): FixingCapacity<F> {
+  const inTimber = face.supports.kind === 'rafters' || face.supports.kind === 'purlins'
+  return {
+    format, maker: mount.resistances.find(one => one.format === format) ?? null, timber: inTimber ? timberHold(mount, face.timber, format) : null,
+    held: { upN: array.heldUpN, downN: array.heldDownN, slopeN: array.heldSlopeN }, hook: mount.hook,
+  }
+}
+
+function timberHold(mount: Mount, timber: RafterTimber, format: Format): TimberHold | null {
+  const { fasteners } = mount
+  if (!fasteners) return null
+  const threadMm = effectiveThreadMm(fasteners, mount.underMm + timber.sheathingMm)
+  const n = mount.screw.perMount
+  return {
+    threadMm, screws: n, wet: timber.wet, tooShort: threadMm < leastThread(format, fasteners.kind, fasteners.diameterMm),
+    withdrawalN: format === 'asd' ? n * threadMm * withdrawalPerMm(fasteners.kind, timber.gravity, fasteners.diameterMm) : withdrawalEn(fasteners.diameterMm, threadMm, timber.densityKgM3, n),
+    lateralN: n * (format === 'asd' ? lateralUs(fasteners, timber.gravity, threadMm, mount.plateMm) : lateralEn(fasteners, timber.densityKgM3, threadMm, mount.plateMm)),
+    prying: 1 + mount.offsetMm / mount.heelMm, tilt: mount.standoffMm / mount.heelMm,
+  }
+}
+
+/** What timber holds under a load that lasts so long, N. */
+export function adjusted(hold: TimberHold, format: Format, shortest: Shortest): { withdrawalN: number, lateralN: number } {
+  const times = format === 'asd' ? DURATION[shortest] * (hold.wet ? WET : 1) : KMOD[hold.wet ? 'wet' : 'dry'][shortest] / GAMMA_M
+  return { withdrawalN: hold.withdrawalN * times, lateralN: hold.lateralN * times }
+}
+
+export interface FixingUse {
+  /** Shares of what is allowed, 1 being all of it. */
+  up: number
+  down: number
+  slope: number
+}
+
+/**
+ * How far one combination uses a fixing up. Pull with push down the slope is combined: ASD by Z' = W Z / (W cos² α + Z sin² α)
+ * (NDS 12.4.1), EN by the sum of squares (8.28). A share stands at 99 where nothing is known to hold.
+ * Loads of one format are not taken against resistances of the other: neither by the types nor at run time.
+ * @throws when they are
+ */
+export function fixingUse<F extends Format>({ format, maker, timber, held }: FixingCapacity<NoInfer<F>>, duty: Duty<F>, shortest: Shortest): FixingUse {
+  if (duty.format !== format) throw new Error(`Loads for ${duty.format} against resistances for ${format}.`)
+  const against = (load: number, capacity: number | null | undefined) => load <= 0 ? 0 : !capacity ? UNHELD : Math.min(UNHELD, load / capacity)
+  const up = held.upN ? against(duty.upN, held.upN) : against(duty.upN, maker?.upN)
+  const down = against(duty.downN, held.downN ?? maker?.downN)
+  const slope = held.slopeN ? against(duty.slopeN, held.slopeN) : against(duty.slopeN, maker?.slopeN)
+  if (!timber) return { up, down, slope }
+  const { withdrawalN, lateralN } = adjusted(timber, format, shortest)
+  const screws = timber.tooShort ? { withdrawalN: 0, lateralN: 0 } : { withdrawalN, lateralN }
+  const pull = Math.max(0, duty.upN * timber.prying + duty.slopeN * timber.tilt - duty.downN)
+  const both = combined(format, pull, duty.slopeN, screws.withdrawalN, screws.lateralN)
+  return { up: held.upN ? up : Math.max(up, duty.upN > 0 ? both : 0), down, slope: held.slopeN ? slope : Math.max(slope, both) }
+}
+
+/** Stands for "nothing holds this": far over 1, and a number that can be drawn. */
+export const UNHELD = 99
+
+function combined(format: Format, pullN: number, shearN: number, withdrawalN: number, lateralN: number): number {
+  if (pullN <= 0 && shearN <= 0) return 0
+  if (withdrawalN <= 0 || lateralN <= 0) return UNHELD
+  if (format === 'en') return Math.min(UNHELD, Math.sqrt((pullN / withdrawalN) ** 2 + (shearN / lateralN) ** 2))
+  const alpha = Math.atan2(pullN, Math.max(0, shearN))
+  const atAngle = withdrawalN * lateralN / (withdrawalN * Math.cos(alpha) ** 2 + lateralN * Math.sin(alpha) ** 2)
+  return Math.min(UNHELD, Math.hypot(pullN, shearN) / atAngle)
+}

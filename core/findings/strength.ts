@@ -1,0 +1,138 @@
+import { goesOn, mismatches } from '../catalogue'
+import { FULL } from '../fixings'
+import { plainRow } from '../job'
+import type { CheckKind, CheckShare, HoldKind } from '../strength'
+import { screenRafter, supportSums } from '../strength'
+import { formatQuantity, type Quantity, force, length, moment, pressure, share } from '../units'
+import { type FindingContext, railNumbers, writer } from './context'
+import type { Cure, DraftFinding } from './finding'
+import { noCures } from './finding'
+
+/** Rails, fixings, clamps and modules that are asked for more than they bear, and what the rafters below come to. */
+export function strengthFindings(context: FindingContext): DraftFinding[] {
+  return context.plan.strength ? [...overused(context), ...overheld(context), ...screening(context)] : []
+}
+
+/** What is checked, as it stands in a sentence. */
+export const checkWords: Record<CheckKind | HoldKind, { name: string, of: (value: number) => Quantity }> = {
+  'bending': { name: 'bending of the rail', of: moment },
+  'shear': { name: 'shear in the rail', of: force },
+  'deflection': { name: 'sag between fixings', of: length },
+  'overhang-deflection': { name: 'sag past the last fixing', of: length },
+  'fixing-up': { name: 'a fixing’s pull', of: force },
+  'fixing-down': { name: 'a fixing’s push', of: force },
+  'fixing-slope': { name: 'a fixing’s hold down the slope', of: force },
+  'hook': { name: 'a hook’s give on to the tile below', of: length },
+  'module-up': { name: 'suction on a module', of: pressure },
+  'module-down': { name: 'pressure on a module', of: pressure },
+  'clamp-up': { name: 'a clamp’s pull-off', of: force },
+  'clamp-slope': { name: 'a clamp’s slip', of: force },
+}
+
+const sizeOf = (kind: CheckKind | HoldKind, value: number): Quantity => checkWords[kind].of(Math.abs(value))
+
+function overused(context: FindingContext): DraftFinding[] {
+  const { face, plan, job } = context
+  const bad = plan.uses.flatMap((use, r) => use && use.worst > FULL && !plan.fixings.rails[r]!.shortfalls.length ? [{ use, rail: plan.rails[r]! }] : [])
+  const stuck = plan.rails.filter((rail, r) => plan.uses[r] === null && plan.fixings.rails[r]!.fixings.length > 0 && !plan.fixings.rails[r]!.shortfalls.length)
+  const kinds = [...new Set(bad.map(({ use }) => use.governs))]
+  const found = kinds.map((kind): DraftFinding => {
+    const own = bad.filter(({ use }) => use.governs === kind)
+    const worst = own.reduce((a, b) => b.use.worst > a.use.worst ? b : a)
+    const check = worst.use.shares[kind]!
+    const unheld = worst.use.worst >= 98
+    return {
+      id: `strength:${face.id}:${kind}`, severity: 'stop', stage: 'rails', faceId: face.id, about: worst.rail.id,
+      sentence: unheld
+        ? `${railNumbers(own.map(({ rail }) => rail.number))}: nothing is known that holds ${checkWords[kind].name} with ${plan.parts.mount.name} under ${plan.strength!.loads.format === 'asd' ? 'allowable' : 'design'} loads. Type the figure its maker or an engineer gives, or take another mount.`
+        : `${railNumbers(own.map(({ rail }) => rail.number))}: ${checkWords[kind].name} is at ${Math.round(100 * worst.use.worst)} % with the best fixings found, ${formatQuantity(sizeOf(kind, check.value), job.units)} of ${formatQuantity(sizeOf(kind, check.limit), job.units)} under ${check.combination}.`,
+      measured: unheld ? null : sizeOf(kind, check.value), limit: unheld ? null : sizeOf(kind, check.limit),
+      propose: () => [...otherParts(context), ...aligned(context), ...smallerOverhang(context, kind)],
+    }
+  })
+  if (stuck.length) {
+    found.push({
+      id: `cannot-stand:${face.id}`, severity: 'stop', stage: 'rails', faceId: face.id, about: stuck[0]!.id, measured: null, limit: null,
+      sentence: `${railNumbers(stuck.map(rail => rail.number))} can’t stand: a rail needs two fixings at least, and no hinged splice outside them.`, propose: () => otherParts(context),
+    })
+  }
+  return found
+}
+
+/** Rails and mounts of the catalogue that go with the rest; those that really hold are kept by planning with them. */
+function otherParts({ catalogue, face, plan }: FindingContext): Cure[] {
+  const ground = { covering: face.covering.kind, support: face.supports.kind }
+  const rails = catalogue.rails.filter(rail => rail.id !== plan.parts.rail.id && !mismatches(catalogue, { ...plan.parts, rail }, ground).length)
+  const mounts = catalogue.mounts.filter(mount => mount.id !== plan.parts.mount.id && goesOn(mount, ground) && plan.parts.rail.mountIds.includes(mount.id))
+  const both = catalogue.rails.flatMap(rail => catalogue.mounts.filter(mount => rail.id !== plan.parts.rail.id && mount.id !== plan.parts.mount.id && !mismatches(catalogue, { ...plan.parts, rail, mount }, ground).length).map(mount => ({ rail, mount })))
+  return [
+    ...rails.map((rail): Cure => ({ label: `Use ${rail.name}`, edit: { type: 'set-array', faceId: face.id, values: { railId: rail.id } } })),
+    ...mounts.map((mount): Cure => ({ label: `Use ${mount.name}`, edit: { type: 'set-array', faceId: face.id, values: { mountId: mount.id } } })),
+    ...both.slice(0, 2).map(({ rail, mount }): Cure => ({ label: `Use ${rail.name} on ${mount.name}`, edit: { type: 'set-array', faceId: face.id, values: { railId: rail.id, mountId: mount.id } } })),
+  ]
+}
+
+/** A pattern that forbids fixings keeps the rail from the ones it needs. */
+const aligned = ({ face }: FindingContext): Cure[] => face.array.fixingPattern === 'soft-stagger'
+  ? []
+  : [{ label: 'Keep the soft stagger', edit: { type: 'set-array', faceId: face.id, values: { fixingPattern: 'soft-stagger' } } }]
+
+/** An overhang that sags is mended by a fixing nearer its end. */
+function smallerOverhang(context: FindingContext, kind: CheckKind): Cure[] {
+  if (kind !== 'overhang-deflection') return []
+  const { face, plan } = context
+  const say = writer(context)
+  return [0.75, 0.5, 0.33].map((part): Cure => {
+    const mm = Math.round(plan.limits.maxOverhangMm * part)
+    return { label: `Keep overhangs to ${say(mm)}`, edit: { type: 'set-array', faceId: face.id, values: { allowedOverhangMm: mm } } }
+  })
+}
+
+/** Modules and clamps asked for more than their makers let them bear. */
+function overheld(context: FindingContext): DraftFinding[] {
+  const { face, plan, job } = context
+  const all = plan.holds.flatMap((hold, r) => (Object.entries(hold) as [HoldKind, CheckShare][]).filter(([, one]) => one.share > FULL).map(([kind, one]) => ({ kind, one, rail: plan.rails[r]! })))
+  return [...new Set(all.map(({ kind }) => kind))].map((kind): DraftFinding => {
+    const own = all.filter(one => one.kind === kind)
+    const worst = own.reduce((a, b) => b.one.share > a.one.share ? b : a)
+    const what = kind.startsWith('module') ? `${plan.parts.module.name} held there may take` : `one of ${plan.parts.clamps.name} takes`
+    return {
+      id: `hold:${face.id}:${kind}`, severity: 'stop', stage: 'rails', faceId: face.id, about: worst.rail.id,
+      sentence: `${railNumbers([...new Set(own.map(({ rail }) => rail.number))])}: ${checkWords[kind].name} is ${formatQuantity(sizeOf(kind, worst.one.value), job.units)} under ${worst.one.combination}, and ${what} ${formatQuantity(sizeOf(kind, worst.one.limit), job.units)}.`,
+      measured: sizeOf(kind, worst.one.value), limit: sizeOf(kind, worst.one.limit),
+      propose: () => kind.startsWith('module') ? betterPlace(context) : otherClamps(context),
+    }
+  })
+}
+
+/** All rails of the face moved to where their modules are rated highest. */
+function betterPlace({ face, plan }: FindingContext): Cure[] {
+  const edits = plan.rows.rows.map((row) => {
+    const edge = row.orientation === 'upright' ? 'long' as const : 'short' as const
+    const best = plan.parts.module.ratings.filter(one => one.edge === edge).sort((a, b) => b.upPa - a.upPa)[0]
+    const at = best ? (best.fromMm + best.toMm) / 2 : null
+    return { type: 'set-row' as const, faceId: face.id, row: row.index, values: { ...(face.array.rows[row.index] ?? plainRow), lowerRailMm: at, upperRailMm: at === null ? null : row.topMm - row.bottomMm - at } }
+  })
+  return edits.length ? [{ label: 'Move the rails to where the module is rated highest', edit: { type: 'batch', edits } }] : []
+}
+
+const otherClamps = ({ catalogue, face, plan }: FindingContext): Cure[] => catalogue.clamps
+  .filter(set => set.id !== plan.parts.clamps.id && !mismatches(catalogue, { ...plan.parts, clamps: set }, { covering: face.covering.kind, support: face.supports.kind }).length)
+  .map((set): Cure => ({ label: `Use ${set.name}`, edit: { type: 'set-array', faceId: face.id, values: { clampsId: set.id } } }))
+
+/** What the array does to the rafter that is there already: a first look for whoever signs, never a sign-off. */
+function screening(context: FindingContext): DraftFinding[] {
+  const { face, plan } = context
+  if (face.supports.kind !== 'rafters' || !plan.rails.length) return []
+  const sums = supportSums(plan.uses.flatMap((use, r) => use ? use.fixings.map((duty, i) => ({ duty, member: plan.fixings.rails[r]!.fixings[i]!.member })) : []))
+  const found = screenRafter(face, plan.strength!.loads, sums)
+  const note = { id: `screening:${face.id}`, stage: 'rails' as const, faceId: face.id, about: '', propose: noCures }
+  if (!found) {
+    return [{ ...note, severity: 'note', measured: null, limit: null, sentence: 'The existing rafters were not looked at: type their depth, span and bending strength for a first look. Whether the roof bears the array is for a licensed engineer where the code says so.' }]
+  }
+  return [{
+    ...note, severity: found.after > 1 ? 'caution' : 'note', measured: share(found.after), limit: share(1),
+    sentence: `A first look at the rafter: its bending strength is used ${Math.round(100 * found.before)} % by roof and snow and ${Math.round(100 * found.after)} % with the array on it.${found.after > 1 ? ' That is more than it has: an engineer must look.' : ''} This is a screening, not a sign-off.`,
+  }]
+}
+

@@ -1,0 +1,92 @@
+import { z } from 'zod'
+import { MS_PER_MPH, PA_PER_PSF } from '../../units'
+import { freeText, lengthMm } from './fields'
+
+/** A load rule set is one edition with all its parts: wind, snow, combinations and the kind of resistance that goes with them. */
+export const loadEditions = ['none', 'us-2010', 'us-2016', 'us-2022', 'en'] as const
+export type LoadEdition = typeof loadEditions[number]
+
+export const roofForms = ['gable', 'hip', 'monopitch'] as const
+export type RoofFormKind = typeof roofForms[number]
+export const usExposures = ['B', 'C', 'D'] as const
+export const terrains = ['0', 'I', 'II', 'III', 'IV'] as const
+
+const STRONGEST_MPH = 300
+const pa = (what: string, most: number) => z.number({ error: `${what} must be a pressure.` }).min(0, `${what} can’t be below 0.`).max(most, `${what} must be at most ${Math.round(most / PA_PER_PSF)} psf (${(most / 1000).toFixed(0)} kPa).`)
+const speedMs = (least: number) => z.number({ error: 'The wind speed must be a speed.' })
+  .min(least, `A basic wind speed is at least ${Math.round(least / MS_PER_MPH)} mph (${Math.round(least)} m/s).`)
+  .max(STRONGEST_MPH * MS_PER_MPH, `A basic wind speed is at most ${STRONGEST_MPH} mph (${Math.round(STRONGEST_MPH * MS_PER_MPH)} m/s): check the map and the unit.`)
+const ratio = (what: string, min: number, max: number) => z.number({ error: `${what} must be a number.` }).min(min, `${what} must be at least ${min}.`).max(max, `${what} must be at most ${max}.`)
+
+/** Coefficients of one roof zone as somebody entered them: both as sizes, up is suction. */
+const zoneCoefficients = z.object({ up: ratio('A coefficient', 0, 8), down: ratio('A coefficient', 0, 8) })
+/** By zone name; zones that are not in it keep the table's. */
+const coefficients = z.record(z.string().max(3), zoneCoefficients)
+
+const zonePressures = z.object({ upPa: pa('The suction', 20_000), downPa: pa('The pressure', 20_000) })
+/** An engineer's own pressures: at strength level for US editions, characteristic for EN. */
+const typedWind = z.object({
+  kind: z.literal('typed'), by: freeText('The source', 120),
+  /** Width of the edge zone in plan, mm. */
+  edgeMm: lengthMm('The edge zone', 0, 10_000),
+  interior: zonePressures, edge: zonePressures, corner: zonePressures,
+})
+const usWind = z.object({
+  kind: z.literal('computed'), speedMs: speedMs(30 * MS_PER_MPH), exposure: z.enum(usExposures),
+  kzt: ratio('Kzt', 1, 3), kd: ratio('Kd', 0.8, 1), coefficients,
+  /** Least net pressure at strength level, Pa. */
+  leastPa: pa('The least pressure', 2000),
+})
+/** The 2016 edition's own ground elevation factor. */
+const usWind2016 = usWind.extend({ ke: ratio('Ke', 0.6, 1) })
+const enWind = z.object({
+  kind: z.literal('computed'), speedMs: speedMs(10), terrain: z.enum(terrains), orography: ratio('The orography factor', 1, 2),
+  /** Altitude and direction factors of the national annex, multiplied. */
+  altitudeFactor: ratio('The altitude factor', 0.5, 3),
+  densityKgM3: ratio('The air’s density', 1, 1.3), coefficients,
+})
+const usSnow = z.object({ groundPa: pa('The ground snow load', 20_000), ce: ratio('Ce', 0.7, 1.2), ct: ratio('Ct', 0.85, 1.3), slippery: z.boolean() })
+const enSnow = z.object({
+  groundPa: pa('The ground snow load', 20_000), ce: ratio('Ce', 0.8, 1.2), ct: ratio('Ct', 0.5, 1),
+  /** Snow guards, a parapet or the like keep it from sliding off. */
+  held: z.boolean(),
+  provenance: freeText('Where it comes from', 200),
+})
+
+const rulesSchema = z.discriminatedUnion('edition', [
+  z.object({ edition: z.literal('none') }),
+  z.object({ edition: z.literal('us-2010'), wind: z.discriminatedUnion('kind', [usWind, typedWind]), snow: usSnow.extend({ importance: ratio('Is', 0.8, 1.2) }) }),
+  z.object({ edition: z.literal('us-2016'), wind: z.discriminatedUnion('kind', [usWind2016, typedWind]), snow: usSnow.extend({ importance: ratio('Is', 0.8, 1.2) }) }),
+  z.object({ edition: z.literal('us-2022'), wind: typedWind, snow: usSnow }),
+  z.object({ edition: z.literal('en'), wind: z.discriminatedUnion('kind', [enWind, typedWind]), snow: enSnow }),
+])
+
+/** What loads the array, and whose rules say so. */
+export const loadsSchema = z.object({
+  rules: rulesSchema,
+  building: z.object({
+    /** Null: a gable, unless a face has hips. */
+    form: z.enum(roofForms).nullable(),
+    /** Mean roof height for US editions, ridge height for EN; null takes the eave's height and the face's rise. */
+    heightMm: lengthMm('The roof’s height', 1000, 60_000).nullable(),
+    /** Across the ridge in plan; null is twice the face's own run. */
+    widthMm: lengthMm('The building’s width', 1000, 200_000).nullable(),
+    /** Along the ridge in plan; null is the eave's length. */
+    lengthMm: lengthMm('The building’s length', 1000, 200_000).nullable(),
+  }),
+  /** Whether the code or the authority asks for a licensed engineer, and whose work it rests on then. */
+  engineer: z.object({ asked: z.boolean(), name: freeText('The engineer', 120) }),
+})
+export type Loads = z.infer<typeof loadsSchema>
+export type LoadRules = z.infer<typeof rulesSchema>
+export type TypedWind = z.infer<typeof typedWind>
+export type UsWind = z.infer<typeof usWind>
+export type UsWind2016 = z.infer<typeof usWind2016>
+export type EnWind = z.infer<typeof enWind>
+export type UsSnow = z.infer<typeof usSnow>
+export type EnSnow = z.infer<typeof enSnow>
+
+/** Nobody has said what loads the roof: spans are the usual ones. */
+export const noLoads: Loads = {
+  rules: { edition: 'none' }, building: { form: null, heightMm: null, widthMm: null, lengthMm: null }, engineer: { asked: false, name: '' },
+}

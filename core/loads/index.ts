@@ -1,0 +1,11 @@
+/** What loads the array: dead load, snow and wind by one edition's rules, zone by zone, and how they act together. */
+export * from './building'
+export * from './combinations'
+export * from './exposed'
+export * from './face'
+export * from './rail-line'
+export * from './snow'
+export * from './velocity'
+export * from './zones'
+export { EXPOSED_FACTOR, equalisation, usCoefficients } from './coefficients/us'
+export { enCoefficients } from './coefficients/en'

@@ -1,0 +1,136 @@
+import { contains, type Interval, TOLERANCE_MM } from '../geometry'
+import { chainCut } from './chain'
+import { KERF_MM, type RailToCut, type StockLength } from './stock'
+
+/** One way to make a rail of pieces: lengths cut, and where they meet, mm along the rail. */
+export interface Split { pieces: Interval[], bridged: boolean }
+
+/** What stage one settles: for every rail the ways it may be cut, all of which keep the windows. */
+export interface SplitChoices {
+  splits: Split[][]
+  /** Rails for which the windows leave no way; they are cut wherever a stick ends. */
+  unspliceable: string[]
+}
+
+/** More places than this on one rail, or ways to cut it, are thinned out. */
+const MOST_PLACES = 10
+const MOST_SPLITS = 24
+/** Lengths left over beside other rails' pieces that are tried on each rail. */
+const MOST_PAIRINGS = 12
+
+export interface SplitRules {
+  stock: StockLength[]
+  /** Lengths in the yard too. */
+  lengthsMm: number[]
+  leastPieceMm: number
+  /** Greatest gap that a splice bar may bridge, mm; 0 for butted. */
+  bridgeMm: number
+}
+
+/**
+ * Stage one: the ways worth having to cut each rail. Splices stand as far along as a whole stick reaches from either end,
+ * at the windows' ends, and where what is left of a stick beside another rail's piece ends; with as few splices as can be
+ * or one more; and as a run of rails cut in turn has them.
+ * @param all false for that last way only
+ */
+export function splitChoices(rails: RailToCut[], rules: SplitRules, all = true): SplitChoices {
+  const chain = chainCut(rails, rules.stock, rules.leastPieceMm)
+  const seeds = rails.map((rail): Split[] => {
+    const own = chain.pieces.get(rail.railId)
+    return own ? [{ pieces: own.map(({ fromMm, toMm }) => ({ fromMm, toMm })), bridged: false }] : []
+  })
+  if (!all) return { splits: seeds, unspliceable: chain.unspliceable }
+  const longestMm = Math.max(...rules.lengthsMm)
+  // Rails alike are cut alike.
+  const alike = <T>(of: (rail: RailToCut) => T): T[] => {
+    const known = new Map<string, T>()
+    return rails.map((rail) => {
+      const key = JSON.stringify([rail.fromMm, rail.toMm, rail.windows])
+      const made = known.get(key) ?? of(rail)
+      known.set(key, made)
+      return made
+    })
+  }
+  const plain = alike(rail => splitsAt(rail, basicPlaces(rail, rules.lengthsMm), rules, longestMm))
+  const left = [...new Set(plain.flat().flatMap(split => split.pieces).flatMap(piece => rules.lengthsMm.map(mm => Math.round(mm - (piece.toMm - piece.fromMm) - KERF_MM))))].filter(mm => mm >= rules.leastPieceMm).slice(0, MOST_PAIRINGS)
+  const paired = alike(rail => splitsAt(rail, pairingPlaces(rail, left), rules, longestMm))
+  return {
+    unspliceable: chain.unspliceable,
+    splits: rails.map((rail, r) => {
+      const seed = seeds[r]!
+      if (chain.unspliceable.includes(rail.railId)) return seed
+      const both = plain[r]!.some(split => split.pieces.length > 1) ? [...plain[r]!, ...paired[r]!] : plain[r]!
+      return withBridged(distinct([...seed, ...both]).slice(0, MOST_SPLITS), rules)
+    }),
+  }
+}
+
+const inWindows = (rail: RailToCut, places: number[]): number[] => [...new Set(places.flatMap((place) => {
+  if (rail.windows.some(window => contains(window, place))) return [place]
+  return []
+}).map(mm => Number(mm.toFixed(4))))]
+
+/** The last place in the windows at or before `mm`, and the first at or after it. */
+const before = (windows: Interval[], mm: number): number[] => windows.filter(one => one.fromMm <= mm).slice(-1).map(one => Math.min(one.toMm, mm))
+const after = (windows: Interval[], mm: number): number[] => windows.filter(one => one.toMm >= mm).slice(0, 1).map(one => Math.max(one.fromMm, mm))
+
+function basicPlaces(rail: RailToCut, lengths: number[]): number[] {
+  const places: number[] = []
+  for (const mm of lengths) {
+    let at = rail.fromMm
+    for (let k = 0; k < 4 && at < rail.toMm; k++) {
+      const [next] = before(rail.windows, at + mm)
+      if (next === undefined || next <= at + TOLERANCE_MM) break
+      places.push(next)
+      at = next
+    }
+    at = rail.toMm
+    for (let k = 0; k < 4 && at > rail.fromMm; k++) {
+      const [next] = after(rail.windows, at - mm)
+      if (next === undefined || next >= at - TOLERANCE_MM) break
+      places.push(next)
+      at = next
+    }
+  }
+  const ends = rail.windows.flatMap(window => [window.fromMm, window.toMm])
+  const all = inWindows(rail, [...places, ...ends.slice(0, MOST_PLACES)]).sort((a, b) => a - b)
+  const step = Math.ceil(all.length / MOST_PLACES)
+  return all.filter((place, i) => i % step === 0 || places.includes(place))
+}
+
+const pairingPlaces = (rail: RailToCut, left: number[]): number[] =>
+  inWindows(rail, left.flatMap(mm => [...before(rail.windows, rail.fromMm + mm), ...after(rail.windows, rail.toMm - mm)])).slice(0, MOST_PLACES)
+
+/** Every way with as few splices as can be, or one more, at these places. */
+function splitsAt(rail: RailToCut, places: number[], { leastPieceMm }: SplitRules, longestMm: number): Split[] {
+  const found: Split[] = []
+  let fewest = Infinity
+  const walk = (fromMm: number, pieces: Interval[]) => {
+    if (pieces.length > fewest + 1 || found.length > 4 * MOST_SPLITS) return
+    if (rail.toMm - fromMm <= longestMm + TOLERANCE_MM) {
+      found.push({ pieces: [...pieces, { fromMm, toMm: rail.toMm }], bridged: false })
+      fewest = Math.min(fewest, pieces.length)
+    }
+    for (const place of places) {
+      if (place - fromMm >= leastPieceMm && place - fromMm <= longestMm + TOLERANCE_MM && rail.toMm - place >= leastPieceMm) walk(place, [...pieces, { fromMm, toMm: place }])
+    }
+  }
+  walk(rail.fromMm, [])
+  return distinct(found.filter(split => split.pieces.length <= fewest + 2)).sort((a, b) => a.pieces.length - b.pieces.length).slice(0, MOST_SPLITS)
+}
+
+/** Ways that cut the very same lengths are one. */
+function distinct(splits: Split[]): Split[] {
+  const seen = new Set<string>()
+  return splits.filter(({ pieces }) => {
+    const key = pieces.map(one => (one.toMm - one.fromMm).toFixed(2)).sort().join()
+    return seen.has(key) ? false : Boolean(seen.add(key))
+  })
+}
+
+/** Where gaps may be bridged, every spliced way also with each joint opened as far as the maker lets it. */
+const withBridged = (splits: Split[], { bridgeMm }: SplitRules): Split[] => bridgeMm <= 0
+  ? splits
+  : splits.flatMap(split => split.pieces.length === 1 ? [split] : [split, {
+    bridged: true, pieces: split.pieces.map(({ fromMm, toMm }, i) => ({ fromMm: i === 0 ? fromMm : fromMm + bridgeMm / 2, toMm: i === split.pieces.length - 1 ? toMm : toMm - bridgeMm / 2 })),
+  }])

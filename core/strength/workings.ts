@@ -1,0 +1,81 @@
+import type { ChosenParts } from '../catalogue'
+import { adjusted } from '../capacity'
+import { area, count, factor, force, length, lineLoad, moment, type Quantity, share, stress, words } from '../units'
+import type { Working } from '../working'
+import type { CheckKind, CheckShare, RailUse } from './check'
+import type { FaceStrength } from './rails'
+
+/** Formula and source of every check of a rail and its fixings. */
+const checks: Record<CheckKind, { what: string, formula: string, source: Record<'asd' | 'en', string>, of: (value: number) => Quantity }> = {
+  'bending': { what: 'Bending of the rail about both axes', formula: 'Mx/(F Zx) + My/(F Zy) ≤ 1', of: moment, source: { asd: 'Aluminum Design Manual, Fy/1.65 and Ftu/(kt 1.95), interaction H.1 (from memory)', en: 'EN 1999-1-1, 6.2.5 and 6.2.9, f_o/1.1' } },
+  'shear': { what: 'Shear in the rail', formula: 'V ≤ Vr', of: force, source: { asd: 'Aluminum Design Manual, 0.6 Fy/1.65 (from memory)', en: 'EN 1999-1-1, 6.2.6' } },
+  'deflection': { what: 'Sag between two fixings', formula: 'v ≤ L / n', of: length, source: { asd: 'Limit set on this job; span/120 unless set', en: 'Limit set on this job; span/120 unless set' } },
+  'overhang-deflection': { what: 'Sag past the last fixing', formula: 'v ≤ 2 L / n', of: length, source: { asd: 'Limit set on this job; 2L/120 unless set', en: 'Limit set on this job; 2L/120 unless set' } },
+  'fixing-up': { what: 'Pull on a fixing, with its push down the slope', formula: 'R ≤ maker’s value;  R(a + b)/b against W′, with V: W′Z′/(W′cos²α + Z′sin²α)', of: force, source: { asd: 'NDS 12.2 and 12.4.1; the maker’s value for the mount', en: 'EN 1995-1-1, 8.7.2, (F_ax/R_ax)² + (F_v/R_v)² ≤ 1 (8.28); the maker’s value for the mount' } },
+  'fixing-down': { what: 'Push on a fixing', formula: 'R ≤ maker’s value', of: force, source: { asd: 'The maker’s allowable value', en: 'The maker’s design value' } },
+  'fixing-slope': { what: 'Push down the slope on a fixing', formula: 'V ≤ maker’s value;  V against Z′ with the pull that tilting brings', of: force, source: { asd: 'NDS 12.3 and 12.4.1; the maker’s value', en: 'EN 1995-1-1, 8.2.3 and 8.28; the maker’s value' } },
+  'hook': { what: 'Give of a hook on to the tile below', formula: 'R / k ≤ clearance', of: length, source: { asd: 'Stiffness and clearance by the hook’s maker', en: 'Stiffness and clearance by the hook’s maker' } },
+}
+
+const one = (kind: CheckKind, { share: used, value, limit, combination, xMm }: CheckShare, format: 'asd' | 'en'): Working => ({
+  what: checks[kind].what, formula: checks[kind].formula,
+  values: [
+    { symbol: 'E', what: 'what it comes to, at its worst', value: checks[kind].of(Math.abs(value)) },
+    { symbol: 'R', what: 'what is allowed there', value: checks[kind].of(Math.abs(limit)) },
+    { symbol: 'x', what: 'place, from the left rake', value: length(xMm) },
+    { symbol: '', what: 'combination', value: words(combination) },
+  ],
+  result: share(used), source: checks[kind].source[format], basis: kind === 'fixing-down' || kind === 'hook' ? 'maker' : 'code',
+})
+
+/** Every check of one rail, the one that governs first. */
+export function railWorkings(use: RailUse, format: 'asd' | 'en'): Working[] {
+  return (Object.entries(use.shares) as [CheckKind, CheckShare][]).sort((a, b) => b[1].share - a[1].share).map(([kind, check]) => one(kind, check, format))
+}
+
+/** What the rail's section and one fixing bear, before any rail is looked at. */
+export function capacityWorkings({ strength, capacity, loads }: FaceStrength, { rail, mount }: ChosenParts): Working[] {
+  const { section } = rail
+  const asd = strength.format === 'asd'
+  const found: Working[] = [{
+    what: `Bending strength of ${rail.name}`, formula: asd ? 'F = min(Fy/1.65, Ftu/(kt 1.95)),  M = F Z' : 'F = f_o/1.1,  M = F Z',
+    values: [
+      { symbol: 'Fy', what: 'yield strength', value: stress(section.fyMpa) }, { symbol: 'Ftu', what: 'tensile strength', value: stress(section.fuMpa) },
+      { symbol: 'F', what: `allowed stress, by ${strength.rule}`, value: stress(strength.bendingMpa) },
+      { symbol: 'Zx', what: 'section modulus', value: { kind: 'section-modulus', mm3: section.zxMm3 } }, { symbol: 'I', what: 'second moment', value: { kind: 'second-moment', mm4: section.ixMm4 } },
+    ],
+    result: moment(strength.momentX), source: `${asd ? 'Aluminum Design Manual (from memory)' : 'EN 1999-1-1, 6.2.5'}; section by ${rail.maker}: ${rail.evidence}`, basis: 'code',
+  }]
+  const { timber, maker, held } = capacity
+  if (held.upN) found.push({ what: 'Pull that a fixing holds', formula: 'R as typed', values: [], result: force(held.upN), source: 'Typed on this job; whoever typed it answers for it', basis: 'typed on this job' })
+  if (timber && mount.fasteners) {
+    const { fasteners } = mount
+    const wind = adjusted(timber, capacity.format, 'wind')
+    found.push({
+      what: 'Withdrawal of a fixing’s screws, wind', formula: asd ? (fasteners.kind === 'lag' ? 'W′ = n p 1800 G^1.5 D^0.75 C_D C_M' : 'W′ = n p 2850 G² D C_D C_M') : 'R = k_mod n^0.9 f_ax d l_ef k_d / γM,  f_ax = 0.52 d^−0.5 l_ef^−0.1 ρ^0.8',
+      values: [
+        { symbol: 'n', what: 'screws', value: count(timber.screws, timber.screws === 1 ? 'screw' : 'screws') }, { symbol: asd ? 'D' : 'd', what: fasteners.kind === 'lag' ? 'lag diameter' : 'outer thread diameter', value: length(fasteners.diameterMm) },
+        { symbol: asd ? 'p' : 'l_ef', what: 'thread in timber: length less tip, foot, flashing and sheathing', value: length(timber.threadMm) },
+        { symbol: '', what: 'before duration and wet service', value: force(timber.withdrawalN) }, { symbol: '(a+b)/b', what: 'prying by the foot', value: factor(timber.prying) },
+      ],
+      result: force(wind.withdrawalN), source: asd ? 'NDS 12.2.1 and 12.2.2, table 12.2A; C_D 1.6 wind, 1.15 snow' : 'EN 1995-1-1, 8.38 to 8.41; k_mod 1.1 wind, 0.9 snow; γM 1.3', basis: 'code',
+    }, {
+      what: 'Lateral hold of a fixing’s screws, wind', formula: asd ? 'Z′ = n min(Im, Is, II, IIIm, IIIs, IV) C_D C_M' : 'R = k_mod n F_v / γM', values: [
+        { symbol: 't', what: 'metal the screw bears on', value: length(mount.plateMm) }, { symbol: 'h/b', what: 'tilt: screw pull for each push down the slope', value: factor(timber.tilt) },
+      ], result: force(wind.lateralN), source: asd ? 'NDS 12.3.1, yield limit equations, on the root diameter' : 'EN 1995-1-1, 8.9 and 8.10, without the rope effect', basis: 'code',
+    })
+  }
+  found.push(maker
+    ? { what: `What ${mount.name} and its grip on the rail hold`, formula: 'up, down, down the slope', values: [{ symbol: '↓', what: 'towards the roof', value: force(maker.downN) }, { symbol: '↘', what: 'down the slope', value: force(maker.slopeN) }], result: force(maker.upN), source: `${mount.maker}, ${asd ? 'allowable' : 'design'} values: ${mount.evidence}`, basis: 'maker' }
+    : { what: `What ${mount.name} and its grip on the rail hold`, formula: 'not given', values: [], result: words(`no ${asd ? 'allowable' : 'design'} value`), source: 'The catalogue has none in the format of this job’s loads; values of the other format are never used', basis: 'maker' })
+  found.push({ what: 'Effective wind area of a fixing, frozen', formula: 'A = (s/2) b', values: [], result: area(loads.areasMm2.fixing), source: 'Half of the greatest span by the tributary width: the least an inner fixing can have, so that its load does not depend on where fixings end up', basis: 'arithmetic' })
+  return found
+}
+
+/** Loads along a rail, for the calculation sheet. */
+export const lineWorkings = ({ lines }: FaceStrength, r: number): Working[] => lines[r]!.map(one => ({
+  what: `Line of load, ${one.zones.length > 1 ? 'zones' : 'zone'} ${one.zones.join(', ')}${one.exposed ? ', exposed' : ''}`, formula: 'w = p h share', values: [
+    { symbol: 'from', what: 'stretch', value: length(one.fromMm) }, { symbol: 'to', what: '', value: length(one.toMm) },
+    { symbol: 'd', what: 'dead, normal', value: lineLoad(one.dead) }, { symbol: 's', what: 'snow, normal', value: lineLoad(one.snow) }, { symbol: 'w↓', what: 'wind, down', value: lineLoad(one.railDown) },
+  ], result: lineLoad(one.railUp), source: 'Worst zone that the rail’s half of the module touches, lever rule between the two rails', basis: 'arithmetic',
+}))
