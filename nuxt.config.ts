@@ -25,7 +25,11 @@ export default defineNuxtConfig({
   },
   alias: { '#core': fileURLToPath(new URL('./core', import.meta.url)) },
   compatibilityDate: '2026-05-01',
-  nitro: { esbuild: { options: { target: 'es2022' } } },
+  nitro: {
+    esbuild: { options: { target: 'es2022' } },
+    // Fonts for documents: they have the Greek and the mathematical signs that formulas need.
+    serverAssets: [{ baseName: 'fonts', dir: fileURLToPath(new URL('./node_modules/dejavu-fonts-ttf/ttf', import.meta.url)), pattern: 'DejaVuSans{,-Bold}.ttf' }],
+  },
   vite: {
     worker: { format: 'es' },
     optimizeDeps: { include: ['comlink', 'zod', 'd3', 'papaparse', 'clipper2-ts'] },

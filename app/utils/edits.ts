@@ -8,3 +8,7 @@ export const faceEdit = (faceId: string, values: ValuesOf<'set-face'>): Edit => 
 export const arrayEdit = (faceId: string, values: ValuesOf<'set-array'>): Edit => ({ type: 'set-array', faceId, values })
 /** An edit of one row, 0 first from the eave. */
 export const rowEdit = (faceId: string, row: number, values: ValuesOf<'set-row'>): Edit => ({ type: 'set-row', faceId, row, values })
+/** An edit of what loads the job. */
+export const loadsEdit = (values: ValuesOf<'set-loads'>): Edit => ({ type: 'set-loads', values })
+/** An edit of what the van and the yard have. */
+export const vanEdit = (values: ValuesOf<'set-van'>): Edit => ({ type: 'set-van', values })

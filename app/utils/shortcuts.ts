@@ -2,7 +2,7 @@
 export const shortcuts: { keys: string, what: string }[] = [
   { keys: 'Alt ↑  Alt ↓', what: 'Climb the ladder up or down' },
   { keys: '1 – 8', what: 'Stand on a rung, 1 at the bottom' },
-  { keys: 'R C K M L F', what: 'Layers: rafters, courses, keep-clear, modules, rails, fixings' },
+  { keys: 'R C K M L F Z', what: 'Layers: rafters, courses, keep-clear, modules, rails, fixings, wind zones' },
   { keys: '[  ]', what: 'Previous and next row, rail or rafter' },
   { keys: 'Arrow keys', what: 'On the drawing: nudge what is selected by 1/16 in or 1 mm' },
   { keys: 'Shift arrow', what: 'Nudge by 1 in or 25 mm' },

@@ -1,7 +1,7 @@
 import { expose } from 'comlink'
-import { arrangeFace, balanceFace, planJob, probeFace } from '#core/plan'
+import { arrangeFace, balanceFace, compareRails, planJob, probeFace } from '#core/plan'
 
-const planner = { planJob, balanceFace, probeFace, arrangeFace }
+const planner = { planJob, balanceFace, probeFace, arrangeFace, compareRails }
 export type PlannerApi = typeof planner
 
 expose(planner)

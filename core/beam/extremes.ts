@@ -108,10 +108,10 @@ export function peakSag(pieces: BeamPiece[], stiffness: number, fromMm: number, 
       let [a, b] = [stops[i - 1]!, stops[i]!]
       look(b)
       const falls = slopeAt(a) > 0
-      if (falls === slopeAt(b) > 0) continue
+      if ((slopeAt(b) > 0) === falls) continue
       for (let k = 0; k < HALVINGS; k++) {
         const middle = (a + b) / 2
-        if (slopeAt(middle) > 0 === falls) a = middle
+        if ((slopeAt(middle) > 0) === falls) a = middle
         else b = middle
       }
       look((a + b) / 2)

@@ -110,4 +110,3 @@ function tooLongRuns(context: FindingContext): DraftFinding[] {
     }],
   }]
 }
-

@@ -135,4 +135,3 @@ function screening(context: FindingContext): DraftFinding[] {
     sentence: `A first look at the rafter: its bending strength is used ${Math.round(100 * found.before)} % by roof and snow and ${Math.round(100 * found.after)} % with the array on it.${found.after > 1 ? ' That is more than it has: an engineer must look.' : ''} This is a screening, not a sign-off.`,
   }]
 }
-

@@ -4,7 +4,7 @@ import { seeded } from '../../tests/fixtures/random'
 import { applyEdit, rafterRow } from '../job'
 import { balanceFace, placesOf } from '../plan'
 import { overhangDifferenceMm } from './balance'
-import { placeFixings } from './place'
+import { fixMoved } from './place'
 
 describe('balance', () => {
   it('centres the fixture between its outer rafters', () => {
@@ -27,7 +27,7 @@ describe('balance', () => {
       const { balance } = balanceFace(job, catalogue, 'main')!
       const slack = plan.rows.slack!
       for (let shift = slack.fromMm; shift <= slack.toMm; shift += 7) {
-        const at = placeFixings(plan.rails.map(rail => ({ ...rail, leftMm: rail.leftMm + shift, rightMm: rail.rightMm + shift })), placesOf(face, catalogue), plan.limits, 'soft-stagger')
+        const at = fixMoved(plan.rails, shift, placesOf(face, catalogue), plan.limits, 'soft-stagger')
         if (at.rails.some(rail => rail.shortfalls.length)) continue
         expect(balance.after.shortfalls).toBe(0)
         expect(balance.after.fixings).toBeLessThanOrEqual(at.total)

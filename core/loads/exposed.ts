@@ -28,7 +28,7 @@ export function exposedModules(rows: RowPlan[], { shape, heightMm, flat, beyondR
   return rows.map((row, r) => row.moduleLeftsMm.map((leftMm, i) => {
     const me = modules.find(one => one.r === r && one.i === i)!
     const edges = edgeDistances(shape, me, flat, beyondRidgeMm)
-    const ends = ([['along', -1, edges.left], ['along', 1, edges.right], ['up', -1, edges.down], ['up', 1, edges.up]] as const)
+    const ends = [['along', -1, edges.left], ['along', 1, edges.right], ['up', -1, edges.down], ['up', 1, edges.up]] as const
     return ends.some(([axis, sign, toEdgeMm]) => {
       const across = axis === 'along' ? 'up' : 'along'
       // From this module to the end of what stands unbroken in this direction.

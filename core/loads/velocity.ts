@@ -42,7 +42,7 @@ export function usVelocityPressure(edition: 'us-2010' | 'us-2016', wind: UsWind 
 }
 
 /** Roughness length and least height, m, by terrain category (EN 1991-1-4 table 4.1). */
-const terrains = { '0': { z0: 0.003, zMin: 1 }, 'I': { z0: 0.01, zMin: 1 }, 'II': { z0: 0.05, zMin: 2 }, 'III': { z0: 0.3, zMin: 5 }, 'IV': { z0: 1, zMin: 10 } }
+const terrains = { 0: { z0: 0.003, zMin: 1 }, I: { z0: 0.01, zMin: 1 }, II: { z0: 0.05, zMin: 2 }, III: { z0: 0.3, zMin: 5 }, IV: { z0: 1, zMin: 10 } }
 
 /** Peak velocity pressure q_p(z) of EN 1991-1-4, characteristic, Pa. */
 export function enVelocityPressure(wind: EnWind, heightMm: number): VelocityPressure {

@@ -131,6 +131,8 @@ function distinct(splits: Split[]): Split[] {
 /** Where gaps may be bridged, every spliced way also with each joint opened as far as the maker lets it. */
 const withBridged = (splits: Split[], { bridgeMm }: SplitRules): Split[] => bridgeMm <= 0
   ? splits
-  : splits.flatMap(split => split.pieces.length === 1 ? [split] : [split, {
-    bridged: true, pieces: split.pieces.map(({ fromMm, toMm }, i) => ({ fromMm: i === 0 ? fromMm : fromMm + bridgeMm / 2, toMm: i === split.pieces.length - 1 ? toMm : toMm - bridgeMm / 2 })),
-  }])
+  : splits.flatMap(split => split.pieces.length === 1
+      ? [split]
+      : [split, {
+          bridged: true, pieces: split.pieces.map(({ fromMm, toMm }, i) => ({ fromMm: i === 0 ? fromMm : fromMm + bridgeMm / 2, toMm: i === split.pieces.length - 1 ? toMm : toMm - bridgeMm / 2 })),
+        }])

@@ -50,4 +50,3 @@ function upOf({ capacity }: RailSetting, { shortest }: Combination): number {
 /** Local rules made narrower by what strength alone forbids. */
 export const narrowed = (rules: { maxSpanMm: number, maxOverhangMm: number }, bounds: StrengthBounds) =>
   ({ maxSpanMm: Math.min(rules.maxSpanMm, bounds.spanMm), maxOverhangMm: Math.min(rules.maxOverhangMm, bounds.overhangMm) })
-

@@ -57,7 +57,7 @@ export function formatQuantity(quantity: Quantity, units: UnitSystem): string {
     case 'pressure': return us ? `${plain(quantity.pa / PA_PER_PSF, 1)} psf` : `${plain(quantity.pa / 1000, 2)} kPa`
     case 'force': return us ? `${plain(quantity.n / N_PER_LBF, 0)} lb` : Math.abs(quantity.n) < 1000 ? `${plain(quantity.n, 0)} N` : `${plain(quantity.n / 1000, 2)} kN`
     case 'line-load': return us ? `${plain(quantity.nPerMm * MM_PER_FOOT / N_PER_LBF, 1)} lb/ft` : `${plain(quantity.nPerMm, 3)} kN/m`
-    case 'moment': return us ? `${plain(quantity.nmm / (N_PER_LBF * MM_PER_FOOT), 0)} lb·ft` : `${plain(quantity.nmm / 1000, 0)} N·m`
+    case 'moment': return us ? `${plain(quantity.nmm / (N_PER_LBF * MM_PER_FOOT), 0)} lb ft` : `${plain(quantity.nmm / 1000, 0)} N m`
     case 'stress': return us ? `${plain(quantity.mpa / MPA_PER_PSI, 0)} psi` : `${plain(quantity.mpa, 1)} MPa`
     case 'speed': return us ? `${plain(quantity.ms / MS_PER_MPH, 0)} mph` : `${plain(quantity.ms, 1)} m/s`
     case 'section-modulus': return us ? `${figures(quantity.mm3 / MM_PER_INCH ** 3)} in³` : `${figures(quantity.mm3 / 1000)} cm³`

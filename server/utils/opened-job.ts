@@ -21,9 +21,9 @@ export async function plannedJob(event: H3Event): Promise<StoredJob & { plan: Pl
   return { ...stored, plan: planJob(stored.job, catalogue) }
 }
 
-/** Sends text as a file with a name made from the job's title. */
-export function sendFile(event: H3Event, title: string, suffix: string, contentType: string, text: string): string {
+/** Sends text or bytes as a file with a name made from the job's title. */
+export function sendFile<T extends string | Buffer>(event: H3Event, title: string, suffix: string, contentType: string, body: T): T {
   const name = `${title.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '') || 'job'}-${suffix}`
   setResponseHeaders(event, { 'content-type': contentType, 'content-disposition': `attachment; filename="${name}"` })
-  return text
+  return body
 }

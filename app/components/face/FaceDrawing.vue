@@ -7,7 +7,7 @@ import type { FacePlan } from '#core/plan'
 import { chanceAt, rafterAt } from '#core/supports'
 
 /** One face, square-on and to scale, with its two tapes. */
-const { job, face, plan, selection, showsHits = false } = defineProps<{ job: Job, face: Face, plan: FacePlan, selection: string, showsHits?: boolean }>()
+const { job, face, plan, selection, showsHits = false, showsUse = false } = defineProps<{ job: Job, face: Face, plan: FacePlan, selection: string, showsHits?: boolean, showsUse?: boolean }>()
 const emit = defineEmits<{ select: [what: string], nudge: [event: KeyboardEvent] }>()
 
 const box = useTemplateRef('box')
@@ -38,6 +38,9 @@ const chance = computed(() => {
   return chanceAt(plan.supports.rafters, fasteners, at.xMm, at.yMm)
 })
 
+/** Of several directions of the wind, whose zones are drawn. */
+const zoneSet = ref(0)
+const zoneSets = computed(() => plan.loading.loads?.sets ?? [])
 const layer = (id: LayerId) => shows.value[id]
 const path = (rings: { x: number, y: number }[][]) => rings.map(ring => `M${ring.map(({ x, y }) => `${scale.value.x(x).toFixed(2)} ${scale.value.y(y).toFixed(2)}`).join('L')}Z`).join('')
 /** Names of the edges other than eave and plain rakes, written outside along them. */
@@ -228,6 +231,15 @@ const summary = computed(() => `${face.name} to scale, ridge up: ${plan.modules}
         v-if="layer('fixings')"
         :plan="plan"
         :scale="scale"
+        :selection="selection"
+        :shows-use="showsUse"
+      />
+
+      <FaceZones
+        v-if="layer('zones') && plan.loading.loads"
+        :plan="plan"
+        :scale="scale"
+        :set="zoneSet"
       />
 
       <FaceHits
@@ -288,6 +300,15 @@ const summary = computed(() => `${face.name} to scale, ridge up: ${plan.modules}
         fill="#22272e"
       >Datum</text>
     </svg>
+    <button
+      v-if="layer('zones') && zoneSets.length"
+      type="button"
+      class="absolute top-1 left-3 border border-chalk-500 bg-sheet px-2 py-0.5 text-sm font-semibold text-chalk-700"
+      :title="zoneSets.length > 1 ? 'Press for the next direction of the wind' : undefined"
+      @click="zoneSet = (zoneSet + 1) % zoneSets.length"
+    >
+      Wind zones{{ zoneSets.length > 1 ? `, wind ${zoneSets[zoneSet % zoneSets.length]!.wind} (${zoneSet % zoneSets.length + 1} of ${zoneSets.length})` : '' }}
+    </button>
     <output
       v-if="pointer"
       class="pointer-events-none absolute top-1 right-3 bg-chalk-500 px-2 py-0.5 text-sm font-semibold text-white"

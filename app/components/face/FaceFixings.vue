@@ -2,8 +2,14 @@
 import type { FacePlan } from '#core/plan'
 import type { FaceScale } from '../../composables/useFaceScale'
 
-/** Fixings as crayon crosses; one whose timber is not proved has a broken ring. */
-const { plan, scale } = defineProps<{ plan: FacePlan, scale: FaceScale }>()
+/**
+ * Fixings as crayon crosses; one whose timber is not proved has a broken ring. Where loads are known a bar over each shows how
+ * much of what it holds is used, full at the top, with figures on the selected rail.
+ */
+const { plan, scale, selection = '', showsUse = false } = defineProps<{ plan: FacePlan, scale: FaceScale, selection?: string, showsUse?: boolean }>()
+const BAR = 18
+const colour = (share: number) => share > 1 ? 'var(--color-brick-500)' : share > 0.9 ? 'var(--color-amber-500)' : 'var(--color-lichen-500)'
+const useOf = (r: number, i: number) => showsUse ? plan.uses[r]?.fixings[i]?.worst ?? null : null
 </script>
 
 <template>
@@ -13,7 +19,7 @@ const { plan, scale } = defineProps<{ plan: FacePlan, scale: FaceScale }>()
       :key="rail.railId"
     >
       <g
-        v-for="fixing in rail.fixings"
+        v-for="(fixing, i) in rail.fixings"
         :key="fixing.xMm"
         :transform="`translate(${scale.x(fixing.xMm)} ${scale.y(plan.rails[r]!.yMm)})`"
       >
@@ -35,6 +41,38 @@ const { plan, scale } = defineProps<{ plan: FacePlan, scale: FaceScale }>()
           stroke-width="1.6"
           stroke-dasharray="3 2.6"
         />
+        <template v-if="useOf(r, i) !== null">
+          <rect
+            x="9"
+            :y="-BAR + 6"
+            width="6"
+            :height="BAR"
+            fill="#fff"
+            stroke="#22272e"
+            stroke-width="1"
+          />
+          <rect
+            x="9.5"
+            :y="6.5 - (BAR - 1) * Math.min(1, useOf(r, i)!)"
+            width="5"
+            :height="(BAR - 1) * Math.min(1, useOf(r, i)!)"
+            :fill="colour(useOf(r, i)!)"
+          />
+          <text
+            v-if="rail.railId === selection"
+            x="3"
+            y="-16"
+            text-anchor="middle"
+            font-size="13"
+            font-weight="700"
+            fill="#22272e"
+            stroke="#fff"
+            stroke-width="3.5"
+            paint-order="stroke"
+          >
+            {{ useOf(r, i)! > 9.99 ? 'none' : `${Math.round(100 * useOf(r, i)!)} %` }}
+          </text>
+        </template>
       </g>
     </template>
   </g>

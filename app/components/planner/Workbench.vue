@@ -64,6 +64,11 @@ const showsPalette = ref(false)
 const message = ref('')
 const { balance, swapDatum, nudge, step, workings } = useFaceActions(face, facePlan, selection, message)
 
+/** The selected rail where it has a chart: with loads known and fixings to stand on. */
+const charted = computed(() => {
+  const at = stage === 'rails' ? facePlan.value.rails.findIndex(rail => rail.id === selection.value) : -1
+  return at >= 0 && facePlan.value.uses[at] ? selection.value : null
+})
 const onSheet = computed(() => stage === 'load-out' || stage === 'mark-out')
 usePlannerKeys({
   jobId: () => jobId, stage: () => stage, toggle, balance, swapDatum, step,
@@ -179,8 +184,14 @@ usePlannerKeys({
           :plan="shown.plan"
           :selection="selection"
           :shows-hits="stage === 'rafters'"
+          :shows-use="stage === 'rails'"
           @select="select"
           @nudge="nudge"
+        />
+        <LoadsRailChart
+          v-if="charted"
+          class="shrink-0"
+          :rail-id="charted"
         />
       </main>
       <aside

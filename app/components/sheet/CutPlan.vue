@@ -5,6 +5,7 @@ import type { UnitSystem } from '#core/units'
 /** Each stick to scale with the pieces cut from it. */
 const { plan, units } = defineProps<{ faceName: string, plan: FacePlan, units: UnitSystem }>()
 const longestMm = computed(() => Math.max(...plan.sticks.sticks.map(stick => stick.stockMm)))
+const bridged = computed(() => plan.sticks.splices.filter(splice => splice.bridged).length)
 const share = (mm: number) => `${100 * mm / longestMm.value}%`
 const railNumber = (railId: string) => plan.rails.find(rail => rail.id === railId)!.number
 /** Which piece of its rail this is, left to right. */
@@ -12,7 +13,6 @@ const place = (railId: string, fromMm: number) => {
   const own = plan.sticks.sticks.flatMap(stick => stick.pieces).filter(piece => piece.railId === railId)
   return own.length > 1 ? ` ${String.fromCharCode(97 + own.findIndex(piece => piece.fromMm === fromMm))}` : ''
 }
-const proved = computed(() => plan.sticks.sticks.length === plan.sticks.leastSticks)
 </script>
 
 <template>
@@ -20,7 +20,7 @@ const proved = computed(() => plan.sticks.sticks.length === plan.sticks.leastSti
     Cut plan, {{ faceName.toLowerCase() }}: {{ plan.sticks.sticks.length }} sticks of {{ plan.parts.rail.name }}
   </h3>
   <p class="mb-3 text-[15px] text-muted">
-    {{ proved ? 'No cutting uses fewer: the total length needs as many.' : `${plan.sticks.sticks.length} sticks found; fewer than ${plan.sticks.leastSticks} excluded by length.` }} Pieces run left to right as they lie, trim tails included.
+    {{ plan.sticks.proved ? 'No cutting that the splice places leave costs less.' : 'The best cutting found; cheaper ones were not all excluded.' }} Pieces run left to right as they lie, trim tails included.{{ bridged ? ` ${bridged} joint${bridged === 1 ? ' is' : 's are'} bridged: leave the gap as marked.` : '' }}
   </p>
   <ol class="space-y-1.5">
     <li
@@ -47,7 +47,7 @@ const proved = computed(() => plan.sticks.sticks.length === plan.sticks.leastSti
           </div>
         </div>
       </div>
-      <span class="w-24 text-right text-sm text-muted"><FieldLengthText
+      <span class="w-24 text-right text-sm text-muted">{{ stick.fromYard ? 'yard offcut, ' : '' }}<FieldLengthText
         :mm="stick.offcutMm"
         :units="units"
       /> left</span>

@@ -20,5 +20,11 @@ defineProps<{ title: string, job: Job, version: number, updatedAt: string }>()
         <slot />
       </div>
     </div>
+    <p
+      v-if="job.loads.engineer.asked"
+      class="mt-1 border-l-4 border-brick-500 py-0.5 pl-2 text-[15px] font-semibold"
+    >
+      {{ job.loads.engineer.name ? `The structure rests on the work of ${job.loads.engineer.name}.` : 'A licensed engineer is asked for and not named yet: fix nothing by this sheet.' }}
+    </p>
   </header>
 </template>

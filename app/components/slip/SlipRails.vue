@@ -2,15 +2,23 @@
 import type { ArrayRules, FixingPattern } from '#core/job'
 import { plainRow } from '#core/job'
 import { mismatches } from '#core/catalogue'
+import { checkWords } from '#core/findings'
 import { readingAlong } from '#core/roof'
+import { force, formatQuantity, formatShare } from '#core/units'
 
 const { face, facePlan, catalogue, units, selection, select, commit } = useFace()
+const jobId = useRoute().params.id as string
+const part = ref('rails')
+const parts4 = [{ label: 'Rails', value: 'rails' }, { label: 'Loads', value: 'loads' }, { label: 'Holds', value: 'holds' }, { label: 'Sticks', value: 'sticks' }]
+const asksSpans = ref(false)
 const array = computed(() => face.value.array)
 const set = (values: Partial<Omit<ArrayRules, 'rows'>>) => commit(arrayEdit(face.value.id, values))
 const rail = computed(() => facePlan.value.rails.find(one => one.id === selection.value) ?? null)
 const fixings = computed(() => facePlan.value.fixings.rails.find(one => one.railId === selection.value) ?? null)
 /** In the order of the tape, from the datum on. */
 const fixingLines = computed(() => face.value.datum === 'left' ? fixings.value?.fixings ?? [] : [...fixings.value?.fixings ?? []].reverse())
+const use = computed(() => facePlan.value.uses[facePlan.value.rails.findIndex(one => one.id === selection.value)] ?? null)
+const dutyOf = (xMm: number) => use.value?.fixings.find(duty => duty.xMm === xMm) ?? null
 const rowBottomMm = computed(() => rail.value ? facePlan.value.rows.rows[rail.value.row]!.bottomMm : 0)
 const typedMm = computed(() => {
   if (!rail.value) return null
@@ -84,7 +92,14 @@ const setHeight = (mm: number | null) => rail.value
         />
       </SlipLine>
       <SlipLine label="Fixings">
-        {{ fixings.fixings.length }}{{ fixings.shortfalls.length ? '' : ', fewest possible' }}
+        {{ fixings.fixings.length }}{{ fixings.shortfalls.length ? '' : fixings.fewestProved ? ', fewest possible' : ', fewer not excluded' }}
+      </SlipLine>
+      <SlipLine
+        v-if="use"
+        label="Most used"
+        :bad="use.worst > 1.000001"
+      >
+        {{ use.worst > 9 ? 'nothing holds' : formatShare(use.worst) }}, {{ checkWords[use.governs].name }}
       </SlipLine>
       <SlipLine
         label="Longest span"
@@ -120,24 +135,64 @@ const setHeight = (mm: number | null) => rail.value
       <li
         v-for="fixing in fixingLines"
         :key="fixing.xMm"
-        class="flex items-baseline justify-between gap-2 border-b border-dotted border-graphite-300 py-1 text-[15px]"
+        class="border-b border-dotted border-graphite-300 py-1 text-[15px]"
       >
-        <span>{{ fixing.member[0]!.toUpperCase() }}{{ fixing.member.slice(1) }}
-          <span
-            class="text-[13px]"
-            :class="fixing.state === 'guessed' ? 'font-semibold text-amber-600' : 'text-muted'"
-          >{{ fixing.state }}{{ fixing.chance < 0.995 ? `, timber ${Math.round(100 * fixing.chance)} %` : '' }}</span></span>
-        <b><FieldLengthText
-          :mm="readingAlong(face, fixing.xMm)"
-          :units="units"
-        /></b>
+        <div class="flex items-baseline justify-between gap-2">
+          <span>{{ fixing.member[0]!.toUpperCase() }}{{ fixing.member.slice(1) }}
+            <span
+              class="text-[13px]"
+              :class="fixing.state === 'guessed' ? 'font-semibold text-amber-600' : 'text-muted'"
+            >{{ fixing.state }}{{ fixing.chance < 0.995 ? `, timber ${Math.round(100 * fixing.chance)} %` : '' }}</span></span>
+          <b><FieldLengthText
+            :mm="readingAlong(face, fixing.xMm)"
+            :units="units"
+          /></b>
+        </div>
+        <div
+          v-if="dutyOf(fixing.xMm)"
+          class="flex justify-between text-[13px] text-muted"
+        >
+          <span>up {{ formatQuantity(force(dutyOf(fixing.xMm)!.upN), units) }}, down {{ formatQuantity(force(dutyOf(fixing.xMm)!.downN), units) }}, slope {{ formatQuantity(force(dutyOf(fixing.xMm)!.slopeN), units) }}</span>
+          <span class="font-semibold">{{ dutyOf(fixing.xMm)!.worst > 9 ? 'not held' : formatShare(dutyOf(fixing.xMm)!.worst) }}</span>
+        </div>
       </li>
     </ol>
   </template>
-  <template v-else>
-    <h2 class="slip-title">
-      Rails and fixings
-    </h2>
+  <SlipTabs
+    v-else
+    v-model="part"
+    :parts="parts4"
+  />
+  <template v-if="!rail && part === 'loads'">
+    <LoadsForm />
+  </template>
+  <template v-else-if="!rail && part === 'holds'">
+    <LoadsTimberForm />
+  </template>
+  <template v-else-if="!rail && part === 'sticks'">
+    <LoadsVanForm />
+  </template>
+  <template v-else-if="!rail">
+    <div class="mb-2 flex gap-1">
+      <UButton
+        color="neutral"
+        class="flex-1 justify-center"
+        label="Spans and rails…"
+        @click="asksSpans = true"
+      />
+      <UButton
+        color="neutral"
+        variant="outline"
+        icon="i-lucide-file-text"
+        label="PDF"
+        title="Calculation sheet of this job"
+        :to="`/api/jobs/${jobId}/calculations.pdf`"
+        external
+        download
+      />
+    </div>
+    <LoadsSpanTableDialog v-model:open="asksSpans" />
+    <SlipLoadSummary />
     <FieldChoiceField
       label="Rail"
       :value="array.railId"
@@ -164,7 +219,7 @@ const setHeight = (mm: number | null) => rail.value
     />
     <FieldLengthField
       label="Allowed span"
-      :hint="array.allowedSpanMm === null ? 'usual for this rail' : 'typed; empty for the usual'"
+      :hint="array.allowedSpanMm !== null ? 'typed; empty for the maker’s' : facePlan.strength ? 'the makers’ greatest' : 'usual for this rail'"
       :mm="facePlan.limits.maxSpanMm"
       :units="units"
       optional
@@ -212,8 +267,8 @@ const setHeight = (mm: number | null) => rail.value
           /></span>
           <span
             class="font-semibold"
-            :class="facePlan.fixings.rails[one.number - 1]!.shortfalls.length || !one.inZone ? 'text-brick-600' : ''"
-          >{{ facePlan.fixings.rails[one.number - 1]!.fixings.length }} fixings</span>
+            :class="facePlan.fixings.rails[one.number - 1]!.shortfalls.length || !one.inZone || (facePlan.uses[one.number - 1]?.worst ?? 0) > 1.000001 ? 'text-brick-600' : ''"
+          >{{ facePlan.fixings.rails[one.number - 1]!.fixings.length }} fixings{{ facePlan.uses[one.number - 1] ? `, ${facePlan.uses[one.number - 1]!.worst > 9 ? 'nothing holds' : formatShare(facePlan.uses[one.number - 1]!.worst)}` : '' }}</span>
         </button>
       </li>
     </ul>

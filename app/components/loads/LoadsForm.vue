@@ -1,0 +1,320 @@
+<script setup lang="ts">
+import { type LoadEdition, loadEditionNames, loadEditions, type LoadRules, type Loads, plainRules, plainTypedWind, roofForms } from '#core/job'
+import { buildingOf } from '#core/loads'
+
+/** What loads the roof: one edition with all its parts, every figure there to be typed over. */
+const { job, face, facePlan, units, commit } = useFace()
+const loads = computed(() => job.value.loads)
+const rules = computed(() => loads.value.rules)
+const set = (values: Partial<Loads>) => commit(loadsEdit(values))
+const setRules = (values: LoadRules) => set({ rules: values })
+const setBuilding = (values: Partial<Loads['building']>) => set({ building: { ...loads.value.building, ...values } })
+const building = computed(() => buildingOf(job.value, face.value))
+const editions = loadEditions.map(value => ({ value, label: loadEditionNames[value] }))
+const isEn = computed(() => rules.value.edition === 'en')
+
+/** Another edition starts at its own plain figures: nothing of one is carried into another. */
+const chooseEdition = (edition: LoadEdition) => edition === rules.value.edition || setRules(plainRules(edition))
+const wind = computed(() => rules.value.edition === 'none' ? null : rules.value.wind)
+const snow = computed(() => rules.value.edition === 'none' ? null : rules.value.snow)
+const setWind = (values: Record<string, unknown>) => setRules({ ...rules.value, wind: { ...wind.value, ...values } } as LoadRules)
+const setSnow = (values: Record<string, unknown>) => setRules({ ...rules.value, snow: { ...snow.value, ...values } } as LoadRules)
+const windWays = computed(() => rules.value.edition === 'us-2022'
+  ? [{ value: 'typed', label: 'An engineer’s pressures' }]
+  : [{ value: 'computed', label: 'Worked out by the edition' }, { value: 'typed', label: 'An engineer’s pressures' }])
+function chooseWind(kind: string) {
+  if (kind === wind.value?.kind) return
+  const plain = plainRules(rules.value.edition)
+  setRules({ ...rules.value, wind: kind === 'typed' ? plainTypedWind : plain.edition === 'none' ? null : plain.wind } as LoadRules)
+}
+const exposures = ['B', 'C', 'D'].map(value => ({ value, label: `Exposure ${value}` }))
+const terrainNames: Record<string, string> = { 0: '0, open sea', I: 'I, flat and open', II: 'II, low cover', III: 'III, suburb', IV: 'IV, town' }
+const terrains = Object.entries(terrainNames).map(([value, label]) => ({ value, label: `Terrain ${label}` }))
+const formNames = { gable: 'Gable', hip: 'Hip', monopitch: 'Single pitch' }
+const forms = [{ value: 'own', label: 'As the faces have it' }, ...roofForms.map(value => ({ value, label: formNames[value] }))]
+const yesNo = (yes: string, no: string) => [{ value: 'no', label: no }, { value: 'yes', label: yes }]
+
+/** Zones of the face with what the edition makes of them, each coefficient there to be typed over. */
+const zones = computed(() => {
+  const found = facePlan.value.loading.loads
+  if (!found || wind.value?.kind !== 'computed') return []
+  const names = [...new Set(found.sets.flatMap(set => set.zones.map(zone => zone.name)))]
+  return names.map(name => ({ name, pressure: found.wind.rail[name]!, typed: wind.value?.kind === 'computed' ? wind.value.coefficients[name] ?? null : null }))
+})
+function setCoefficient(zone: string, values: { up?: number, down?: number } | null) {
+  if (wind.value?.kind !== 'computed') return { ok: true as const, value: true as const }
+  const { [zone]: old, ...rest } = wind.value.coefficients
+  return setWind({ coefficients: values ? { ...rest, [zone]: { up: 1, down: 0.5, ...old, ...values } } : rest })
+}
+const typedWind = computed(() => wind.value?.kind === 'typed' ? wind.value : null)
+const typedParts = [['interior', 'Inside'], ['edge', 'Along edges'], ['corner', 'In corners']] as const
+</script>
+
+<template>
+  <FieldChoiceField
+    label="Rules"
+    :value="rules.edition"
+    :choices="editions"
+    @choose="chooseEdition($event)"
+  />
+  <p
+    v-if="rules.edition === 'none'"
+    class="mt-2 text-[15px]"
+  >
+    Nobody has said what loads this roof, so spans are the usual ones. Choose the rules in force here; each figure can then be typed over.
+  </p>
+  <template v-if="wind && snow">
+    <h2 class="slip-title mt-4">
+      Wind
+    </h2>
+    <FieldChoiceField
+      label="Wind"
+      :value="wind.kind"
+      :choices="windWays"
+      @choose="chooseWind"
+    />
+    <template v-if="wind.kind === 'computed'">
+      <FieldMeasureField
+        label="Basic wind speed"
+        :hint="isEn ? '10 minute mean, vb' : 'strength level, by the map'"
+        :value="wind.speedMs"
+        measure="speed"
+        :units="units"
+        :commit="speedMs => setWind({ speedMs })"
+      />
+      <FieldChoiceField
+        v-if="'exposure' in wind"
+        label="Exposure"
+        :value="wind.exposure"
+        :choices="exposures"
+        @choose="setWind({ exposure: $event })"
+      />
+      <FieldChoiceField
+        v-if="'terrain' in wind"
+        label="Terrain"
+        :value="wind.terrain"
+        :choices="terrains"
+        @choose="setWind({ terrain: $event })"
+      />
+      <FieldMeasureField
+        v-if="'kzt' in wind"
+        label="Topography, Kzt"
+        :value="wind.kzt"
+        measure="factor"
+        :units="units"
+        :commit="kzt => setWind({ kzt })"
+      />
+      <FieldMeasureField
+        v-if="'kd' in wind"
+        label="Direction, Kd"
+        :value="wind.kd"
+        measure="factor"
+        :units="units"
+        :commit="kd => setWind({ kd })"
+      />
+      <FieldMeasureField
+        v-if="'ke' in wind"
+        label="Ground elevation, Ke"
+        :value="wind.ke as number"
+        measure="factor"
+        :units="units"
+        :commit="ke => setWind({ ke })"
+      />
+      <FieldMeasureField
+        v-if="'leastPa' in wind"
+        label="Least net pressure"
+        :value="wind.leastPa"
+        measure="pressure"
+        :units="units"
+        :commit="leastPa => setWind({ leastPa })"
+      />
+      <FieldMeasureField
+        v-if="'orography' in wind"
+        label="Orography, co"
+        :value="wind.orography"
+        measure="factor"
+        :units="units"
+        :commit="orography => setWind({ orography })"
+      />
+      <FieldMeasureField
+        v-if="'altitudeFactor' in wind"
+        label="Altitude and direction"
+        hint="factors of the national annex"
+        :value="wind.altitudeFactor"
+        measure="factor"
+        :units="units"
+        :commit="altitudeFactor => setWind({ altitudeFactor })"
+      />
+      <details
+        v-if="zones.length"
+        class="mt-2"
+      >
+        <summary class="cursor-pointer text-[15px] font-semibold">
+          Coefficients by zone
+        </summary>
+        <div
+          v-for="zone in zones"
+          :key="zone.name"
+          class="border-b border-dotted border-graphite-300 py-1"
+        >
+          <FieldMeasureField
+            :label="`Zone ${zone.name}, up`"
+            :hint="zone.typed ? 'typed; empty for the edition’s' : 'by the edition'"
+            :value="zone.typed?.up ?? null"
+            measure="factor"
+            :units="units"
+            optional
+            :commit="up => setCoefficient(zone.name, up === null ? null : { up })"
+          />
+          <FieldMeasureField
+            v-if="zone.typed"
+            :label="`Zone ${zone.name}, down`"
+            :value="zone.typed.down"
+            measure="factor"
+            :units="units"
+            :commit="down => setCoefficient(zone.name, { down: down! })"
+          />
+        </div>
+      </details>
+    </template>
+    <template v-else>
+      <FieldTypedField
+        label="By whom"
+        :shown="wind.by"
+        wide
+        :commit="by => setWind({ by })"
+      />
+      <FieldLengthField
+        label="Edge zone"
+        hint="width in plan"
+        :mm="wind.edgeMm"
+        :units="units"
+        :commit="edgeMm => setWind({ edgeMm })"
+      />
+      <template
+        v-for="[part, name] in typedParts"
+        :key="part"
+      >
+        <FieldMeasureField
+          :label="`${name}, up`"
+          :hint="isEn ? 'characteristic' : 'strength level'"
+          :value="typedWind![part].upPa"
+          measure="pressure"
+          :units="units"
+          :commit="upPa => setWind({ [part]: { ...typedWind![part], upPa } })"
+        />
+        <FieldMeasureField
+          :label="`${name}, down`"
+          :value="typedWind![part].downPa"
+          measure="pressure"
+          :units="units"
+          :commit="downPa => setWind({ [part]: { ...typedWind![part], downPa } })"
+        />
+      </template>
+    </template>
+    <h2 class="slip-title mt-4">
+      Snow
+    </h2>
+    <FieldMeasureField
+      label="Ground snow"
+      :hint="isEn ? 'characteristic, sk' : rules.edition === 'us-2022' ? 'strength level, pg' : 'pg'"
+      :value="snow.groundPa"
+      measure="pressure"
+      :units="units"
+      :commit="groundPa => setSnow({ groundPa })"
+    />
+    <FieldMeasureField
+      label="Exposure, Ce"
+      :value="snow.ce"
+      measure="factor"
+      :units="units"
+      :commit="ce => setSnow({ ce })"
+    />
+    <FieldMeasureField
+      label="Thermal, Ct"
+      :hint="isEn ? undefined : 'to 1.0 warm, 1.1 cold, 1.2 unheated'"
+      :value="snow.ct"
+      measure="factor"
+      :units="units"
+      :commit="ct => setSnow({ ct })"
+    />
+    <FieldMeasureField
+      v-if="'importance' in snow"
+      label="Importance, Is"
+      :value="snow.importance as number"
+      measure="factor"
+      :units="units"
+      :commit="importance => setSnow({ importance })"
+    />
+    <FieldChoiceField
+      v-if="'slippery' in snow"
+      label="Surface"
+      :value="snow.slippery ? 'yes' : 'no'"
+      :choices="yesNo('Slippery, nothing in the way', 'Not slippery, or obstructed')"
+      @choose="setSnow({ slippery: $event === 'yes' })"
+    />
+    <template v-else>
+      <FieldChoiceField
+        label="Sliding"
+        :value="snow.held ? 'yes' : 'no'"
+        :choices="yesNo('Held by guards or a parapet', 'Free to slide off')"
+        @choose="setSnow({ held: $event === 'yes' })"
+      />
+      <FieldTypedField
+        label="Source"
+        :shown="snow.provenance"
+        wide
+        :commit="provenance => setSnow({ provenance })"
+      />
+    </template>
+    <h2 class="slip-title mt-4">
+      Building
+    </h2>
+    <FieldChoiceField
+      label="Roof’s form"
+      :value="loads.building.form ?? 'own'"
+      :choices="forms"
+      @choose="setBuilding({ form: $event === 'own' ? null : $event as 'gable' })"
+    />
+    <FieldLengthField
+      :label="isEn ? 'Height of the ridge' : 'Mean roof height'"
+      :hint="loads.building.heightMm === null ? 'from eave and pitch' : 'typed; empty for eave and pitch'"
+      :mm="isEn ? building.topMm : building.meanHeightMm"
+      :units="units"
+      optional
+      :commit="heightMm => setBuilding({ heightMm })"
+    />
+    <FieldLengthField
+      label="Width across the ridge"
+      :hint="loads.building.widthMm === null ? 'from this face' : 'typed; empty for the face’s'"
+      :mm="building.widthMm"
+      :units="units"
+      optional
+      :commit="widthMm => setBuilding({ widthMm })"
+    />
+    <FieldLengthField
+      label="Length along it"
+      :hint="loads.building.lengthMm === null ? 'from this face' : 'typed; empty for the face’s'"
+      :mm="building.lengthMm"
+      :units="units"
+      optional
+      :commit="lengthMm => setBuilding({ lengthMm })"
+    />
+  </template>
+  <h2 class="slip-title mt-4">
+    Engineer
+  </h2>
+  <FieldChoiceField
+    label="A licensed engineer"
+    :value="loads.engineer.asked ? 'yes' : 'no'"
+    :choices="yesNo('Is asked for by code or authority', 'Is not asked for, as far as we know')"
+    @choose="set({ engineer: { ...loads.engineer, asked: $event === 'yes' } })"
+  />
+  <FieldTypedField
+    v-if="loads.engineer.asked"
+    label="Who, on what paper"
+    :shown="loads.engineer.name"
+    wide
+    :commit="name => set({ engineer: { ...loads.engineer, name } })"
+  />
+</template>

@@ -1,0 +1,61 @@
+<script setup lang="ts">
+import { checkWords } from '#core/findings'
+import { loadEditionNames } from '#core/job'
+import { supportSums } from '#core/strength'
+import { force, formatQuantity, formatShare, pressure } from '#core/units'
+
+/** What loads the face and how far the worst of everything is used. */
+const { job, facePlan, units } = useFace()
+const loads = computed(() => facePlan.value.loading.loads)
+const worst = computed(() => {
+  const used = facePlan.value.uses.filter(use => use !== null)
+  return used.length ? used.reduce((a, b) => b.worst > a.worst ? b : a) : null
+})
+/** The suction of the zones that really lie over rails. */
+const up = computed(() => {
+  const found = loads.value
+  const zones = new Set(facePlan.value.strength?.lines.flat().flatMap(one => one.zones.slice(0, 1)) ?? [])
+  const all = [...zones].map(zone => found?.wind.rail[zone]?.upPa ?? 0)
+  return all.length ? { least: Math.min(...all), most: Math.max(...all) } : null
+})
+const busiest = computed(() => {
+  const plan = facePlan.value
+  const sums = supportSums(plan.uses.flatMap((use, r) => use ? use.fixings.map((duty, i) => ({ duty, member: plan.fixings.rails[r]!.fixings[i]!.member })) : []))
+  return sums.length ? sums.reduce((a, b) => b.downN > a.downN ? b : a) : null
+})
+</script>
+
+<template>
+  <dl
+    class="mb-2 border-b border-graphite-300 pb-1"
+    data-testid="load-summary"
+  >
+    <SlipLine label="Rules">
+      {{ loadEditionNames[job.loads.rules.edition].split(':')[0] }}
+    </SlipLine>
+    <template v-if="loads">
+      <SlipLine
+        v-if="up"
+        label="Wind up on rails"
+      >
+        {{ formatQuantity(pressure(up.least), units) }}{{ up.most - up.least > 1 ? ` to ${formatQuantity(pressure(up.most), units)}` : '' }}
+      </SlipLine>
+      <SlipLine label="Snow on plan">
+        {{ formatQuantity(pressure(loads.snowPa), units) }}
+      </SlipLine>
+      <SlipLine
+        v-if="worst"
+        label="Most used"
+        :bad="worst.worst > 1.000001"
+      >
+        {{ worst.worst > 9 ? 'nothing holds' : formatShare(worst.worst) }}, {{ checkWords[worst.governs].name }}
+      </SlipLine>
+      <SlipLine
+        v-if="busiest"
+        label="Busiest support"
+      >
+        {{ busiest.member }}: {{ formatQuantity(force(busiest.downN), units) }} down
+      </SlipLine>
+    </template>
+  </dl>
+</template>
