@@ -3,8 +3,7 @@ import { catalogue, changed, inch, planOf, threeRowsOfSix } from '../../tests/fi
 import { seeded } from '../../tests/fixtures/random'
 import { applyEdit, rafterRow } from '../job'
 import { balanceFace, placesOf } from '../plan'
-import { overhangDifferenceMm } from './balance'
-import { fixMoved } from './place'
+import { overhangDifferenceMm, fixMoved } from './balance'
 
 describe('balance', () => {
   it('centres the fixture between its outer rafters', () => {

@@ -21,9 +21,9 @@ export interface PatternResult {
 /** A hard stagger may cost at most this many fixings more than the fewest on any one rail. */
 export const MOST_EXTRA_A_RAIL = 3
 /** Sets of used supports kept while the widest spread is being proved. */
-const MOST_SPREAD_STATES = 3000
+const MOST_SPREAD_STATES = 800
 /** Choices over all rails that are made again without an option that failed the whole-rail check. */
-const MOST_RETRIES = 40
+const MOST_RETRIES = 12
 /** Of equally spread options, so many are compared by their worst share. */
 const MOST_COMPARED = 6
 
@@ -158,8 +158,8 @@ function widestSpread(rails: RailProblem[], lists: FixingOption[][]): { options:
     bits.set(member, bit)
     return bit
   }
-  interface State { mask: bigint, option: FixingOption | null, before: State | null }
-  let states: State[] = [{ mask: 0n, option: null, before: null }]
+  interface State { mask: bigint, members: number, option: FixingOption | null, before: State | null }
+  let states: State[] = [{ mask: 0n, members: 0, option: null, before: null }]
   let complete = true
   lists.forEach((options, r) => {
     const masks = options.map(option => option.picks.reduce((mask, i) => mask | bitOf(rails[r]!.candidates[i]!.member), 0n))
@@ -167,22 +167,30 @@ function widestSpread(rails: RailProblem[], lists: FixingOption[][]): { options:
     for (const state of states) {
       options.forEach((option, o) => {
         const mask = state.mask | masks[o]!
-        if (!next.has(mask)) next.set(mask, { mask, option, before: state })
+        if (!next.has(mask)) next.set(mask, { mask, members: ones(mask), option, before: state })
       })
     }
     states = [...next.values()]
     if (states.length > MOST_SPREAD_STATES) {
       complete = false
-      states = states.sort((a, b) => ones(b.mask) - ones(a.mask)).slice(0, MOST_SPREAD_STATES)
+      states = states.sort((a, b) => b.members - a.members).slice(0, MOST_SPREAD_STATES)
     }
   })
-  const best = states.reduce((a, b) => ones(b.mask) > ones(a.mask) ? b : a)
+  const best = states.reduce((a, b) => b.members > a.members ? b : a)
   const options: FixingOption[] = []
   for (let state: State | null = best; state?.option; state = state.before) options.unshift(state.option)
-  return { options, members: ones(best.mask), complete }
+  return { options, members: best.members, complete }
 }
 
-const ones = (mask: bigint): number => mask.toString(2).replaceAll('0', '').length
+/** How many bits are set, 32 at a time: long numbers are slow to write out. */
+function ones(mask: bigint): number {
+  let count = 0
+  for (let rest = mask; rest > 0n; rest >>= 32n) {
+    let word = Number(rest & 0xFFFFFFFFn)
+    for (; word; word = (word & (word - 1)) >>> 0) count++
+  }
+  return count
+}
 
 /** The same supports on every rail that reaches them: one shortest path in which a column costs one fixing a rail. */
 function aligned(rails: RailProblem[], rules: LocalRules): PatternResult | null {

@@ -6,7 +6,7 @@ import type { Working } from '../working'
 import { candidatesOf, evenWays } from './candidates'
 import { type Shortfall, shortfalls } from './fewest'
 import type { RailJudge } from './judge'
-import { choosePattern } from './pattern'
+import { choosePattern, type PatternResult } from './pattern'
 import type { RailProblem, WaysMemo } from './ways'
 
 /** One fixing where it is driven. */
@@ -54,11 +54,20 @@ export interface FixingsPlan {
 export type Judges = (RailJudge | null)[]
 
 /** Every rail's places, rules and judge, with what has been found out about them. */
-export interface FixingProblem { rails: RailProblem[], ways: WaysMemo }
+export interface FixingProblem { rails: RailProblem[], ways: WaysMemo, chosen: Map<FixingPattern, PatternResult | null> }
+
+/** The choice by one pattern, made once. */
+function chosenBy({ rails, ways, chosen }: FixingProblem, limits: RailLimits, pattern: FixingPattern): PatternResult | null {
+  const ready = chosen.get(pattern)
+  if (ready !== undefined) return ready
+  const made = choosePattern(pattern, rails, limits, ways)
+  chosen.set(pattern, made)
+  return made
+}
 
 export function fixingProblem(rails: RailPlan[], places: PlacesForRail, limits: RailLimits, judges: Judges = []): FixingProblem {
   return {
-    ways: new Map(),
+    ways: new Map(), chosen: new Map(),
     rails: rails.map((rail, r) => {
       const reach = { fromMm: rail.leftMm, toMm: rail.rightMm }
       const own = places(rail.yMm, reach)
@@ -73,9 +82,10 @@ export function fixingProblem(rails: RailPlan[], places: PlacesForRail, limits: 
  * Fixes every rail of an array: the fewest fixings whose spans and overhangs keep the local rules, chosen over
  * all rails together by the pattern asked for, and pass the whole-rail check where there is one.
  */
-export function placeFixings(rails: RailPlan[], { rails: problems, ways }: FixingProblem, limits: RailLimits, wanted: FixingPattern): FixingsPlan {
-  const asked = choosePattern(wanted, problems, limits, ways)
-  const chosen = asked ?? choosePattern('soft-stagger', problems, limits, ways)!
+export function placeFixings(rails: RailPlan[], problem: FixingProblem, limits: RailLimits, wanted: FixingPattern): FixingsPlan {
+  const { rails: problems } = problem
+  const asked = chosenBy(problem, limits, wanted)
+  const chosen = asked ?? chosenBy(problem, limits, 'soft-stagger')!
   return {
     rails: rails.map((rail, r) => railFixings(rail, problems[r]!, chosen.picks[r]!, chosen.proved[r]!, limits)),
     total: chosen.total, pattern: asked ? wanted : 'soft-stagger',
@@ -84,9 +94,8 @@ export function placeFixings(rails: RailPlan[], { rails: problems, ways }: Fixin
 }
 
 /** What every pattern would take on these rails, so that the price of one can be seen before it is asked for. */
-export function patternTotals({ rails, ways }: FixingProblem, limits: RailLimits): PatternTotals {
-  return Object.fromEntries(fixingPatterns.map(pattern => [pattern, choosePattern(pattern, rails, limits, ways)?.total ?? null])) as PatternTotals
-}
+export const patternTotals = (problem: FixingProblem, limits: RailLimits): PatternTotals =>
+  Object.fromEntries(fixingPatterns.map(pattern => [pattern, chosenBy(problem, limits, pattern)?.total ?? null])) as PatternTotals
 
 function railFixings(rail: RailPlan, { candidates, reach, judge }: RailProblem, picks: number[], fewestProved: boolean, limits: RailLimits): RailFixings {
   const fixings = picks.map((i): Fixing => ({ xMm: candidates[i]!.xMm, member: candidates[i]!.member, state: candidates[i]!.state, chance: candidates[i]!.chance }))

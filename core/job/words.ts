@@ -12,7 +12,7 @@ const factWords: Record<string, string> = {
   whole: 'a face added or removed', access: 'the access', decision: 'the decision', hazards: 'the hazards', stops: 'the site’s stops', bring: 'what to bring',
   streetDeg: 'the street’s side', drivewayDeg: 'the driveway’s side', coveringState: 'the covering’s state', coveringAgeYears: 'the covering’s age', coveringYearsLeft: 'the covering’s years left',
   rules: 'what loads the roof', building: 'the building’s size', engineer: 'the engineer', longestMm: 'the longest load the van takes', offcuts: 'the yard’s offcuts',
-  railWay: 'which way the rails run', loadPath: 'how modules load the rails', spliceAs: 'how rails are spliced', deflectionOver: 'the deflection limit', heldUpN: 'what a fixing holds', heldDownN: 'what a fixing holds', heldSlopeN: 'what a fixing holds',
+  loadPath: 'how modules load the rails', spliceAs: 'how rails are spliced', deflectionOver: 'the deflection limit', heldUpN: 'what a fixing holds', heldDownN: 'what a fixing holds', heldSlopeN: 'what a fixing holds',
   count: 'the number of modules', gapBelowMm: 'the gap below', orientation: 'how the modules lie', skip: 'the places left empty', held: 'the modules held in place', yieldShare: 'how much the face yields', aim: 'what the roof is filled for', locked: 'whether it is locked', columns: 'how columns stand', stackFrom: 'which line the rows start from', lowerRailMm: 'the lower rail', upperRailMm: 'the upper rail',
 }
 

@@ -136,7 +136,7 @@ describe('loads along a rail', () => {
   const parts = chooseParts(demoCatalogue, face.array)
   const { loads } = loadingOf(job, face, parts)
   it('add up to the share of the modules they come from', () => {
-    const strip = { way: 'across' as const, band: { fromMm: 2000, toMm: 2500 }, widthMm: 1755, share: 0.5, modules: [{ fromMm: 3000, toMm: 4038, exposed: false }, { fromMm: 4050, toMm: 5088, exposed: false }] }
+    const strip = { band: { fromMm: 2000, toMm: 2500 }, widthMm: 1755, share: 0.5, modules: [{ fromMm: 3000, toMm: 4038, exposed: false }, { fromMm: 4050, toMm: 5088, exposed: false }] }
     const line = railLine(loads!, strip)
     const dead = line.reduce((sum, one) => sum + one.dead * (one.toMm - one.fromMm), 0)
     expect(dead).toBeCloseTo(loads!.deadPa * Math.cos(face.pitchDeg * Math.PI / 180) * 1e-6 * 1755 / 2 * (5088 - 3000), 6)

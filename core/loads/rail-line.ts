@@ -1,4 +1,4 @@
-import type { Interval, Region } from '../geometry'
+import type { Interval } from '../geometry'
 import { radians } from '../units'
 import { EXPOSED_FACTOR } from './coefficients/us'
 import type { FaceLoads, LoadedPart, ZonePressure } from './face'
@@ -24,26 +24,23 @@ export interface LineStretch {
 
 /** The modules' share that a rail takes. */
 export interface RailStrip {
-  /** Across the rail: heights up the slope for a rail across the roof, places along the eave for one up it. */
+  /** Heights up the slope between which zones load it. */
   band: Interval
   /** Width of module that loads it, mm, and this rail's share of that. */
   widthMm: number
   share: number
   /** Modules along the rail, each with whether it is exposed. */
   modules: (Interval & { exposed: boolean })[]
-  /** The way the rail runs. */
-  way: 'across' | 'up'
 }
 
-const turned = (region: Region): Region => region.map(ring => ring.map(({ x, y }) => ({ x: y, y: x })))
 const N_PER_MM2 = 1e-6
 
 /** Loads along one rail: its modules cut where a zone begins or ends, each stretch with the worst of all zones it touches. */
 export function railLine(loads: FaceLoads, strip: RailStrip): LineStretch[] {
-  const { modules, band, way } = strip
+  const { modules, band } = strip
   if (!modules.length) return []
   const along = { fromMm: modules[0]!.fromMm, toMm: modules.at(-1)!.toMm }
-  const touches = loads.sets.flatMap(set => set.zones.flatMap(zone => touchedBy(way === 'across' ? zone : { ...zone, region: turned(zone.region) }, along, band).map(stretch => ({ ...stretch, zone: zone.name }))))
+  const touches = loads.sets.flatMap(set => set.zones.flatMap(zone => touchedBy(zone, along, band).map(stretch => ({ ...stretch, zone: zone.name }))))
   const angle = radians(loads.pitchDeg)
   const perPa = N_PER_MM2 * strip.widthMm * strip.share
   const stretches = modules.flatMap((module, i): LineStretch[] => {

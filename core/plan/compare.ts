@@ -1,7 +1,7 @@
 import { type Catalogue, mismatches, type Rail } from '../catalogue'
 import { faceOf, type Job } from '../job'
 import { type SpanRow, spanTable } from '../strength'
-import { FULL } from '../fixings'
+import { FULL, type PatternTotals, patternTotals } from '../fixings'
 import { roofClearOf } from './clear'
 import { type FaceLayout, layOut } from './face'
 
@@ -24,6 +24,13 @@ export interface RailChoice {
 }
 
 export interface RailComparison { table: SpanRow[], choices: RailChoice[], rails: Pick<Rail, 'id' | 'name'>[] }
+
+/** Fixings that every pattern would take on a face, null where one can't be had: so that its price is seen before it is asked for. */
+export function pricePatterns(job: Job, catalogue: Catalogue, faceId: string): PatternTotals {
+  const face = faceOf(job, faceId)
+  const { problem, limits } = layOut(face, catalogue, job, roofClearOf(job, catalogue).faces[job.faces.indexOf(face)]!, true)
+  return patternTotals(problem, limits)
+}
 
 /** Compares the catalogue's rails on a face: the span table where loads are known, and holes, sticks, weight and money of each. */
 export function compareRails(job: Job, catalogue: Catalogue, faceId: string): RailComparison {

@@ -1,6 +1,6 @@
 import { type Catalogue, chooseParts, type ChosenParts } from '../catalogue'
 import { allowedRailHeights, courseLines, type Joint, jointLines } from '../coverings'
-import { type FixingProblem, fixingProblem, type FixingsPlan, type Judges, type PatternTotals, patternTotals, placeFixings } from '../fixings'
+import { type FixingProblem, fixingProblem, type FixingsPlan, type Judges, placeFixings } from '../fixings'
 import { areaMm2, bounds, type Interval, type Region } from '../geometry'
 import type { Face, Job } from '../job'
 import { type FaceClear, keepClear, type KeepClearStrip } from '../keepclear'
@@ -44,7 +44,6 @@ export interface FacePlan {
   uses: (RailUse | null)[]
   /** Modules and clamps along every rail; empty where no loads are known. */
   holds: ModuleUse[]
-  patternTotals: PatternTotals
   sticks: SticksPlan
   list: Part[]
   marks: MarkStep[]
@@ -64,17 +63,17 @@ export type JobRules = Pick<Job, 'keepClear' | 'loads' | 'van'>
  */
 export const planFace = (face: Face, catalogue: Catalogue, job: JobRules, clear: FaceClear): FacePlan => finishFace(face, layOut(face, catalogue, job, clear))
 
-/** What is only read off a face once everything on it stands: prices of patterns, parts and marks. */
-export function finishFace(face: Face, { problem, ...layout }: LaidOut): FacePlan {
-  const { parts, strips, supports, rows, rails, fixings, sticks, limits } = layout
+/** What is only read off a face once everything on it stands: parts and marks. */
+export function finishFace(face: Face, { problem: _, ...layout }: LaidOut): FacePlan {
+  const { parts, strips, supports, rows, rails, fixings, sticks } = layout
   return {
-    ...layout, patternTotals: patternTotals(problem, limits), list: partsOf(parts, rows.rows, rails, fixings, sticks),
+    ...layout, list: partsOf(parts, rows.rows, rails, fixings, sticks),
     marks: markoutSteps({ face, parts, strips, supports, rows, rails, fixings, sticks }),
   }
 }
 
 /** A face as far as findings judge it: where everything stands, without what is only read off it. */
-export type FaceLayout = Omit<FacePlan, 'patternTotals' | 'list' | 'marks'>
+export type FaceLayout = Omit<FacePlan, 'list' | 'marks'>
 
 /** A layout with its fixing problem, so that what was found out about it need not be found out again. */
 export type LaidOut = FaceLayout & { problem: FixingProblem }

@@ -4,6 +4,7 @@ import { applyEdit, type Face, type Job } from '../job'
 import type { Part } from '../parts'
 import type { RoofClear } from '../keepclear'
 import { roofClearOf } from './clear'
+import { remembered } from './memory'
 import { type FacePlan, finishFace, type LaidOut, layOut, placesOf, planFace } from './face'
 
 /** All that follows from a job, as plain data that survives JSON. Never stored as truth. */
@@ -51,19 +52,25 @@ export function planJob(job: Job, catalogue: Catalogue): Plan {
 const sum = <T>(items: T[], of: (item: T) => number): number => items.reduce((total, item) => total + of(item), 0)
 const stopsOf = (findings: Pick<Finding, 'severity'>[]): number => findings.filter(finding => finding.severity === 'stop').length
 
+/** What of a job bears on every face. */
+const rulesKeys = ['keepClear', 'loads', 'van', 'units', 'site'] as const
+
 /**
  * Lays out and judges every face. A face that an edit did not touch, under rules it did not touch either, is taken from the
  * draft before it: most cures change one face.
  */
 function draftPlan(job: Job, catalogue: Catalogue, before: Draft | null): Draft {
   const roof = roofClearOf(job, catalogue)
-  const rulesStay = before && (['keepClear', 'loads', 'van', 'units', 'site'] as const).every(key => before.job[key] === job[key])
+  const rulesStay = before && rulesKeys.every(key => before.job[key] === job[key])
   const faces = job.faces.map((face, i): FaceDraft => {
     const clearKey = JSON.stringify(roof.faces[i])
     const same = rulesStay ? before.faces.find(one => one.face === face && one.clearKey === clearKey) : null
     if (same) return same
-    const layout = layOut(face, catalogue, job, roof.faces[i]!, before !== null)
-    return { face, clearKey, layout, findings: draftFindings({ job, catalogue, face, plan: layout, places: placesOf(face, catalogue) }) }
+    const make = (trial: boolean): FaceDraft => {
+      const layout = layOut(face, catalogue, job, roof.faces[i]!, trial)
+      return { face, clearKey, layout, findings: draftFindings({ job, catalogue, face, plan: layout, places: placesOf(face, catalogue) }) }
+    }
+    return before ? make(true) : remembered(catalogue, [face, clearKey, ...rulesKeys.map(key => job[key])], () => make(false))
   })
   return { job, roof, faces, findings: [...siteFindings(job), ...engineerFindings(job), ...roofFindings(job, roof), ...faces.flatMap(one => one.findings)] }
 }

@@ -1,59 +1,113 @@
 import { bench, describe } from 'vitest'
 import { chooseParts, demoCatalogue } from '../catalogue'
-import { orientations, plainKeepClear, rafterRow, rulesOf, starterJob } from '../job'
+import { demoJobs } from '../../db/demo/jobs'
+import { fixingProblem, placeFixings } from '../fixings'
+import { type Face, type Job, orientations, plainKeepClear, plainRules, rafterRow, rulesOf, starterJob } from '../job'
 import { keepClear, noClaims } from '../keepclear'
+import { loadingOf } from '../loads'
 import { fillRows, moduleSize, mostModules } from '../rows'
+import { cutSticks, spliceWindows } from '../sticks'
+import { checkRail, faceStrength, settingOf } from '../strength'
+import { supportSystem } from '../supports'
 import { roofClearOf } from './clear'
+import { finishFace, judgesOf, layOut } from './face'
 import { planJob } from './job'
 
 const parts = { moduleId: 'skerry-425', railId: 'bollard-light', mountId: 'limpet-flashed', clampsId: 'pinch-inch' }
-const base = starterJob('Bench', '', 'imperial', parts)
+const starter = starterJob('Bench', '', 'imperial', parts)
+const base: Job = { ...starter, loads: { ...starter.loads, rules: plainRules('us-2010') } }
 const [first] = base.faces
 
-/** Four rows of ten upright on rafters with a little scatter, so that no two rails are quite alike. */
-const forty = {
-  ...base, faces: [{
-    ...first!, outline: { kind: 'rectangle' as const, eaveLengthMm: 12_800, slopeLengthMm: 8600 },
-    supports: rafterRow(304.8, 609.6, 38.1, Array.from({ length: 20 }, (_, i) => ({ rafter: i + 1, centreMm: 304.8 + 609.6 * i + ((i * 37) % 11 - 5) * 2 }))),
-    array: { ...first!.array, allowedSpanMm: 1300 },
-  }],
+/** A face on rafters with a little scatter, so that no two rails are quite alike. */
+const scattered = (id: string, eaveLengthMm: number, slopeLengthMm: number, place: Partial<Face['place']> = {}): Face => ({
+  ...first!, id, name: `Face ${id}`, outline: { kind: 'rectangle', eaveLengthMm, slopeLengthMm }, place: { ...first!.place, ...place },
+  supports: rafterRow(304.8, 609.6, 38.1, Array.from({ length: Math.floor((eaveLengthMm - 400) / 609.6) + 1 }, (_, i) => ({ rafter: i + 1, centreMm: 304.8 + 609.6 * i + ((i * 37) % 11 - 5) * 2 }))),
+})
+
+/** Two rows of ten upright on each side of a gable. */
+const forty: Job = { ...base, faces: [scattered('front', 12_800, 5000), scattered('back', 12_800, 5000, { azimuthDeg: 0, northMm: 9000 })] }
+/** Eight faces of a long house with two cross gables' worth of slopes, by the rules over the whole roof. */
+const eight: Job = {
+  ...base, keepClear: { ...base.keepClear, ...rulesOf('us-2018') }, site: { ...base.site, streetDeg: 0 },
+  faces: Array.from({ length: 8 }, (_, i) => scattered(`f${i}`, 10_400, 6900, { azimuthDeg: i % 2 ? 0 : 180, eastMm: i * 20_000 })),
 }
-const planned = planJob(forty, demoCatalogue)
-if (planned.totals.modules !== 40) throw new Error(`The benchmark's job has ${planned.totals.modules} modules, not 40.`)
+const modulesOf = (job: Job) => planJob(job, demoCatalogue).totals.modules
+const large = modulesOf(eight)
+if (modulesOf(forty) !== 40) throw new Error(`The benchmark's job has ${modulesOf(forty)} modules, not 40.`)
+if (planJob(forty, demoCatalogue).totals.stops + planJob(eight, demoCatalogue).totals.stops) throw new Error('The benchmark’s jobs must not be stopped: cures would be timed instead of plans.')
+if (large < 200) throw new Error(`The benchmark's large job has ${large} modules, fewer than 200.`)
+
+/** The same job after an edit of its first face, as a planner plans it again and again. */
+let edits = 0
+const edited = (job: Job, all = false): Job => ({ ...job, faces: job.faces.map((face, i) => all || i === 0 ? { ...face, array: { ...face.array, trimTailMm: 70 + ++edits / 1000 } } : face) })
+
+/** The benchmark's table has no median, so it is printed beside it. */
+function median(work: () => void, runs: number): number {
+  const times = Array.from({ length: runs }, () => {
+    const start = performance.now()
+    work()
+    return performance.now() - start
+  }).sort((a, b) => a - b)
+  return times[Math.floor(runs / 2)]!
+}
+const printMedian = (what: string, work: () => void, runs: number) => console.log(`${what}: median ${median(work, runs).toFixed(2)} ms of ${runs} runs`)
+
+/** What each step of a face's plan takes, one after the other, as shares of all of them. */
+function printShares(job: Job) {
+  const face = job.faces[0]!
+  const { clear, parts: chosen, rows, rails, limits, loading, strength, fixings, sticks } = layOut(face, demoCatalogue, job, roofClearOf(job, demoCatalogue).faces[0]!)
+  const { places } = supportSystem(face, chosen.mount)
+  const judges = () => strength ? judgesOf(face, { parts: chosen, rows, rails, limits }, strength) : []
+  const all = layOut(face, demoCatalogue, job, clear)
+  const steps: [string, () => unknown][] = [
+    ['supports', () => supportSystem({ ...face, supports: { ...face.supports } }, chosen.mount)],
+    ['region', () => keepClear(face, job.keepClear, clear)],
+    ['rows', () => fillRows(keepClearRegion, face.array, chosen)],
+    ['loads', () => loadingOf(job, face, chosen).loads && faceStrength(face, loading.loads!, chosen, rows.rows, rails)],
+    ['fixings', () => placeFixings(rails, fixingProblem(rails, places, limits, judges()), limits, face.array.fixingPattern)],
+    ['sticks', () => cutSticks(rails.map((rail, r) => ({ railId: rail.id, fromMm: rail.fromMm - 76, toMm: rail.toMm + 76, windows: spliceWindows(fixings.rails[r]!, chosen.rail.splice) })), { rail: chosen.rail, spliceAs: 'butted', van: job.van })],
+    ['whole-rail check', () => rails.map((rail, r) => checkRail(settingOf(strength!, r, rail, rows.rows[rail.row]!, chosen, face.array), fixings.rails[r]!.fixings.map(one => one.xMm)))],
+    ['parts and marks', () => finishFace(face, all)],
+  ]
+  const keepClearRegion = all.region
+  const times = steps.map(([name, work]) => ({ name, ms: median(work, 40) }))
+  const total = times.reduce((sum, one) => sum + one.ms, 0)
+  console.log(`Share of each step on a face of ${all.modules} modules (${total.toFixed(1)} ms): ${times.map(one => `${one.name} ${Math.round(100 * one.ms / total)} %`).join(', ')}; ${sticks.sticks.length} sticks`)
+}
+
+/** How many rails' fewest fixings are proved, over all demo jobs. */
+function printProved() {
+  const rails = demoJobs.flatMap(({ job }) => planJob(job, demoCatalogue).faces.flatMap(face => face.fixings.rails))
+  const sticks = demoJobs.flatMap(({ job }) => planJob(job, demoCatalogue).faces.filter(face => face.rails.length).map(face => face.sticks))
+  console.log(`Fewest fixings proved on ${rails.filter(rail => rail.fewestProved).length} of ${rails.length} rails of the demo jobs; cheapest sticks proved on ${sticks.filter(one => one.proved).length} of ${sticks.length} faces`)
+}
+
+printMedian('Plan of 40 modules on 2 faces, all faces edited', () => planJob(edited(forty, true), demoCatalogue), 100)
+printMedian('Plan of 40 modules on 2 faces, one face edited', () => planJob(edited(forty), demoCatalogue), 120)
+printMedian(`Plan of ${large} modules on 8 faces, all faces edited`, () => planJob(edited(eight, true), demoCatalogue), 30)
+printMedian(`Plan of ${large} modules on 8 faces, one face edited`, () => planJob(edited(eight), demoCatalogue), 40)
+printShares(forty)
+printProved()
 
 describe('planJob', () => {
-  bench('40 modules on one face', () => {
-    planJob(forty, demoCatalogue)
+  bench('40 modules on 2 faces', () => {
+    planJob(edited(forty), demoCatalogue)
   }, { time: 3000 })
+  bench(`${large} modules on 8 faces`, () => {
+    planJob(edited(eight), demoCatalogue)
+  }, { time: 4000 })
 })
 
 const obstruction = (i: number, xMm: number, yMm: number, kind: 'vent' | 'chimney' | 'roof-window', sizeMm: number) =>
   ({ id: `o${i}`, kind, round: kind === 'vent', xMm, yMm, widthMm: sizeMm, heightMm: sizeMm, clearanceMm: 150 })
 const busy = {
-  ...forty.faces[0]!, outline: { kind: 'corners' as const, corners: [[0, 0, 'eave'], [15_600, 0, 'hip'], [13_600, 8600, 'ridge'], [900, 8600, 'hip']].map(([xMm, yMm, edge]) => ({ xMm: xMm as number, yMm: yMm as number, edge: edge as 'eave' })) },
+  ...scattered('busy', 12_800, 8600), outline: { kind: 'corners' as const, corners: [[0, 0, 'eave'], [15_600, 0, 'hip'], [13_600, 8600, 'ridge'], [900, 8600, 'hip']].map(([xMm, yMm, edge]) => ({ xMm: xMm as number, yMm: yMm as number, edge: edge as 'eave' })) },
   obstructions: [obstruction(1, 2600, 6900, 'vent', 110), obstruction(2, 9800, 7300, 'vent', 160), obstruction(3, 12_200, 2100, 'chimney', 700), obstruction(4, 7000, 7900, 'vent', 110), obstruction(5, 1700, 3000, 'roof-window', 800), obstruction(6, 11_900, 5200, 'roof-window', 600)],
 }
 const parts40 = chooseParts(demoCatalogue, busy.array)
 const regionAndRows = () => fillRows(keepClear(busy, plainKeepClear, noClaims).region, busy.array, parts40)
 const clearRegion = keepClear(busy, plainKeepClear, noClaims).region
 const kinds = orientations.map(orientation => ({ orientation, ...moduleSize(parts40.module, orientation) }))
-
-/** Eight faces of a long house with two cross gables' worth of slopes, by the rules over the whole roof. */
-const eight = {
-  ...base, keepClear: { ...base.keepClear, ...rulesOf('us-2018') }, site: { ...base.site, streetDeg: 0 },
-  faces: Array.from({ length: 8 }, (_, i) => ({ ...forty.faces[0]!, outline: { kind: 'rectangle' as const, eaveLengthMm: 9800, slopeLengthMm: 6900 }, id: `face-${i}`, name: `Face ${i + 1}`, place: { ...forty.faces[0]!.place, azimuthDeg: i % 2 ? 0 : 180, eastMm: i * 20_000 } })),
-}
-const large = planJob(eight, demoCatalogue).totals.modules
-
-/** The benchmark's table has no median, so it is printed beside it. */
-function printMedian(what: string, work: () => void, runs: number) {
-  const times = Array.from({ length: runs }, () => {
-    const start = performance.now()
-    work()
-    return performance.now() - start
-  }).sort((a, b) => a - b)
-  console.log(`${what}: median ${times[Math.floor(runs / 2)]!.toFixed(2)} ms of ${runs} runs`)
-}
 
 const inRows = regionAndRows().rows.reduce((sum, row) => sum + row.count, 0)
 

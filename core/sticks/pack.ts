@@ -35,7 +35,7 @@ function coverCost(stock: StockLength[]): (mm: number) => number {
 }
 
 /** Nodes of the search before it stops and says what it has. */
-export const MOST_NODES = 1500
+export const MOST_NODES = 400
 
 /** What can be had, and what a splice bar costs on top of the sticks. */
 export interface Shop { stock: StockLength[], yard: YardLength[], splicePrice: number }

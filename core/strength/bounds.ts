@@ -29,7 +29,7 @@ export function strengthBounds(setting: RailSetting): StrengthBounds {
   for (const combination of loads.combinations.strength) {
     const along = lineOf(setting, combination, 'rail')
     const least = along.every(w => w > 0) ? Math.min(...along) : along.every(w => w < 0) ? -Math.max(...along) : 0
-    if (least > 0 && setting.bends !== 'no' && loadPath === 'line') {
+    if (least > 0 && loadPath === 'line') {
       spanMm = Math.min(spanMm, Math.sqrt(16 * strength.momentX / least))
       overhangMm = Math.min(overhangMm, Math.sqrt(2 * strength.momentX / least))
     }

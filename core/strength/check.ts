@@ -20,8 +20,6 @@ export interface RailSetting {
   capacity: FixingCapacity
   deflectionOver: number
   loadPath: LoadPath
-  /** Rails across the roof bend down the slope too; rails up it hand that on along themselves; frames on mounts are not bent here. */
-  bends: 'both' | 'normal' | 'no'
 }
 
 export const checkKinds = ['bending', 'shear', 'deflection', 'overhang-deflection', 'fixing-up', 'fixing-down', 'fixing-slope', 'hook'] as const
@@ -114,27 +112,24 @@ function biaxial(solution: BeamSolution, gravity: BeamSolution, acrossPerGravity
 export function checkRail(setting: RailSetting, xs: number[], joints: Joint[] = [], quick = false): RailUse | null {
   const cases = unitCases(setting, xs, joints)
   if (!cases) return null
-  const { strength, loads, bends } = setting
+  const { strength, loads } = setting
   const tangent = Math.tan(radians(loads.pitchDeg))
   const shares: RailUse['shares'] = {}
   const note = (kind: CheckKind, share: number, combination: Combination, xMm: number, value: number, limit: number) => {
     if (share > (shares[kind]?.share ?? -1)) shares[kind] = { share, combination: combination.name, xMm, value, limit }
   }
   const duties = xs.map((xMm): FixingDuty => ({ xMm, upN: 0, downN: 0, slopeN: 0, up: 0, down: 0, slope: 0, worst: 0 }))
-  const lengthMm = setting.line.reduce((sum, one) => sum + one.toMm - one.fromMm, 0)
   for (const combination of loads.combinations.strength) {
     const gravity = gravityOf(setting, combination)
-    if (bends !== 'no') {
-      const rail = combine(cases, combination, gravity, 'rail')
-      const bending = biaxial(rail, cases.gravity, bends === 'both' ? gravity * tangent : 0, strength)
-      note('bending', Math.abs(bending.value), combination, bending.xMm, bending.value * strength.momentX, strength.momentX)
-      const shear = peakShear(rail.pieces)
-      note('shear', Math.abs(shear.value) / strength.shearN, combination, shear.xMm, shear.value, strength.shearN)
-    }
+    const rail = combine(cases, combination, gravity, 'rail')
+    const bending = biaxial(rail, cases.gravity, gravity * tangent, strength)
+    note('bending', Math.abs(bending.value), combination, bending.xMm, bending.value * strength.momentX, strength.momentX)
+    const shear = peakShear(rail.pieces)
+    note('shear', Math.abs(shear.value) / strength.shearN, combination, shear.xMm, shear.value, strength.shearN)
     const fixing = combine(cases, combination, gravity, 'fixing')
     xs.forEach((xMm, i) => {
       const n = fixing.reactions[i]!
-      const slopeN = bends === 'both' ? Math.max(0, cases.gravity.reactions[i]!) * gravity * tangent : gravity * lengthMm * tangent / xs.length
+      const slopeN = Math.max(0, cases.gravity.reactions[i]!) * gravity * tangent
       const load = { format: strength.format, upN: Math.max(0, -n), downN: Math.max(0, n), slopeN }
       const use = fixingUse(setting.capacity, load, combination.shortest)
       note('fixing-up', use.up, combination, xMm, load.upN, use.up > 0 ? load.upN / use.up : 0)
@@ -163,24 +158,22 @@ type Note = (kind: CheckKind, share: number, combination: Combination, xMm: numb
  * @param beside a share that is reached already: spans that can't pass it are left out
  */
 function serviceChecks(setting: RailSetting, cases: UnitCases, xs: number[], combination: Combination, note: Note, beside: number) {
-  const { capacity, deflectionOver, bends, reach } = setting
+  const { capacity, deflectionOver, reach } = setting
   const gravity = gravityOf(setting, combination)
-  if (bends !== 'no') {
-    const { pieces } = combine(cases, combination, gravity, 'rail')
-    const { stiffness } = cases.prepared.beam
-    const moment = beside > 0 ? Math.abs(peakMoment(pieces).value) : Infinity
-    const sag = (kind: CheckKind, fromMm: number, toMm: number, limit: number) => {
-      const lengthMm = toMm - fromMm
-      // Between two fixings the sag is at most M L² / 8EI: most spans are nowhere near being the worst.
-      if (kind === 'deflection' && moment * lengthMm ** 2 / (8 * stiffness) <= beside * limit) return
-      const peak = peakSag(pieces, stiffness, fromMm, toMm)
-      note(kind, Math.abs(peak.value) / limit, combination, peak.xMm, peak.value, limit)
-    }
-    for (let i = 1; i < xs.length; i++) sag('deflection', xs[i - 1]!, xs[i]!, (xs[i]! - xs[i - 1]!) / deflectionOver)
-    const [left, right] = [xs[0]! - reach.fromMm, reach.toMm - xs.at(-1)!]
-    if (left > SHORT_MM) sag('overhang-deflection', setting.fromMm, xs[0]!, OVERHANG_FACTOR * left / deflectionOver)
-    if (right > SHORT_MM) sag('overhang-deflection', xs.at(-1)!, setting.toMm, OVERHANG_FACTOR * right / deflectionOver)
+  const { pieces } = combine(cases, combination, gravity, 'rail')
+  const { stiffness } = cases.prepared.beam
+  const moment = beside > 0 ? Math.abs(peakMoment(pieces).value) : Infinity
+  const sag = (kind: CheckKind, fromMm: number, toMm: number, limit: number) => {
+    const lengthMm = toMm - fromMm
+    // Between two fixings the sag is at most M L² / 8EI: most spans are nowhere near being the worst.
+    if (kind === 'deflection' && moment * lengthMm ** 2 / (8 * stiffness) <= beside * limit) return
+    const peak = peakSag(pieces, stiffness, fromMm, toMm)
+    note(kind, Math.abs(peak.value) / limit, combination, peak.xMm, peak.value, limit)
   }
+  for (let i = 1; i < xs.length; i++) sag('deflection', xs[i - 1]!, xs[i]!, (xs[i]! - xs[i - 1]!) / deflectionOver)
+  const [left, right] = [xs[0]! - reach.fromMm, reach.toMm - xs.at(-1)!]
+  if (left > SHORT_MM) sag('overhang-deflection', setting.fromMm, xs[0]!, OVERHANG_FACTOR * left / deflectionOver)
+  if (right > SHORT_MM) sag('overhang-deflection', xs.at(-1)!, setting.toMm, OVERHANG_FACTOR * right / deflectionOver)
   const { hook } = capacity
   if (hook) {
     combine(cases, combination, gravity, 'fixing').reactions.forEach((n, i) => {

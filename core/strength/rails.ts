@@ -48,7 +48,7 @@ function linesOf(loads: FaceLoads, rows: RowPlan[], rails: RailPlan[], exposed: 
     const middle = (row.bottomMm + row.topMm) / 2
     const modules = modulesOn(rail, row).map(one => ({ ...one, exposed: exposed[rail.row]![row.moduleLeftsMm.findIndex(left => Math.abs(left - one.fromMm) < 1)] ?? false }))
     return railLine(loads, {
-      way: 'across', modules, widthMm: row.moduleHeightMm, share: rail.side === 'lower' ? shares.low : shares.high,
+      modules, widthMm: row.moduleHeightMm, share: rail.side === 'lower' ? shares.low : shares.high,
       band: rail.side === 'lower' ? { fromMm: row.bottomMm, toMm: middle } : { fromMm: middle, toMm: row.topMm },
     })
   })
@@ -58,7 +58,7 @@ function linesOf(loads: FaceLoads, rows: RowPlan[], rails: RailPlan[], exposed: 
 export function settingOf(face: FaceStrength, r: number, rail: RailPlan, row: RowPlan, parts: ChosenParts, array: Pick<ArrayRules, 'deflectionOver' | 'loadPath'>): RailSetting {
   return {
     fromMm: rail.fromMm, toMm: rail.toMm, reach: { fromMm: rail.leftMm, toMm: rail.rightMm }, line: face.lines[r]!, modules: modulesOn(rail, row),
-    loads: face.loads, section: parts.rail.section, strength: face.strength, capacity: face.capacity, deflectionOver: array.deflectionOver, loadPath: array.loadPath, bends: 'both',
+    loads: face.loads, section: parts.rail.section, strength: face.strength, capacity: face.capacity, deflectionOver: array.deflectionOver, loadPath: array.loadPath,
   }
 }
 

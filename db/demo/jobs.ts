@@ -76,7 +76,7 @@ const kelpQuay = job(starterJob('Kelp Quay 22', 'Brackwater', 'metric', metricPa
   covering: { kind: 'interlocking-tile', gaugeMm: 338, coverWidthMm: 302, firstCourseMm: 322, firstColumnMm: 40, pan: { fromMm: 70, toMm: 238 } },
   supports: rafterRow(265, 610, 60, finds([[3, 1492], [6, 3302], [9, 5161], [12, 6968], [15, 8811]])),
   setbacks: setbacks(450, 500, 640, 640),
-}, { mountId: 'windlass-tile-hook', fixingPattern: 'aligned', rows: [plainRow, { ...plainRow, count: 5 }], allowedSpanMm: 1250 }, {
+}, { mountId: 'windlass-tile-hook', fixingPattern: 'aligned', rows: [plainRow, { ...plainRow, count: 5 }] }, {
   access: 'tower', altitudeM: 9, exposure: 'coast', streetDeg: 352, coveringState: 'sound', coveringAgeYears: 19, coveringYearsLeft: 35, decision: 'go-ahead', hazards: ['high-eave', 'slippery'], bring: ['tower', 'roof-ladder', 'edge-protection'],
 })
 
@@ -100,7 +100,7 @@ const netLoft = job(netLoftStart, {
     { id: 'chimney', kind: 'chimney', round: false, xMm: 8420, yMm: 3790, widthMm: 620, heightMm: 480, clearanceMm: 200 },
     { id: 'vent', kind: 'vent', round: true, xMm: 3370, yMm: 4180, widthMm: 110, heightMm: 110, clearanceMm: 120 },
   ],
-}, { moduleId: 'skerry-390', mountId: 'windlass-slate-hook', allowedSpanMm: 1250 }, {
+}, { moduleId: 'skerry-390', mountId: 'windlass-slate-hook' }, {
   access: 'ladder', altitudeM: 22, exposure: 'open', streetDeg: 78, coveringState: 'worn', coveringAgeYears: 61, coveringYearsLeft: 30, decision: 'go-ahead', decisionNote: 'Slates ring true; twelve spare in the shed.', hazards: ['fragile', 'slippery'], bring: ['ladder', 'roof-ladder', 'walk-boards'],
 })
 netLoft.faces.push(...alsoFaces(netLoft, { kind: 'hip', lengthMm: 12_440, depthMm: 8640, pitchDeg: 32, endPitchDeg: 39.5, azimuthDeg: 258 }, ['Front'], { covering: slate, supports: rafterRow(320, 600, 47), setbacks: netLoft.faces[0]!.setbacks }, { mountId: 'windlass-slate-hook', rowCount: 0 })
@@ -130,7 +130,7 @@ const oakumShed = job(starterJob('Oakum Shed 2', 'Brackwater', 'metric', metricP
   covering: usualCovering('screwed-sheet', false),
   supports: { kind: 'purlins', member: 'purlin', firstMm: 190, spacingMm: 575, widthMm: 75, found: [{ line: 2, centreMm: 771 }, { line: 5, centreMm: 2486 }] },
   setbacks: setbacks(350, 350, 500, 500),
-}, { moduleId: 'skerry-390', mountId: 'cleat-sheet-foot', allowedSpanMm: 1200, rowGapMm: 33, rows: [{ ...plainRow, gapBelowMm: 140 }] }, { access: 'lift', exposure: 'open', coveringState: 'sound', coveringAgeYears: 12, coveringYearsLeft: 30, decision: 'go-ahead', hazards: ['fragile', 'overhead-line'], bring: ['lift', 'edge-protection'] })
+}, { moduleId: 'skerry-390', mountId: 'cleat-sheet-foot', rowGapMm: 33, rows: [{ ...plainRow, gapBelowMm: 140 }] }, { access: 'lift', exposure: 'open', coveringState: 'sound', coveringAgeYears: 12, coveringYearsLeft: 30, decision: 'go-ahead', hazards: ['fragile', 'overhead-line'], bring: ['lift', 'edge-protection'] })
 
 /** A sheet fixed at its own screws: a foot takes the place of one. */
 const gantryStore = job(starterJob('Gantry Store', 'Brackwater', 'metric', metricParts), {
@@ -138,7 +138,7 @@ const gantryStore = job(starterJob('Gantry Store', 'Brackwater', 'metric', metri
   covering: { ...usualCovering('screwed-sheet', false), kind: 'screwed-sheet', ribMm: 245, coverWidthMm: 980, firstColumnMm: 0 },
   supports: { kind: 'screws', firstMm: 122, spacingMm: 245, firstRowMm: 160, rowSpacingMm: 350 },
   setbacks: setbacks(300, 300, 500, 500),
-}, { moduleId: 'skerry-390', mountId: 'cleat-sheet-foot', allowedSpanMm: 1200, rowGapMm: 58, rows: [{ ...plainRow, gapBelowMm: 200 }] }, { access: 'tower', exposure: 'open', coveringState: 'worn', coveringAgeYears: 20, coveringYearsLeft: 25, decision: 'go-ahead' })
+}, { moduleId: 'skerry-390', mountId: 'cleat-sheet-foot', rowGapMm: 58, rows: [{ ...plainRow, gapBelowMm: 200 }] }, { access: 'tower', exposure: 'open', coveringState: 'worn', coveringAgeYears: 20, coveringYearsLeft: 25, decision: 'go-ahead' })
 
 /** Clamps on standing seams: nothing goes through the metal. */
 const bellbuoy = job(starterJob('1 Bellbuoy Lane', 'Saltmarsh Haven', 'imperial', imperialParts), {
@@ -153,7 +153,7 @@ const cinderLane = job(starterJob('6 Cinder Lane', 'Brackwater', 'metric', metri
   covering: { kind: 'pressed-metal-tile', gaugeMm: 369, coverWidthMm: 1260, firstCourseMm: 350, firstColumnMm: 0 },
   supports: { ...rafterRow(240, 450, 45), hits: hits([[252, 800, 'seen'], [1149, 800, 'knock'], [2060, 1900, 'knock'], [2944, 800, 'edge-left'], [4296, 2500, 'knock'], [5660, 800, 'knock'], [6548, 800, 'pilot-hit'], [7894, 800, 'knock']]) },
   setbacks: setbacks(300, 300, 450, 450),
-}, { moduleId: 'skerry-390', mountId: 'windlass-metal-tile', allowedSpanMm: 1200 }, { access: 'ladder', exposure: 'built-up', coveringState: 'sound', coveringAgeYears: 15, coveringYearsLeft: 25, decision: 'go-ahead', hazards: ['fragile', 'slippery'], bring: ['ladder', 'walk-boards'], bringNote: 'Half-inch ply cut to the tile’s pitch.' })
+}, { moduleId: 'skerry-390', mountId: 'windlass-metal-tile' }, { access: 'ladder', exposure: 'built-up', coveringState: 'sound', coveringAgeYears: 15, coveringYearsLeft: 25, decision: 'go-ahead', hazards: ['fragile', 'slippery'], bring: ['ladder', 'walk-boards'], bringNote: 'Half-inch ply cut to the tile’s pitch.' })
 
 /** Plain tile on one side; the other is stripped to felt and battens for an in-roof array. Bats were seen. */
 const mizzenStart = starterJob('Mizzen Terrace 11', 'Brackwater', 'metric', metricParts)
@@ -162,7 +162,7 @@ const mizzen = job(mizzenStart, {
   covering: usualCovering('plain-tile', false), supports: rafterRow(210, 400, 50, finds([[2, 612], [6, 2205], [11, 4213], [16, 6220]])),
   setbacks: setbacks(400, 400, 500, 500),
   obstructions: [{ id: 'window', kind: 'escape-window', round: false, xMm: 5900, yMm: 3100, widthMm: 780, heightMm: 980, clearanceMm: 150 }],
-}, { moduleId: 'skerry-390', mountId: 'windlass-tile-hook', allowedSpanMm: 1200 }, { access: 'tower', exposure: 'built-up', streetDeg: 0, coveringState: 'worn', coveringAgeYears: 70, coveringYearsLeft: 15, stops: [{ kind: 'bats', cleared: '' }], hazards: ['high-eave', 'steep', 'public-below'], bring: ['tower', 'tarpaulin'] })
+}, { moduleId: 'skerry-390', mountId: 'windlass-tile-hook' }, { access: 'tower', exposure: 'built-up', streetDeg: 0, coveringState: 'worn', coveringAgeYears: 70, coveringYearsLeft: 15, stops: [{ kind: 'bats', cleared: '' }], hazards: ['high-eave', 'steep', 'public-below'], bring: ['tower', 'tarpaulin'] })
 mizzen.faces.push(...alsoFaces(mizzen, { kind: 'gable', lengthMm: 7340, depthMm: 2 * 5210 * Math.cos(44 * Math.PI / 180), pitchDeg: 44, azimuthDeg: 180 }, ['Front'], { covering: usualCovering('felt-and-battens', false), supports: rafterRow(210, 400, 50), setbacks: mizzen.faces[0]!.setbacks }, { rowCount: 0, mountId: 'windlass-tile-hook' }).map(face => ({ ...face, name: 'Street side' })))
 
 /** Shingle over plywood: feet made for sheathing, with one soft patch kept out. */
@@ -197,7 +197,7 @@ const loaded = (job: Job, loads: Loads): Job => ({ ...job, loads })
 const judged = (job: Job, ruleSet: RuleSetId): Job => ({ ...job, keepClear: { ...plainKeepClear, ...rulesOf(ruleSet) } })
 
 export const demoJobs: { id: string, job: Job }[] = [
-  loaded(judged(ropewalk, 'us-2018'), havenLoads(118, 22)), loaded(tallowYard, havenLoads(124, 22, 'C')), loaded(kelpQuay, brackwaterLoads(26, 600)), lampSteps,
+  loaded(judged(ropewalk, 'us-2018'), havenLoads(132, 26, 'C')), loaded(tallowYard, havenLoads(124, 22, 'C')), loaded(kelpQuay, brackwaterLoads(26, 600)), lampSteps,
   loaded(judged(netLoft, 'european'), brackwaterLoads(25, 700)), loaded(capstanWalk, laterLoads(120, 25)), loaded(oakumShed, brackwaterLoads(24, 600)), loaded(gantryStore, brackwaterLoads(24, 600)),
   loaded(judged(bellbuoy, 'us-2012'), havenLoads(122, 22, 'C')), loaded(cinderLane, brackwaterLoads(25, 800)), loaded(mizzen, brackwaterLoads(25, 600)), loaded(sailmaker, laterLoads(112, 20)),
 ].map((job, i) => ({ id: `2d0c7f7a-0f5e-4f6c-8f10-5a4b3c2d${String(i + 1).padStart(4, '0')}`, job }))

@@ -219,6 +219,13 @@ const summary = computed(() => `${face.name} to scale, ridge up: ${plan.modules}
         />
       </g>
 
+      <FaceZones
+        v-if="layer('zones') && plan.loading.loads"
+        :plan="plan"
+        :scale="scale"
+        :set="zoneSet"
+      />
+
       <FaceRails
         v-if="layer('rails')"
         :plan="plan"
@@ -233,13 +240,6 @@ const summary = computed(() => `${face.name} to scale, ridge up: ${plan.modules}
         :scale="scale"
         :selection="selection"
         :shows-use="showsUse"
-      />
-
-      <FaceZones
-        v-if="layer('zones') && plan.loading.loads"
-        :plan="plan"
-        :scale="scale"
-        :set="zoneSet"
       />
 
       <FaceHits
@@ -301,13 +301,13 @@ const summary = computed(() => `${face.name} to scale, ridge up: ${plan.modules}
       >Datum</text>
     </svg>
     <button
-      v-if="layer('zones') && zoneSets.length"
+      v-if="layer('zones') && zoneSets.length > 1"
       type="button"
       class="absolute top-1 left-3 border border-chalk-500 bg-sheet px-2 py-0.5 text-sm font-semibold text-chalk-700"
-      :title="zoneSets.length > 1 ? 'Press for the next direction of the wind' : undefined"
+      title="Press for the next direction of the wind"
       @click="zoneSet = (zoneSet + 1) % zoneSets.length"
     >
-      Wind zones{{ zoneSets.length > 1 ? `, wind ${zoneSets[zoneSet % zoneSets.length]!.wind} (${zoneSet % zoneSets.length + 1} of ${zoneSets.length})` : '' }}
+      Wind {{ zoneSets[zoneSet % zoneSets.length]!.wind }} ({{ zoneSet % zoneSets.length + 1 }} of {{ zoneSets.length }})
     </button>
     <output
       v-if="pointer"

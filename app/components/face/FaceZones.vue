@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { signedAreaMm2 } from '#core/geometry'
 import type { FacePlan } from '#core/plan'
 import type { FaceScale } from '../../composables/useFaceScale'
 
@@ -8,13 +9,13 @@ const shown = computed(() => plan.loading.loads?.sets[Math.min(set, (plan.loadin
 const path = (rings: { x: number, y: number }[][]) => rings.map(ring => `M${ring.map(({ x, y }) => `${scale.x(x).toFixed(2)} ${scale.y(y).toFixed(2)}`).join('L')}Z`).join('')
 const worst = computed(() => Math.max(1, ...Object.values(plan.loading.loads?.wind.rail ?? {}).map(one => one.upPa)))
 const strength = (zone: string) => 0.06 + 0.3 * (plan.loading.loads?.wind.rail[zone]?.upPa ?? 0) / worst.value
-/** Where a zone's name stands: near the lower left of its first ring. */
-const labelAt = (rings: { x: number, y: number }[][]) => {
-  const ring = rings[0]!
-  const low = Math.min(...ring.map(point => point.y))
-  const left = Math.min(...ring.map(point => point.x))
-  return { x: scale.x(left) + 5, y: scale.y(low) - 5 }
-}
+/** A zone's name near the lower left of each of its outer rings that has room for it. */
+const labels = computed(() => shown.value.flatMap(zone => zone.region.flatMap((ring) => {
+  const xs = ring.map(point => scale.x(point.x))
+  const ys = ring.map(point => scale.y(point.y))
+  if (signedAreaMm2(ring) < 0 || Math.max(...xs) - Math.min(...xs) < 16 || Math.max(...ys) - Math.min(...ys) < 14) return []
+  return [{ key: `${zone.name} ${xs[0]} ${ys[0]}`, name: zone.name.replace('a', '∥ '), x: Math.min(...xs) + 5, y: Math.max(...ys) - 5 }]
+})))
 </script>
 
 <template>
@@ -31,10 +32,10 @@ const labelAt = (rings: { x: number, y: number }[][]) => {
       stroke-dasharray="5 3"
     />
     <text
-      v-for="zone in shown"
-      :key="`${zone.name}-name`"
-      :x="labelAt(zone.region).x"
-      :y="labelAt(zone.region).y"
+      v-for="label in labels"
+      :key="label.key"
+      :x="label.x"
+      :y="label.y"
       font-size="13"
       font-weight="700"
       fill="#14437f"

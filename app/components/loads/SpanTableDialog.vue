@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { checkWords } from '#core/findings'
 import type { RailComparison, RailChoice } from '#core/plan'
-import type { SpanCell } from '#core/strength'
-import { formatMass, formatQuantity, formatShare, pressure } from '#core/units'
+import type { CheckKind, SpanCell } from '#core/strength'
+import { formatLength, formatMass, formatQuantity, formatShare, pressure } from '#core/units'
 
 /** The greatest span of every rail in every zone, what stops it there, and what each rail would come to on this face. */
 const open = defineModel<boolean>('open', { required: true })
@@ -21,7 +21,12 @@ watch(open, async (now) => {
   }
 })
 const money = (amount: number) => new Intl.NumberFormat('en', { style: 'currency', currency: catalogue.value.currency, maximumFractionDigits: 0 }).format(amount)
-const why = (cell: SpanCell) => cell.governs === 'greatest by the maker' ? 'the maker’s greatest' : checkWords[cell.governs].name
+/** What stops a span from being longer; where that is the maker, what would stop it next. */
+function why(cell: SpanCell): string {
+  if (cell.governs !== 'greatest by the maker') return checkWords[cell.governs].name
+  const [kind, mm] = (Object.entries(cell.byCheck) as [CheckKind, number][]).reduce((a, b) => b[1] < a[1] ? b : a)
+  return `the maker’s greatest; by ${checkWords[kind].name} ${formatLength(mm, units.value)}`
+}
 const mark = (choice: RailChoice) => choice.failing ? `${choice.failing} rails over a limit` : choice.goes ? 'keeps every limit' : 'needs other clamps'
 function take(choice: RailChoice) {
   commit(arrayEdit(face.value.id, { railId: choice.railId }))

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { PatternTotals } from '#core/fixings'
 import type { ArrayRules, FixingPattern } from '#core/job'
 import { plainRow } from '#core/job'
 import { mismatches } from '#core/catalogue'
@@ -6,7 +7,7 @@ import { checkWords } from '#core/findings'
 import { readingAlong } from '#core/roof'
 import { force, formatQuantity, formatShare } from '#core/units'
 
-const { face, facePlan, catalogue, units, selection, select, commit } = useFace()
+const { job, face, facePlan, catalogue, units, selection, select, commit } = useFace()
 const jobId = useRoute().params.id as string
 const part = ref('rails')
 const parts4 = [{ label: 'Rails', value: 'rails' }, { label: 'Loads', value: 'loads' }, { label: 'Holds', value: 'holds' }, { label: 'Sticks', value: 'sticks' }]
@@ -33,12 +34,20 @@ const parts = computed(() => facePlan.value.parts)
 const clean = (change: Partial<typeof parts.value>) => mismatches(catalogue.value, { ...parts.value, ...change }, { covering: face.value.covering.kind, support: face.value.supports.kind }).length === 0
 
 const patternNames: Record<FixingPattern, string> = { 'soft-stagger': 'Soft stagger', 'aligned': 'Aligned', 'hard-stagger': 'Hard stagger' }
-const patternChoices = computed(() => (Object.keys(patternNames) as FixingPattern[]).map((value) => {
-  const totals = facePlan.value.patternTotals
-  const total = totals[value]
-  const price = total === null ? 'can’t be had here' : `${total} fixings${value === 'soft-stagger' || total === totals['soft-stagger'] ? '' : `, +${total - totals['soft-stagger']!}`}`
-  return { value, label: `${patternNames[value]}: ${price}` }
-}))
+/** Prices of the patterns, worked out beside the plan: all three take longer than the plan itself. */
+const totals = shallowRef<PatternTotals | null>(null)
+watch(facePlan, async () => {
+  const asked = facePlan.value
+  const found = await usePlanner().pricePatterns(job.value, catalogue.value, face.value.id).catch(() => null)
+  if (facePlan.value === asked) totals.value = found
+}, { immediate: true })
+const priceOf = (pattern: FixingPattern): string => {
+  if (!totals.value) return ''
+  const total = totals.value[pattern]
+  const soft = totals.value['soft-stagger']!
+  return total === null ? ': can’t be had here' : `: ${total} fixings${total === soft ? '' : `, ${total > soft ? '+' : '−'}${Math.abs(total - soft)}`}`
+}
+const patternChoices = computed(() => (Object.keys(patternNames) as FixingPattern[]).map(value => ({ value, label: `${patternNames[value]}${priceOf(value)}` })))
 const setHeight = (mm: number | null) => rail.value
   ? commit(rowEdit(face.value.id, rail.value.row, rail.value.side === 'lower' ? { lowerRailMm: mm } : { upperRailMm: mm }))
   : { ok: true as const, value: true }

@@ -4,12 +4,9 @@ import { lengthMm, partId } from './fields'
 export const orientations = ['upright', 'on-side'] as const
 export const fixingPatterns = ['soft-stagger', 'aligned', 'hard-stagger'] as const
 export const columnRules = ['free', 'aligned', 'brick'] as const
-/** Rails run across the roof, up the slope, or there are none and mounts hold the modules' own frames. */
-export const railWays = ['across', 'up', 'none'] as const
 export const spliceKinds = ['butted', 'bridged'] as const
 /** How modules load their rail: at their clamps, or spread along it. */
 export const loadPaths = ['line', 'clamps'] as const
-export type RailWay = typeof railWays[number]
 export type SpliceKind = typeof spliceKinds[number]
 export type LoadPath = typeof loadPaths[number]
 export const stackEnds = ['eave', 'ridge'] as const
@@ -59,7 +56,6 @@ export const arraySchema = z.object({
   /** Which keep-clear line the rows are pushed against: the lower or the upper. */
   stackFrom: z.enum(stackEnds),
   fixingPattern: z.enum(fixingPatterns),
-  railWay: z.enum(railWays),
   loadPath: z.enum(loadPaths),
   spliceAs: z.enum(spliceKinds),
   /** Deflection of a span is kept to this share of it, and twice that past the last fixing. */
@@ -77,8 +73,8 @@ export const arraySchema = z.object({
 })
 
 /** How an array is built where nobody has said otherwise. */
-export const plainBuild: Pick<z.infer<typeof arraySchema>, 'railWay' | 'loadPath' | 'spliceAs' | 'deflectionOver' | 'heldUpN' | 'heldDownN' | 'heldSlopeN'>
-  = { railWay: 'across', loadPath: 'line', spliceAs: 'butted', deflectionOver: 120, heldUpN: null, heldDownN: null, heldSlopeN: null }
+export const plainBuild: Pick<z.infer<typeof arraySchema>, 'loadPath' | 'spliceAs' | 'deflectionOver' | 'heldUpN' | 'heldDownN' | 'heldSlopeN'>
+  = { loadPath: 'line', spliceAs: 'butted', deflectionOver: 120, heldUpN: null, heldDownN: null, heldSlopeN: null }
 
 export type ArrayRules = z.infer<typeof arraySchema>
 export type RowRule = z.infer<typeof rowRuleSchema>
