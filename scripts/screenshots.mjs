@@ -26,8 +26,17 @@ const views = [
     await page.getByTestId('arrangement').first().waitFor()
   }],
   ['rails', `${job(1)}/rails`, wide, page => page.getByRole('button', { name: /^Rail 3, up/ }).click()],
+  ['wind-zones', `${job(5)}/rails`, wide, async (page) => {
+    await page.keyboard.press('z')
+    await page.getByRole('tab', { name: 'Loads' }).click()
+  }],
+  ['spans', `${job(1)}/rails`, wide, async (page) => {
+    await page.getByRole('button', { name: 'Spans and rails…' }).click()
+    await page.getByTestId('rail-choices').waitFor()
+  }],
   ['findings', `${job(2)}/rails`, wide, page => page.getByRole('button', { name: 'Show it' }).first().click()],
   ['load-out', `${job(1)}/load-out`, wide],
+  ['cut-plan', `${job(1)}/load-out`, wide, page => page.getByText(/Cut plan, rear face/).scrollIntoViewIfNeeded().then(() => page.mouse.move(700, 400)).then(() => page.mouse.wheel(0, 700))],
   ['mark-out', `${job(1)}/mark-out`, wide],
   ['mark-out-phone', `${job(1)}/mark-out`, phone],
 ]

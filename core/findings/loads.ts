@@ -7,7 +7,7 @@ import { noCures } from './finding'
 
 /** What the loads rest on, where their method ends, and what is not covered at all. */
 export function loadFindings(context: FindingContext): DraftFinding[] {
-  return [...notCovered(context), ...method(context), ...ground(context), ...tooLongRuns(context)]
+  return [...notCovered(context), ...method(context), ...ground(context), ...tooLongRuns(context), ...van(context)]
 }
 
 const base = (context: FindingContext, id: string) => ({ id: `${id}:${context.face.id}`, stage: 'rails' as const, faceId: context.face.id, about: '', measured: null, limit: null, propose: noCures })
@@ -108,5 +108,16 @@ function tooLongRuns(context: FindingContext): DraftFinding[] {
       label: rows.length === 1 ? `Leave out the middle module of row ${rows[0]! + 1}` : `Leave out the middle module of ${rows.length} rows`,
       edit: { type: 'batch', edits: rows.map((row): PlainEdit => ({ type: 'set-row', faceId: face.id, row, values: { skip: [...(face.array.rows[row] ?? plainRow).skip, Math.ceil(plan.rows.rows[row]!.count / 2)] } })) },
     }],
+  }]
+}
+
+/** Sticks that the van can't carry. */
+function van(context: FindingContext): DraftFinding[] {
+  const { job, plan } = context
+  if (!plan.sticks.tooLongForVan || job.van.longestMm === null || !plan.rails.length) return []
+  const shortest = Math.min(...plan.parts.rail.stock.map(one => one.mm))
+  return [{
+    ...base(context, 'van'), severity: 'caution', sentence: `The shortest stick of ${plan.parts.rail.name} is ${writer(context)(shortest)}, and the van takes ${writer(context)(job.van.longestMm)}. The cut plan uses all lengths: have them brought, or take another rail.`,
+    measured: { kind: 'length', mm: shortest }, limit: { kind: 'length', mm: job.van.longestMm },
   }]
 }

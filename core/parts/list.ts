@@ -4,7 +4,7 @@ import type { RailPlan } from '../rails'
 import type { Block, RowPlan } from '../rows'
 import type { SticksPlan } from '../sticks'
 
-export type PartKind = 'module' | 'stick' | 'splice' | 'mid-clamp' | 'end-clamp' | 'end-cap' | 'mount' | 'screw' | 'lug' | 'electronics'
+export type PartKind = 'module' | 'stick' | 'offcut' | 'splice' | 'mid-clamp' | 'end-clamp' | 'end-cap' | 'mount' | 'screw' | 'lug' | 'electronics'
 
 /** One line of the load-out. */
 export interface Part {
@@ -33,11 +33,16 @@ export function partsOf(parts: ChosenParts, rows: RowPlan[], rails: RailPlan[], 
   const sum = (count: (block: Block) => number) => blocks.reduce((total, block) => total + count(block), 0)
   const bought = sticks.sticks.filter(stick => !stick.fromYard)
   const stockLengths = [...new Set(bought.map(stick => stick.stockMm))].sort((a, b) => b - a)
+  const offcutLengths = [...new Set(sticks.sticks.filter(stick => stick.fromYard).map(stick => stick.stockMm))].sort((a, b) => b - a)
   const list: Part[] = [
     { kind: 'module', name: module.name, maker: module.maker, pieces: modules, lengthMm: null, massKg: modules * module.massKg, rule: 'Every module in every row' },
     ...stockLengths.map((stockMm): Part => {
       const n = bought.filter(stick => stick.stockMm === stockMm).length
       return { kind: 'stick', name: rail.name, maker: rail.maker, pieces: n, lengthMm: stockMm, massKg: n * stockMm / 1000 * rail.massKgPerM, rule: 'Sticks by the cut plan' }
+    }),
+    ...offcutLengths.map((mm): Part => {
+      const n = sticks.sticks.filter(stick => stick.fromYard && stick.stockMm === mm).length
+      return { kind: 'offcut', name: `${rail.name}, offcut from the yard`, maker: rail.maker, pieces: n, lengthMm: mm, massKg: n * mm / 1000 * rail.massKgPerM, rule: 'Used up before sticks are bought' }
     }),
     { kind: 'splice', name: rail.splice.partName, maker: rail.maker, pieces: sticks.splices.length, lengthMm: null, massKg: null, rule: 'One at each joint of the cut plan' },
     { kind: 'mid-clamp', name: `${clamps.name}, mid`, maker: clamps.maker, pieces: sum(block => 2 * (block.count - 1)), lengthMm: null, massKg: null, rule: 'Between neighbours, on each rail' },

@@ -66,11 +66,11 @@ function draftPlan(job: Job, catalogue: Catalogue, before: Draft | null): Draft 
     const clearKey = JSON.stringify(roof.faces[i])
     const same = rulesStay ? before.faces.find(one => one.face === face && one.clearKey === clearKey) : null
     if (same) return same
-    const make = (trial: boolean): FaceDraft => {
+    const trial = before !== null
+    return remembered(catalogue, [trial, face, clearKey, ...rulesKeys.map(key => job[key])], (): FaceDraft => {
       const layout = layOut(face, catalogue, job, roof.faces[i]!, trial)
       return { face, clearKey, layout, findings: draftFindings({ job, catalogue, face, plan: layout, places: placesOf(face, catalogue) }) }
-    }
-    return before ? make(true) : remembered(catalogue, [face, clearKey, ...rulesKeys.map(key => job[key])], () => make(false))
+    })
   })
   return { job, roof, faces, findings: [...siteFindings(job), ...engineerFindings(job), ...roofFindings(job, roof), ...faces.flatMap(one => one.findings)] }
 }

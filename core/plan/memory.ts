@@ -1,7 +1,7 @@
 import type { Catalogue } from '../catalogue'
 
-/** Faces remembered at a time: those of the largest job, twice over. */
-const MOST_REMEMBERED = 40
+/** Faces remembered at a time: those of the largest job with the cures that were tried on them. */
+const MOST_REMEMBERED = 120
 
 /** By the catalogue as it is written: a planner in its own thread gets a new copy of all it is given every time. */
 const known = new Map<string, Map<string, unknown>>()

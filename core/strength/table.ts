@@ -51,7 +51,7 @@ function greatest(shareAt: (spanMm: number) => number): number {
  */
 export function spanTable(face: Face, loads: FaceLoads, parts: ChosenParts, rails: Rail[], exposed: boolean): SpanRow[] {
   const widthMm = face.array.orientation === 'upright' ? parts.module.longMm : parts.module.shortMm
-  const zones = [...new Set(loads.sets.flatMap(set => set.zones.map(zone => zone.name)))].filter(zone => loads.wind.rail[zone])
+  const zones = [...new Set(loads.sets.flatMap(set => set.zones.map(zone => zone.name)))].filter(zone => loads.wind.rail[zone]).sort()
   const capacity = fixingCapacity(parts.mount, face, face.array, loads.format)
   return zones.flatMap(zone => (exposed ? [false, true] : [false]).map((isExposed): SpanRow => ({
     zone, exposed: isExposed, upPa: loads.wind.rail[zone]!.upPa * (isExposed ? EXPOSED_FACTOR : 1), downPa: loads.wind.rail[zone]!.downPa,

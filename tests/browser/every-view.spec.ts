@@ -50,6 +50,35 @@ test('every face of a hipped roof and every part of its survey: no fault, and no
   }
 })
 
+test('loads, holds, sticks, every rail’s chart and the span table of every demo job have no figure that is none', async ({ page }) => {
+  test.setTimeout(240_000)
+  for (const [i, { id }] of demoJobs.entries()) {
+    await openStage(page, id, 'rails')
+    for (const part of ['Loads', 'Holds', 'Sticks', 'Rails']) {
+      await page.getByRole('tab', { name: part }).click()
+      expect(await page.locator('body').innerText()).not.toMatch(NO_FIGURE)
+      if (i === 2) await noSeriousFault(page)
+    }
+    const rails = await page.getByRole('button', { name: /^Rail \d+, up/ }).all()
+    for (let r = 0; r < rails.length; r++) {
+      await page.getByRole('button', { name: /^Rail \d+, up/ }).nth(r).click()
+      expect(await page.locator('body').innerHTML()).not.toMatch(/\bNaN\b|\bInfinity\b/)
+      if (i === 2 && r === 0) await noSeriousFault(page)
+      await page.getByRole('button', { name: 'All rails' }).click()
+    }
+    await page.getByRole('button', { name: 'Spans and rails…' }).click()
+    await expect(page.getByTestId('rail-choices')).toBeVisible()
+    expect(await page.getByRole('dialog').innerText()).not.toMatch(NO_FIGURE)
+    if (i === 2) await noSeriousFault(page)
+    await page.keyboard.press('Escape')
+    await expect(page.getByRole('dialog')).toHaveCount(0)
+    await page.keyboard.press('.')
+    expect(await page.getByRole('dialog').innerText()).not.toMatch(NO_FIGURE)
+    await page.keyboard.press('Escape')
+    await expect(page.getByRole('dialog')).toHaveCount(0)
+  }
+})
+
 test('the mark-out fits a phone: nothing runs past its edge', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 })
   for (const { id } of demoJobs) {

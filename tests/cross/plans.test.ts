@@ -4,11 +4,12 @@ import { demoJobs } from '../../db/demo/jobs'
 import { areaMm2, rectangle, type Region } from '../../core/geometry'
 import { usualCovering } from '../../core/coverings'
 import { coveringKinds } from '../../core/catalogue'
-import { applyEdit, columnRules, type Edit, hitStates, type Job, orientations, type PlainEdit, rafterRow, readJob, ruleSets, rulesOf, starterJob } from '../../core/job'
+import { applyEdit, columnRules, type Edit, hitStates, type Job, loadEditions, orientations, type PlainEdit, plainRules, rafterRow, readJob, ruleSets, rulesOf, starterJob } from '../../core/job'
 import { type FacePlan, planJob } from '../../core/plan'
 import { readingAlong } from '../../core/roof'
 import { rafterAt } from '../../core/supports'
 import { catalogue } from '../fixtures/jobs'
+import { notFinite } from '../fixtures/not-finite'
 import { type Random, seeded } from '../fixtures/random'
 
 const parts = { moduleId: 'skerry-425', railId: 'bollard-light', mountId: 'limpet-flashed', clampsId: 'pinch-inch' }
@@ -36,17 +37,12 @@ function randomJob(random: Random): Job {
     } },
     { type: 'set-array', faceId, values: { orientation: random.pick(orientations), columns: random.pick(columnRules), stackFrom: random.pick(['eave', 'ridge']), shiftMm: random.pick([0, 0, 120, -300]), rowCount: random.pick([null, null, 1, 3]), fixingPattern: random.pick(['soft-stagger', 'aligned', 'hard-stagger']) } },
     { type: 'set-row', faceId, row: random.whole(0, 2), values: { count: random.pick([null, 2, 6]), skip: random.pick([[], [2]]), orientation: random.pick([null, 'on-side']), held: random.pick([[], [random.between(500, 3000)]]) } },
+    { type: 'set-loads', values: { rules: plainRules(random.pick(loadEditions)), building: { form: random.pick([null, 'hip', 'monopitch'] as const), heightMm: random.pick([null, 9000]), widthMm: null, lengthMm: null } } },
+    { type: 'set-array', faceId, values: { loadPath: random.pick(['line', 'clamps']), spliceAs: random.pick(['butted', 'bridged']), deflectionOver: random.pick([120, 300]), allowedSpanMm: random.pick([null, 1100]) } },
+    { type: 'set-van', values: { longestMm: random.pick([null, 3600, 700]), offcuts: random.pick([[], [{ railId: parts.railId, mm: 1900, pieces: 2 }]]) } },
     { type: 'set-keep-clear', values: { ...rulesOf(random.pick(ruleSets)), sprinklers: random.next() < 0.3 } },
   ]
   return edits.reduce(applyEdit, starterJob('Random', '', units, parts))
-}
-
-/** Every number that is none, by its path. */
-function notFinite(value: unknown, path = 'plan'): string[] {
-  if (typeof value === 'number') return Number.isFinite(value) ? [] : [`${path} is ${value}`]
-  if (value === undefined) return [`${path} is undefined`]
-  if (value === null || typeof value !== 'object') return []
-  return Object.entries(value).flatMap(([key, one]) => notFinite(one, `${path}.${key}`))
 }
 
 /** What must hold of any plan, however odd its job. */
@@ -74,6 +70,12 @@ function check(job: Job): FacePlan[] {
         expect(Math.max(overhangLeftMm, overhangRightMm)).toBeLessThanOrEqual(face.limits.maxOverhangMm + 1e-3)
         expect(longestSpanMm).toBeLessThanOrEqual(face.limits.maxSpanMm + 1e-3)
       }
+      const use = face.uses[r]
+      // What is said to keep every limit does, as it is really built, and every fixing has its duty.
+      if (use) {
+        expect(use.fixings).toHaveLength(fixings.length)
+        if (use.worst > 1 + 1e-6 && !shortfalls.length) expect(plan.findings.some(finding => finding.severity === 'stop' && finding.id.startsWith(`strength:${own.id}`))).toBe(true)
+      }
       for (const fixing of fixings) {
         expect(fixing.chance).toBeGreaterThanOrEqual(0)
         expect(fixing.chance).toBeLessThanOrEqual(1)
@@ -89,7 +91,7 @@ function check(job: Job): FacePlan[] {
       expect(step?.marks.map(mark => mark.readingMm) ?? []).toEqual(places)
     })
     const pieces = (kind: string) => face.list.filter(part => part.kind === kind).reduce((sum, part) => sum + part.pieces, 0)
-    expect([pieces('module'), pieces('mount'), pieces('stick')]).toEqual([face.modules, face.fixings.total, face.sticks.sticks.length])
+    expect([pieces('module'), pieces('mount'), pieces('stick') + pieces('offcut')]).toEqual([face.modules, face.fixings.total, face.sticks.sticks.length])
     expect(face.strips.reduce((sum, strip) => sum + strip.takesMm2, 0) + face.regionAreaMm2).toBeCloseTo(areaMm2(face.shape.region), -3)
   })
   return plan.faces

@@ -43,7 +43,7 @@ const labels = computed(() => shown.value.flatMap(zone => zone.region.flatMap((r
       stroke-width="3"
       paint-order="stroke"
     >
-      {{ zone.name }}
+      {{ label.name }}
     </text>
   </g>
 </template>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { type KeepClearRules, type KeepClearValues, type RidgeChoice, type RuleSetId, rulesOf, ruleSets, ruleSetTable } from '#core/job'
-import { type Outcome, refused } from '#core/outcome'
+import type { Outcome } from '#core/outcome'
 import { formatPitch, parsePitch } from '#core/units'
 
 /** The rule set in force over the whole roof, every figure of it, and how much of the roof is covered. */
@@ -20,10 +20,6 @@ const shown = computed(() => lengths.filter(one => own.value || table.value.valu
 const hint = (key: keyof KeepClearValues) => [table.value.clauses[key], own.value || table.value.values[key] === rules.value.values[key] ? '' : 'typed'].filter(Boolean).join(', ')
 const usesShare = computed(() => own.value || table.value.values.ridgeNearMm < table.value.values.ridgeFarMm)
 const percent = (share: number) => `${Number((100 * share).toFixed(1))} %`
-const takeShare = (key: 'coverShare' | 'coverShareSprinklers') => (text: string): Outcome<unknown> => {
-  const value = Number(text.trim().replace(/ ?%$/, ''))
-  return text.trim() && value >= 0 && value <= 100 ? setValue({ [key]: value / 100 }) : refused('Type a share from 0 to 100 %.')
-}
 function takePitch(text: string): Outcome<unknown> {
   const parsed = parsePitch(text, units.value)
   return parsed.ok ? setValue({ fromPitchDeg: parsed.value }) : parsed
@@ -74,17 +70,21 @@ const planeNames = computed(() => plan.value.roof.planes.map(i => job.value.face
       :commit="mm => setValue({ [one.key]: mm! })"
     />
     <template v-if="usesShare">
-      <FieldTypedField
+      <FieldMeasureField
         label="Narrow up to"
         :hint="`of the roof covered${hint('coverShare') ? `, ${hint('coverShare')}` : ''}`"
-        :shown="percent(rules.values.coverShare)"
-        :commit="takeShare('coverShare')"
+        :value="rules.values.coverShare"
+        measure="share"
+        :units="units"
+        :commit="coverShare => setValue({ coverShare: coverShare! })"
       />
-      <FieldTypedField
+      <FieldMeasureField
         label="With sprinklers"
         :hint="hint('coverShareSprinklers')"
-        :shown="percent(rules.values.coverShareSprinklers)"
-        :commit="takeShare('coverShareSprinklers')"
+        :value="rules.values.coverShareSprinklers"
+        measure="share"
+        :units="units"
+        :commit="coverShareSprinklers => setValue({ coverShareSprinklers: coverShareSprinklers! })"
       />
       <UCheckbox
         :model-value="rules.sprinklers"

@@ -189,7 +189,7 @@ const summary = computed(() => `${kinds.find(one => one.value === kind.value)!.l
         </template>
         <text
           :x="width - margin.right - 4"
-          :y="margin.top + 11"
+          :y="Math.max(margin.top + 11, limits[0]!.value <= span ? Math.min(y(limits[0]!.value), y(-limits[0]!.value)) + 15 : 0)"
           text-anchor="end"
           font-size="13"
           font-weight="600"

@@ -108,6 +108,7 @@ const mass = computed(() => sheet.value!.plan.list.reduce((sum, part) => sum + (
         </table>
         <section
           v-for="(face, f) in sheet.plan.faces"
+          v-show="face.rails.length"
           :key="face.faceId"
           class="mt-6"
         >

@@ -20,6 +20,7 @@ import SiteSheet from '../site/SiteSheet.vue'
 // There are no threads here: the planner's answers are worked out in place.
 mockNuxtImport('usePlanner', () => () => ({
   probeFace: async (...question: Parameters<typeof import('#core/plan')['probeFace']>) => (await import('#core/plan')).probeFace(...question),
+  pricePatterns: async (...question: Parameters<typeof import('#core/plan')['pricePatterns']>) => (await import('#core/plan')).pricePatterns(...question),
 }))
 
 const noFigure = /\bNaN\b|\bInfinity\b|\bundefined\b|\[object/

@@ -16,10 +16,6 @@ function setStoreys(text: string): Outcome<unknown> {
   const storeys = Number(text.trim())
   return Number.isInteger(storeys) ? setPlace({ storeys }) : refused('Type whole storeys, such as 2.')
 }
-function setYield(text: string): Outcome<unknown> {
-  const share = Number(text.trim().replace(/ ?%$/, ''))
-  return text.trim() && share >= 0 && share <= 100 ? commit(faceEdit(face.value.id, { yieldShare: share / 100 })) : refused('Type a share from 0 to 100 %.')
-}
 const problem = ref('')
 const tell = (outcome: Outcome<unknown>) => problem.value = outcome.ok ? '' : outcome.problem
 
@@ -115,11 +111,13 @@ const asksFile = ref(false)
     :shown="formatDirection(face.place.azimuthDeg)"
     :commit="setAzimuth"
   />
-  <FieldTypedField
+  <FieldMeasureField
     label="Yields beside the best"
     hint="a weight for energy, 100 % for the best face"
-    :shown="`${Number((100 * face.yieldShare).toFixed(1))} %`"
-    :commit="setYield"
+    :value="face.yieldShare"
+    measure="share"
+    :units="units"
+    :commit="yieldShare => commit(faceEdit(face.id, { yieldShare: yieldShare! }))"
   />
   <FieldLengthField
     label="Eave above ground"

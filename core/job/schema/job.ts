@@ -25,7 +25,7 @@ export const faceSchema = z.object({
   timber: timberSchema,
   setbacks: setbacksSchema,
   /** What a module here yields beside one on the best face, 0 to 1: a typed weight until the weather is computed. */
-  yieldShare: z.number().min(0, 'A share runs from 0 to 1.').max(1, 'A share runs from 0 to 1.'),
+  yieldShare: z.number().min(0, 'A share runs from 0 to 100 %.').max(1, 'A share runs from 0 to 100 %.'),
   /** Strip along every edge of this face for its wind zone, mm. */
   windStripMm: lengthMm('The wind strip', 0, 3000),
   reserved: z.array(reservedSchema).max(20, 'A face has at most twenty reserved parts.'),

@@ -20,7 +20,7 @@ export type RidgeChoice = typeof ridgeChoices[number]
 export const roofAims = ['modules', 'energy'] as const
 export type RoofAim = typeof roofAims[number]
 
-const share = z.number().min(0, 'A share runs from 0 to 1.').max(1, 'A share runs from 0 to 1.')
+const share = z.number().min(0, 'A share runs from 0 to 100 %.').max(1, 'A share runs from 0 to 100 %.')
 
 /** Every figure of a rule set, so that any can be typed over. */
 export const keepClearValuesSchema = z.object({

@@ -1,0 +1,86 @@
+import { describe, expect, it } from 'vitest'
+import LoadsForm from './LoadsForm.vue'
+import RailChart from './RailChart.vue'
+import TimberForm from './TimberForm.vue'
+import VanForm from './VanForm.vue'
+import SlipLoadSummary from '../slip/SlipLoadSummary.vue'
+import { mountOnJob } from '../../testing/mount-on-job'
+import { type Job, type LoadEdition, loadEditions, plainRules } from '../../../core/job'
+import { after, changed, threeRowsOfSix } from '../../../tests/fixtures/jobs'
+
+const noFigure = /\bNaN\b|\bInfinity\b|\bundefined\b|\[object/
+const loaded = (edition: LoadEdition): Job => after(threeRowsOfSix(), { type: 'set-loads', values: { rules: plainRules(edition) } })
+
+describe('what loads the roof', () => {
+  it.each(loadEditions)('%s: every figure stands with its unit, none is none', async (edition) => {
+    const { wrapper } = await mountOnJob(LoadsForm, loaded(edition))
+    expect(wrapper.text()).not.toMatch(noFigure)
+    for (const input of wrapper.findAll('input')) expect((input.element as HTMLInputElement).value).not.toMatch(noFigure)
+    if (edition !== 'none') expect(wrapper.text()).toContain('Ground snow')
+    if (edition === 'us-2022') expect(wrapper.text()).toContain('Along edges, up')
+  })
+  it('takes figures in any unit, and refuses odd ones with a sentence that keeps the old', async () => {
+    const { type, job, wrapper, field } = await mountOnJob(LoadsForm, loaded('us-2010'))
+    const wind = () => (job.value.loads.rules as { wind: { speedMs: number } }).wind.speedMs
+    await type('Basic wind speed', '50 m/s')
+    expect(wind()).toBeCloseTo(50, 9)
+    await type('Basic wind speed', '900')
+    expect(wrapper.text()).toContain('at most 300 mph')
+    expect(wind()).toBeCloseTo(50, 9)
+    await type('Ground snow', '1.2 kPa')
+    expect((field('Ground snow').element as HTMLInputElement).value).toBe('25.1 psf')
+    await type('Topography, Kzt', '12')
+    expect(wrapper.text()).toContain('at most 3')
+  })
+  it('lets an engineer type over a zone’s coefficient, and says that it was typed', async () => {
+    const { type, job, wrapper } = await mountOnJob(LoadsForm, loaded('us-2016'))
+    await type('Zone 1, up', '1.4')
+    expect((job.value.loads.rules as { wind: { coefficients: object } }).wind.coefficients).toEqual({ 1: { up: 1.4, down: 0.5 } })
+    expect(wrapper.text()).toContain('typed; empty for the edition’s')
+    await type('Zone 1, up', '')
+    expect((job.value.loads.rules as { wind: { coefficients: object } }).wind.coefficients).toEqual({})
+  })
+})
+
+it('what holds: timber, an engineer’s own figure, the first look at the rafter', async () => {
+  const { type, job, plan, wrapper } = await mountOnJob(TimberForm, loaded('us-2010'))
+  const before = plan.value.faces[0]!.uses[0]!.worst
+  await type('Specific gravity', '0.5')
+  expect(plan.value.faces[0]!.uses[0]!.worst).toBeLessThanOrEqual(before)
+  await type('Specific gravity', '2')
+  expect(wrapper.text()).toContain('at most 0.75')
+  await type('Up', '900 lb')
+  expect(job.value.faces[0]!.array.heldUpN).toBeCloseTo(900 * 4.4482216152605, 6)
+  await type('Depth', '5 1/2')
+  await type('Span along the slope', '12 ft')
+  await type('Bending strength', '850 psi')
+  expect(plan.value.findings.find(finding => finding.id.startsWith('screening'))!.sentence).toContain('not a sign-off')
+  expect(wrapper.text()).not.toMatch(noFigure)
+})
+
+it('sticks: the van’s length, offcuts by length and pieces, bridged joints', async () => {
+  const { type, job, press, plan, wrapper } = await mountOnJob(VanForm, threeRowsOfSix())
+  await type('Longest load the van takes', '12 ft')
+  expect(plan.value.faces[0]!.sticks.sticks.every(stick => stick.stockMm <= 3657.6)).toBe(true)
+  await type('Add an offcut', '8 ft x 2')
+  expect(job.value.van.offcuts).toMatchObject([{ railId: 'bollard-light', mm: expect.closeTo(2438.4, 6) as number, pieces: 2 }])
+  expect(plan.value.faces[0]!.sticks.sticks.filter(stick => stick.fromYard).length).toBeGreaterThan(0)
+  await type('Add an offcut', 'a bit')
+  expect(wrapper.text()).toContain('is not a length')
+  await press('Remove the offcut of 8\' 0"')
+  expect(job.value.van.offcuts).toEqual([])
+})
+
+it('the summary and the chart of a rail say what they rest on', async () => {
+  const job = after(changed({}, { allowedSpanMm: null }), { type: 'set-loads', values: { rules: plainRules('us-2010') } })
+  const summary = await mountOnJob(SlipLoadSummary, job)
+  expect(summary.wrapper.text()).toMatch(/US 2010.*psf.*%/s)
+  const [rail] = summary.plan.value.faces[0]!.rails
+  const { wrapper, press } = await mountOnJob(RailChart, job, { railId: rail!.id }, rail!.id)
+  expect(wrapper.text()).toContain('Along rail 1')
+  for (const kind of ['Shear', 'Sag', 'Moment']) {
+    await press(kind)
+    expect(wrapper.text()).toMatch(/At most/)
+    expect(wrapper.html()).not.toMatch(/NaN|Infinity/)
+  }
+})
