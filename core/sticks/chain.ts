@@ -7,48 +7,53 @@ interface Cutting {
   cost: number
   /** Left of the newest stick. */
   offcutMm: number
-  last: { piece: Piece, before: Cutting['last'] } | null
+  last: { piece: Piece, stick: StockLength | null, before: Cutting['last'] } | null
 }
 
-/** Rails cut in turn with the offcut carried on: pieces by rail, or null for a rail that can't be spliced from this stock. */
-export interface Chain { pieces: Map<string, Piece[]>, cost: number, sticks: number, unspliceable: string[] }
+/** Rails cut in turn with the offcut carried on: each stick with its pieces. */
+export interface Chain { sticks: { stock: StockLength, pieces: Piece[] }[], unspliceable: string[] }
 
 /**
  * Cuts rails one after another, each from left to right: a rail may begin with what is left of the stick before,
  * and then takes whole sticks, each spliced as far along as the windows and its length allow. Every combination of
  * stock lengths and of using or leaving the offcut is tried; kept is the cheapest and then the one with fewest sticks.
  */
-export function chainCut(rails: RailToCut[], stock: StockLength[], leastPieceMm: number): Chain {
+export function chainCut(rails: RailToCut[], stock: StockLength[], splicePrice: number, leastPieceMm: number): Chain {
   const unspliceable: string[] = []
   let cuttings: Cutting[] = [{ sticks: 0, cost: 0, offcutMm: 0, last: null }]
   for (const rail of rails) {
-    let next = cuttings.flatMap(cutting => cutRail(rail, cutting, stock, leastPieceMm))
+    let next = cuttings.flatMap(cutting => cutRail(rail, cutting, stock, splicePrice, leastPieceMm))
     if (!next.length) {
       unspliceable.push(rail.railId)
-      next = cuttings.flatMap(cutting => cutRail({ ...rail, windows: [{ fromMm: rail.fromMm + leastPieceMm, toMm: rail.toMm - leastPieceMm }] }, cutting, stock, leastPieceMm))
+      next = cuttings.flatMap(cutting => cutRail({ ...rail, windows: [{ fromMm: rail.fromMm + leastPieceMm, toMm: rail.toMm - leastPieceMm }] }, cutting, stock, splicePrice, leastPieceMm))
     }
     // A stick too short to take any splice leaves the rail out: it is named among the unspliceable.
     if (next.length) cuttings = worthKeeping(next)
   }
   const best = cuttings.reduce((a, b) => b.cost < a.cost - 1e-9 || (Math.abs(b.cost - a.cost) <= 1e-9 && b.sticks < a.sticks) ? b : a)
-  const pieces = new Map<string, Piece[]>()
-  for (let link = best.last; link; link = link.before) pieces.set(link.piece.railId, [link.piece, ...pieces.get(link.piece.railId) ?? []])
-  return { pieces, cost: best.cost, sticks: best.sticks, unspliceable }
+  const links: NonNullable<Cutting['last']>[] = []
+  for (let link = best.last; link; link = link.before) links.unshift(link)
+  const sticks: Chain['sticks'] = []
+  for (const { piece, stick } of links) {
+    if (stick) sticks.push({ stock: stick, pieces: [] })
+    sticks.at(-1)!.pieces.push(piece)
+  }
+  return { sticks, unspliceable }
 }
 
 /** A cutting that has come as far as `atMm` along the rail in hand. */
 interface Part { atMm: number, cutting: Cutting }
 
 /** All ways worth keeping to cut one rail on from a cutting: piece by piece, dropping at each piece what another way beats. */
-function cutRail(rail: RailToCut, from: Cutting, stock: StockLength[], leastPieceMm: number): Cutting[] {
+function cutRail(rail: RailToCut, from: Cutting, stock: StockLength[], splicePrice: number, leastPieceMm: number): Cutting[] {
   const ends: Cutting[] = []
   const whole: Part = { atMm: rail.fromMm, cutting: from }
-  const begun = from.offcutMm >= leastPieceMm ? takePiece(rail, whole, leastPieceMm, ends) : null
+  const begun = from.offcutMm >= leastPieceMm ? takePiece(rail, whole, null, leastPieceMm, ends) : null
   for (let front = begun ? [whole, begun] : [whole]; front.length;) {
     front = foremost(front.flatMap(part => stock.flatMap(one => takePiece(rail, {
       atMm: part.atMm,
-      cutting: { ...part.cutting, sticks: part.cutting.sticks + 1, cost: part.cutting.cost + one.price, offcutMm: one.mm },
-    }, leastPieceMm, ends) ?? [])))
+      cutting: { ...part.cutting, sticks: part.cutting.sticks + 1, cost: part.cutting.cost + one.price + (part.atMm > rail.fromMm ? splicePrice : 0), offcutMm: one.mm },
+    }, one, leastPieceMm, ends) ?? [])))
   }
   return ends
 }
@@ -67,11 +72,11 @@ function foremost(parts: Part[]): Part[] {
  * Cuts the next piece from what a cutting has in hand: the rest of the rail if it reaches, which goes to `ends`, else up
  * to the farthest splice, which is returned. Null when the rail is done or the piece can't be spliced.
  */
-function takePiece(rail: RailToCut, { atMm, cutting }: Part, leastPieceMm: number, ends: Cutting[]): Part | null {
+function takePiece(rail: RailToCut, { atMm, cutting }: Part, stick: StockLength | null, leastPieceMm: number, ends: Cutting[]): Part | null {
   const inHandMm = cutting.offcutMm
   const cutTo = (toMm: number): Cutting => ({
     ...cutting, offcutMm: Math.max(0, inHandMm - (toMm - atMm) - KERF_MM),
-    last: { piece: { railId: rail.railId, fromMm: atMm, toMm }, before: cutting.last },
+    last: { piece: { railId: rail.railId, fromMm: atMm, toMm }, stick, before: cutting.last },
   })
   if (rail.toMm - atMm <= inHandMm + TOLERANCE_MM) {
     ends.push(cutTo(rail.toMm))

@@ -39,12 +39,10 @@ export function cutSticks(rails: RailToCut[], { rail, spliceAs, van }: CutRules,
   const tooLongForVan = carried.length === 0
   const stock: StockLength[] = tooLongForVan ? rail.stock : carried
   const shop: Shop = { stock, splicePrice: rail.splice.price, yard: van.offcuts.filter(one => one.railId === rail.id && (van.longestMm === null || one.mm <= van.longestMm)) }
-  const { splits, unspliceable } = splitChoices(rails, {
-    stock, lengthsMm: [...stock.map(one => one.mm), ...shop.yard.map(one => one.mm)], leastPieceMm: rail.splice.barMm * 2, bridgeMm: spliceAs === 'bridged' ? rail.splice.bridgeMm : 0,
+  const { splits, unspliceable, start } = splitChoices(rails, {
+    stock, splicePrice: rail.splice.price, lengthsMm: [...stock.map(one => one.mm), ...shop.yard.map(one => one.mm)], leastPieceMm: rail.splice.barMm * 2, bridgeMm: spliceAs === 'bridged' ? rail.splice.bridgeMm : 0,
   }, mostNodes > 1)
-  // First only the first way of each rail, as a run of rails cut in turn has them; then all ways against that.
-  const seed = pack(splits.map(ways => ways.slice(0, 1)), shop, mostNodes)
-  const packing = mostNodes > 1 ? pack(splits, shop, mostNodes, seed) : seed
+  const packing = pack(splits, shop, mostNodes, start)
   const sticks = packing.sticks.map((stick): Stick => {
     const pieces = stick.cuts.map(({ rail: r, piece }): Piece => ({ railId: rails[r]!.railId, ...splits[r]![packing.choice[r]!]!.pieces[piece]! }))
     const used = pieces.reduce((sum, piece) => sum + piece.toMm - piece.fromMm + KERF_MM, 0)

@@ -1,5 +1,6 @@
 import { contains, type Interval, TOLERANCE_MM } from '../geometry'
 import { chainCut } from './chain'
+import type { Packing } from './pack'
 import { KERF_MM, type RailToCut, type StockLength } from './stock'
 
 /** One way to make a rail of pieces: lengths cut, and where they meet, mm along the rail. */
@@ -10,6 +11,8 @@ export interface SplitChoices {
   splits: Split[][]
   /** Rails for which the windows leave no way; they are cut wherever a stick ends. */
   unspliceable: string[]
+  /** A cutting made of every rail's first way, to be beaten. */
+  start: Packing
 }
 
 /** More places than this on one rail, or ways to cut it, are thinned out. */
@@ -20,6 +23,7 @@ const MOST_PAIRINGS = 12
 
 export interface SplitRules {
   stock: StockLength[]
+  splicePrice: number
   /** Lengths in the yard too. */
   lengthsMm: number[]
   leastPieceMm: number
@@ -34,12 +38,22 @@ export interface SplitRules {
  * @param all false for that last way only
  */
 export function splitChoices(rails: RailToCut[], rules: SplitRules, all = true): SplitChoices {
-  const chain = chainCut(rails, rules.stock, rules.leastPieceMm)
+  const chain = chainCut(rails, rules.stock, rules.splicePrice, rules.leastPieceMm)
+  const piecesOf = (railId: string): Interval[] => chain.sticks.flatMap(stick => stick.pieces).filter(piece => piece.railId === railId).map(({ fromMm, toMm }) => ({ fromMm, toMm })).sort((a, b) => a.fromMm - b.fromMm)
   const seeds = rails.map((rail): Split[] => {
-    const own = chain.pieces.get(rail.railId)
-    return own ? [{ pieces: own.map(({ fromMm, toMm }) => ({ fromMm, toMm })), bridged: false }] : []
+    const pieces = piecesOf(rail.railId)
+    return pieces.length ? [{ pieces, bridged: false }] : []
   })
-  if (!all) return { splits: seeds, unspliceable: chain.unspliceable }
+  const index = new Map(rails.map((rail, r) => [rail.railId, r]))
+  const start: Packing = {
+    choice: rails.map(() => 0), proved: false, leastCost: 0,
+    cost: chain.sticks.reduce((sum, stick) => sum + stick.stock.price, 0) + rules.splicePrice * seeds.reduce((sum, [seed]) => sum + (seed ? seed.pieces.length - 1 : 0), 0),
+    sticks: chain.sticks.map(({ stock, pieces }) => ({ mm: stock.mm, price: stock.price, fromYard: false, cuts: pieces.map(({ railId, fromMm }) => {
+      const rail = index.get(railId)!
+      return { rail, piece: seeds[rail]![0]!.pieces.findIndex(piece => piece.fromMm === fromMm) }
+    }) })),
+  }
+  if (!all) return { splits: seeds, unspliceable: chain.unspliceable, start }
   const longestMm = Math.max(...rules.lengthsMm)
   // Rails alike are cut alike.
   const alike = <T>(of: (rail: RailToCut) => T): T[] => {
@@ -55,7 +69,7 @@ export function splitChoices(rails: RailToCut[], rules: SplitRules, all = true):
   const left = [...new Set(plain.flat().flatMap(split => split.pieces).flatMap(piece => rules.lengthsMm.map(mm => Math.round(mm - (piece.toMm - piece.fromMm) - KERF_MM))))].filter(mm => mm >= rules.leastPieceMm).slice(0, MOST_PAIRINGS)
   const paired = alike(rail => splitsAt(rail, pairingPlaces(rail, left), rules, longestMm))
   return {
-    unspliceable: chain.unspliceable,
+    unspliceable: chain.unspliceable, start,
     splits: rails.map((rail, r) => {
       const seed = seeds[r]!
       if (chain.unspliceable.includes(rail.railId)) return seed

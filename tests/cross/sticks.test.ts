@@ -23,7 +23,7 @@ function randomOrder(random: Random): Order {
 
 /** Splits of the order, as stage one has them; a few of each so that the general solver can keep up. */
 function stageOne({ rails, rules: { rail, spliceAs, van } }: Order) {
-  const { splits } = splitChoices(rails, { stock: rail.stock, lengthsMm: [...rail.stock, ...van.offcuts].map(one => one.mm), leastPieceMm: rail.splice.barMm * 2, bridgeMm: spliceAs === 'bridged' ? rail.splice.bridgeMm : 0 })
+  const { splits } = splitChoices(rails, { stock: rail.stock, splicePrice: splice.price, lengthsMm: [...rail.stock, ...van.offcuts].map(one => one.mm), leastPieceMm: rail.splice.barMm * 2, bridgeMm: spliceAs === 'bridged' ? rail.splice.bridgeMm : 0 })
   return splits.map(ways => ways.slice(0, 3))
 }
 
