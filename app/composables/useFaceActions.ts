@@ -1,5 +1,6 @@
 import type { Face } from '#core/job'
 import { type Direction, type FacePlan, nudgeEdit } from '#core/plan'
+import { capacityWorkings, lineWorkings, railWorkings } from '#core/strength'
 import { rafterName } from '#core/supports'
 import { formatLength, MM_PER_INCH, readingDivisionMm } from '#core/units'
 import type { Working } from '#core/working'
@@ -61,10 +62,21 @@ export function useFaceActions(face: Ref<Face>, plan: Ref<FacePlan>, selection: 
 
   const workings = computed((): Working[] => {
     const rail = plan.value.rails.findIndex(one => one.id === selection.value)
-    if (rail >= 0) return [plan.value.rails[rail]!.working, plan.value.fixings.rails[rail]!.working, plan.value.limits.spanWorking, plan.value.limits.overhangWorking]
+    const { strength, loading, uses, limits } = plan.value
+    const spans = [limits.spanWorking, limits.overhangWorking]
+    if (rail >= 0) {
+      const use = uses[rail]
+      return [
+        ...(strength && use ? railWorkings(use, strength.loads.format) : []),
+        plan.value.fixings.rails[rail]!.working, ...spans, ...(strength ? lineWorkings(strength, rail) : []), plan.value.rails[rail]!.working,
+      ]
+    }
     const row = plan.value.rows.rows.find(one => `row ${one.index + 1}` === selection.value)
     if (row) return [row.working]
-    return [...plan.value.rows.rows.slice(0, 1).map(one => one.working), plan.value.limits.spanWorking, plan.value.limits.overhangWorking, plan.value.sticks.working]
+    return [
+      ...plan.value.rows.rows.slice(0, 1).map(one => one.working), ...spans, ...(loading.loads?.workings ?? []),
+      ...(strength ? capacityWorkings(strength, plan.value.parts) : []), plan.value.sticks.working,
+    ]
   })
 
   return { balance, swapDatum, nudge, step, workings }

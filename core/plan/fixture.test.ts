@@ -58,6 +58,7 @@ describe('three rows of six upright', () => {
   it('cuts the rails from ten sticks, which no cutting can better', () => {
     // Six rails of 247.7 + 2 + 6 = 255.7 in are 1534.2 in, and nine sticks of 164 in are only 1476 in.
     expect(pieces('stick')).toBe(10)
+    expect(face.sticks.leastSticks).toBe(10)
     expect(pieces('splice')).toBe(face.sticks.splices.length)
   })
 

@@ -1,4 +1,5 @@
 import type { Rail } from '../catalogue'
+import { TOLERANCE_MM } from '../geometry'
 import type { SpliceKind, Van } from '../job'
 import { count, length, words } from '../units'
 import type { Working } from '../working'
@@ -21,6 +22,8 @@ export interface SticksPlan {
   cost: number
   /** No cutting in the ways that the windows leave costs less. */
   leastCost: number
+  /** No cutting uses fewer sticks than this: the total length needs as many of the longest. */
+  leastSticks: number
   /** Whether cheaper ones, and as cheap ones with fewer sticks, are excluded. */
   proved: boolean
   /** True when no stick of this rail is short enough for the van: then all lengths are used. */
@@ -52,7 +55,10 @@ export function cutSticks(rails: RailToCut[], { rail, spliceAs, van }: CutRules,
     const split = splits[r]![packing.choice[r]!]
     return split ? split.pieces.slice(1).map((piece, i) => ({ railId: one.railId, xMm: (split.pieces[i]!.toMm + piece.fromMm) / 2, bridged: split.bridged })) : []
   })
-  return { sticks, splices, unspliceable, cost: packing.cost, leastCost: packing.leastCost, proved: packing.proved, tooLongForVan, working: sticksWorking(rails, stock, packing, sticks) }
+  const gaps = splices.filter(splice => splice.bridged).length * rail.splice.bridgeMm
+  const totalMm = rails.reduce((sum, one) => sum + one.toMm - one.fromMm, 0) - gaps
+  const leastSticks = Math.max(0, Math.ceil((totalMm - TOLERANCE_MM) / Math.max(...stock.map(one => one.mm), ...shop.yard.map(one => one.mm))))
+  return { sticks, splices, unspliceable, leastSticks, cost: packing.cost, leastCost: packing.leastCost, proved: packing.proved, tooLongForVan, working: sticksWorking(rails, stock, packing, sticks) }
 }
 
 const sticksWorking = (rails: RailToCut[], stock: StockLength[], packing: Packing, sticks: Stick[]): Working => ({

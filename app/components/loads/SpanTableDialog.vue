@@ -51,7 +51,12 @@ function take(choice: RailChoice) {
       <p v-else-if="!found">
         Working out the table…
       </p>
-      <template v-else>
+      <div
+        v-else
+        tabindex="0"
+        role="region"
+        aria-label="Spans and rails, by zone"
+      >
         <template v-if="found.table.length">
           <p class="mb-2 text-[15px] text-muted">
             Equal spans, three in a row, each rail carrying half of {{ facePlan.parts.module.name }} on {{ facePlan.parts.mount.name }}. The rails of the plan are checked with their own spans.
@@ -202,7 +207,7 @@ function take(choice: RailChoice) {
         <p class="mt-2 text-[13px] text-muted">
           Money is sticks, splices and mounts at the catalogue’s prices. Makers’ instructions, the local code and a licensed engineer come before this table.
         </p>
-      </template>
+      </div>
     </template>
   </UModal>
 </template>

@@ -18,8 +18,8 @@ const open = defineModel<boolean>('open', { required: true })
         Select a row or a rail to see how its figures come about.
       </p>
       <article
-        v-for="working in workings"
-        :key="working.what"
+        v-for="(working, i) in workings"
+        :key="i"
         class="mb-6 last:mb-0"
       >
         <h3 class="font-bold">
@@ -31,7 +31,7 @@ const open = defineModel<boolean>('open', { required: true })
         <dl class="text-[15px]">
           <div
             v-for="value in working.values"
-            :key="value.symbol"
+            :key="value.symbol + value.what"
             class="grid grid-cols-[3rem_1fr_auto] gap-2 border-b border-dotted border-graphite-300 py-0.5"
           >
             <dt class="font-mono">

@@ -5,6 +5,12 @@ import type { UnitSystem } from '#core/units'
 /** Each stick to scale with the pieces cut from it. */
 const { plan, units } = defineProps<{ faceName: string, plan: FacePlan, units: UnitSystem }>()
 const longestMm = computed(() => Math.max(...plan.sticks.sticks.map(stick => stick.stockMm)))
+/** What may be said of the cutting, and no more. */
+const claim = computed(() => {
+  const { proved, sticks, leastSticks } = plan.sticks
+  const fewest = sticks.length === leastSticks ? 'No cutting uses fewer: the total length needs as many. ' : ''
+  return `${fewest}${proved ? 'None that the splice places leave costs less.' : 'Cheaper ones were not all excluded.'}`
+})
 const bridged = computed(() => plan.sticks.splices.filter(splice => splice.bridged).length)
 const share = (mm: number) => `${100 * mm / longestMm.value}%`
 const railNumber = (railId: string) => plan.rails.find(rail => rail.id === railId)!.number
@@ -20,7 +26,7 @@ const place = (railId: string, fromMm: number) => {
     Cut plan, {{ faceName.toLowerCase() }}: {{ plan.sticks.sticks.length }} sticks of {{ plan.parts.rail.name }}
   </h3>
   <p class="mb-3 text-[15px] text-muted">
-    {{ plan.sticks.proved ? 'No cutting that the splice places leave costs less.' : 'The best cutting found; cheaper ones were not all excluded.' }} Pieces run left to right as they lie, trim tails included.{{ bridged ? ` ${bridged} joint${bridged === 1 ? ' is' : 's are'} bridged: leave the gap as marked.` : '' }}
+    {{ claim }} Pieces run left to right as they lie, trim tails included.{{ bridged ? ` ${bridged} joint${bridged === 1 ? ' is' : 's are'} bridged: leave the gap as marked.` : '' }}
   </p>
   <ol class="space-y-1.5">
     <li
