@@ -214,6 +214,7 @@ function usePlanOf(job: Ref<Job | null>, catalogue: Ref<Catalogue | null>) {
   const planProblem = ref('')
   let latest = 0
   let latestPreview = 0
+  let plannedWith: Catalogue | null = null
 
   watch([job, catalogue], async ([nextJob, nextCatalogue], [lastJob]) => {
     const turn = ++latest
@@ -222,9 +223,15 @@ function usePlanOf(job: Ref<Job | null>, catalogue: Ref<Catalogue | null>) {
       changes.value = []
       return
     }
+    // The server's word that an edit arrived makes the very same job anew: what the edit changed stays told.
+    if (plan.value && planned.value && plannedWith === nextCatalogue && JSON.stringify(planned.value) === JSON.stringify(nextJob)) {
+      planned.value = nextJob
+      return
+    }
     try {
       const next = await usePlanner().planJob(nextJob, nextCatalogue)
       if (turn !== latest) return
+      plannedWith = nextCatalogue
       if (plan.value && lastJob) changes.value = changesBetween(plan.value.totals, next.totals)
       plan.value = next
       planned.value = nextJob

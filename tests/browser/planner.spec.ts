@@ -154,7 +154,7 @@ test('balance evens the overhangs, patterns show their price, working opens, the
   await expect(page.getByRole('option', { name: /Hard stagger/ })).toBeVisible()
   await page.getByRole('option', { name: /Aligned/ }).click()
   await expect(page.getByLabel('Fixing pattern')).toContainText('Aligned')
-  await page.getByRole('heading', { name: 'Rails and fixings' }).click()
+  await page.getByRole('heading', { name: 'Rail by rail' }).click()
   await page.keyboard.press('Alt+ArrowDown')
   await expect(page).toHaveURL(/\/rows$/)
   await page.keyboard.press('1')
