@@ -95,7 +95,7 @@ test('the rule set is switched for the whole roof, figures are typed over, and w
   await expect(page.getByText('figure typed on this job')).toBeVisible()
   await page.getByRole('tab', { name: 'Rules' }).click()
   await typeOver(page, 'Narrow up to', '140')
-  await expect(page.getByRole('alert')).toContainText('share from 0 to 100 %')
+  await expect(page.getByRole('alert')).toContainText('from 0 to 100 %')
   await page.getByLabel('Narrow up to').press('Escape')
   await page.getByLabel('The house has sprinklers').click()
   await expect(page.getByTestId('cover')).toContainText('Left to the step')
