@@ -6,7 +6,7 @@ import type { Working } from '../working'
 import { candidatesOf, evenWays } from './candidates'
 import { type Shortfall, shortfalls } from './fewest'
 import type { RailJudge } from './judge'
-import { choosePattern, type PatternResult } from './pattern'
+import { choosePattern, type PatternResult } from './patterns'
 import type { RailProblem, WaysMemo } from './ways'
 
 /** One fixing where it is driven. */

@@ -8,7 +8,7 @@ import { equalisation, usCoefficients } from './coefficients/us'
 import { type Combinations, combinationsOf } from './combinations'
 import { roofSnow } from './snow'
 import { enVelocityPressure, usVelocityPressure } from './velocity'
-import { type ZoneScheme, type ZoneSet, zonesOf } from './zones'
+import { type ZoneScheme, type ZoneSet, zonesOf, zoneWords } from './zones'
 
 /** Wind on one zone as sizes, Pa, at the edition's basic level: strength for US editions, characteristic for EN. */
 export interface ZonePressure { upPa: number, downPa: number }
@@ -185,7 +185,7 @@ function enWind({ wind }: Computed<'en'>, face: Face, building: Building, areas:
         { symbol: 'e∥', what: 'with the wind along the ridge', value: length(alongEMm) },
       ], result: length(acrossEMm), source: 'EN 1991-1-4, figure 7.8', basis: 'code',
     }, ...drawn.map((zone): Working => ({
-      what: `Wind on a rail, zone ${zone.replace('a', 'along ').replace('b', 'high ')}`, formula: 'w = qp cpe,  cpe = cpe,1 − (cpe,1 − cpe,10) log₁₀ A', values: [
+      what: `Wind on a rail, zone ${zoneWords(zone)}`, formula: 'w = qp cpe,  cpe = cpe,1 − (cpe,1 − cpe,10) log₁₀ A', values: [
         { symbol: 'qp', what: 'peak velocity pressure', value: pressure(q.pa) }, { symbol: 'A', what: 'loaded area of a rail, frozen', value: area(areas.rail) },
         { symbol: 'cpe', what: wind.coefficients[zone] ? 'net, as typed, up and down' : 'up and down, taken as net on the module', value: words(`−${coefficient('rail', zone).up.toFixed(2)} and +${coefficient('rail', zone).down.toFixed(2)}`) },
         { symbol: 'w↓', what: 'towards the roof', value: pressure(pressures.rail[zone]!.downPa) },

@@ -5,7 +5,7 @@ import { chooseParts, demoCatalogue } from '../catalogue'
 import { areaMm2, common } from '../geometry'
 import { type EnWind, type Job, type LoadRules, plainRules, type UsWind } from '../job'
 import { MS_PER_MPH, PA_PER_PSF } from '../units'
-import { combinationsOf, enCoefficients, enVelocityPressure, equalisation, exposedModules, leverShares, loadingOf, railLine, roofSlopeFactor, roofSnow, shapeCoefficient, touchedBy, usCoefficients, usEdgeZone, usVelocityPressure, zonesOf } from '.'
+import { combinationsOf, enCoefficients, enVelocityPressure, equalisation, exposedModules, leverShares, loadingOf, railLine, roofSlopeFactor, roofSnow, shapeCoefficient, touchedBy, usCoefficients, usEdgeZone, usVelocityPressure, zonesOf, zoneWords } from '.'
 
 const usWind = (rules: LoadRules): UsWind => (rules as Extract<LoadRules, { edition: 'us-2010' }>).wind as UsWind
 const b115: UsWind = { ...usWind(plainRules('us-2010')), speedMs: 115 * MS_PER_MPH, exposure: 'B' }
@@ -120,6 +120,9 @@ describe('roof zones', () => {
     expect(stretch!.toMm).toBeCloseTo(11_000, 2)
     const beside = touchedBy(two!, along, { fromMm: 2000, toMm: 3000 })
     expect(beside.map(({ fromMm, toMm }) => [Math.round(fromMm), Math.round(toMm)])).toEqual([[0, 1000], [11_000, 12_000]])
+  })
+  it('have names that say which wind they are of', () => {
+    expect(['1', '3r', 'F', 'aF', 'bG', 'aFu'].map(zoneWords)).toEqual(['1', '3r', 'F', 'F along', 'G from the high side', 'F high along'])
   })
   it('the US edge zone is a tenth of the width or 0.4 h, at least 0.04 of the width and 3 ft', () => {
     const zone = (widthMm: number, meanHeightMm: number) => usEdgeZone({ form: 'gable', widthMm, lengthMm: 50_000, meanHeightMm, topMm: meanHeightMm })

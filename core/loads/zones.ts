@@ -8,6 +8,12 @@ export interface Zone { name: string, region: Region }
 /** Zones that divide the face for one direction of the wind; of several sets the worst counts at every place. */
 export interface ZoneSet { wind: string, zones: Zone[] }
 
+/** A zone's name as a person reads it: letters of the wind along the ridge and on the high eave say so. */
+export function zoneWords(name: string): string {
+  const letter = name.slice(1).replace('u', ' high').replace('l', ' low')
+  return name.startsWith('a') ? `${letter} along` : name.startsWith('b') ? `${letter} from the high side` : name
+}
+
 /** How a rule set divides a face. Depths and lengths are in plan, mm. */
 export type ZoneScheme
   = | { kind: 'us-2010' | 'typed', edgeMm: number }

@@ -67,10 +67,12 @@ function draftPlan(job: Job, catalogue: Catalogue, before: Draft | null): Draft 
     const same = rulesStay ? before.faces.find(one => one.face === face && one.clearKey === clearKey) : null
     if (same) return same
     const trial = before !== null
-    return remembered(catalogue, [trial, face, clearKey, ...rulesKeys.map(key => job[key])], (): FaceDraft => {
+    // What is remembered may be of an equal face that came in another copy.
+    const draft = remembered(catalogue, [trial, face, clearKey, ...rulesKeys.map(key => job[key])], (): FaceDraft => {
       const layout = layOut(face, catalogue, job, roof.faces[i]!, trial)
       return { face, clearKey, layout, findings: draftFindings({ job, catalogue, face, plan: layout, places: placesOf(face, catalogue) }) }
     })
+    return { ...draft, face }
   })
   return { job, roof, faces, findings: [...siteFindings(job), ...engineerFindings(job), ...roofFindings(job, roof), ...faces.flatMap(one => one.findings)] }
 }

@@ -70,7 +70,7 @@ export function judgeOf(setting: RailSetting, limits: Pick<RailLimits, 'maxSpanM
   const bounds = strengthBounds(setting)
   const known = new Map<string, number>()
   return {
-    key: JSON.stringify([setting.line.map(({ fromMm, toMm, railUp, railDown, fixingUp, fixingDown, dead, snow }) => [fromMm, toMm, railUp, railDown, fixingUp, fixingDown, dead, snow]), setting.fromMm, setting.toMm]),
+    key: JSON.stringify([setting.line.map(({ fromMm, toMm, railUp, railDown, fixingUp, fixingDown, dead, snow }) => [fromMm, toMm, railUp, railDown, fixingUp, fixingDown, dead, snow]), setting.fromMm, setting.toMm, setting.loadPath === 'clamps' ? setting.modules : null]),
     rules: narrowed(limits, bounds), atLeast: bounds.fixings,
     worst: (xs) => {
       const key = xs.join()

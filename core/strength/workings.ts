@@ -1,5 +1,6 @@
 import type { ChosenParts } from '../catalogue'
 import { adjusted } from '../capacity'
+import { zoneWords } from '../loads'
 import { area, count, factor, force, length, lineLoad, moment, type Quantity, share, stress, words } from '../units'
 import type { Working } from '../working'
 import type { CheckKind, CheckShare, RailUse } from './check'
@@ -74,7 +75,7 @@ export function capacityWorkings({ strength, capacity, loads }: FaceStrength, { 
 
 /** Loads along a rail, for the calculation sheet. */
 export const lineWorkings = ({ lines }: FaceStrength, r: number): Working[] => lines[r]!.map(one => ({
-  what: `Line of load, ${one.zones.length > 1 ? 'zones' : 'zone'} ${one.zones.join(', ')}${one.exposed ? ', exposed' : ''}`, formula: 'w = p h share', values: [
+  what: `Line of load, ${one.zones.length > 1 ? 'zones' : 'zone'} ${one.zones.map(zoneWords).join(', ')}${one.exposed ? ', exposed' : ''}`, formula: 'w = p h share', values: [
     { symbol: 'from', what: 'stretch', value: length(one.fromMm) }, { symbol: 'to', what: '', value: length(one.toMm) },
     { symbol: 'd', what: 'dead, normal', value: lineLoad(one.dead) }, { symbol: 's', what: 'snow, normal', value: lineLoad(one.snow) }, { symbol: 'w↓', what: 'wind, down', value: lineLoad(one.railDown) },
   ], result: lineLoad(one.railUp), source: 'Worst zone that the rail’s half of the module touches, lever rule between the two rails', basis: 'arithmetic',

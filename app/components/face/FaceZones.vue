@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { signedAreaMm2 } from '#core/geometry'
+import { zoneWords } from '#core/loads'
 import type { FacePlan } from '#core/plan'
 import type { FaceScale } from '../../composables/useFaceScale'
 
@@ -14,7 +15,7 @@ const labels = computed(() => shown.value.flatMap(zone => zone.region.flatMap((r
   const xs = ring.map(point => scale.x(point.x))
   const ys = ring.map(point => scale.y(point.y))
   if (signedAreaMm2(ring) < 0 || Math.max(...xs) - Math.min(...xs) < 16 || Math.max(...ys) - Math.min(...ys) < 14) return []
-  return [{ key: `${zone.name} ${xs[0]} ${ys[0]}`, name: zone.name.replace('a', '∥ '), x: Math.min(...xs) + 5, y: Math.max(...ys) - 5 }]
+  return [{ key: `${zone.name} ${xs[0]} ${ys[0]}`, name: zoneWords(zone.name), x: Math.min(...xs) + 5, y: Math.max(...ys) - 5 }]
 })))
 </script>
 

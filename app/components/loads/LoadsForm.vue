@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { type LoadEdition, loadEditionNames, loadEditions, type LoadRules, type Loads, plainRules, plainTypedWind, roofForms } from '#core/job'
-import { buildingOf } from '#core/loads'
+import { buildingOf, zoneWords } from '#core/loads'
 
 /** What loads the roof: one edition with all its parts, every figure there to be typed over. */
 const { job, face, facePlan, units, commit } = useFace()
@@ -158,7 +158,7 @@ const typedParts = [['interior', 'Inside'], ['edge', 'Along edges'], ['corner', 
           class="border-b border-dotted border-graphite-300 py-1"
         >
           <FieldMeasureField
-            :label="`Zone ${zone.name}, up`"
+            :label="`Zone ${zoneWords(zone.name)}, up`"
             :hint="zone.typed ? 'typed; empty for the edition’s' : 'by the edition'"
             :value="zone.typed?.up ?? null"
             measure="factor"
@@ -168,7 +168,7 @@ const typedParts = [['interior', 'Inside'], ['edge', 'Along edges'], ['corner', 
           />
           <FieldMeasureField
             v-if="zone.typed"
-            :label="`Zone ${zone.name}, down`"
+            :label="`Zone ${zoneWords(zone.name)}, down`"
             :value="zone.typed.down"
             measure="factor"
             :units="units"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { checkWords } from '#core/findings'
+import { zoneWords } from '#core/loads'
 import type { RailComparison, RailChoice } from '#core/plan'
 import type { CheckKind, SpanCell } from '#core/strength'
 import { formatLength, formatMass, formatQuantity, formatShare, pressure } from '#core/units'
@@ -92,7 +93,7 @@ function take(choice: RailChoice) {
                 class="border-b border-dotted border-graphite-400 align-baseline"
               >
                 <td class="py-1 pr-3 font-semibold">
-                  {{ row.zone }}{{ row.exposed ? ', exposed' : '' }}
+                  {{ zoneWords(row.zone) }}{{ row.exposed ? ', exposed' : '' }}
                 </td>
                 <td class="py-1 pr-3 text-right whitespace-nowrap">
                   {{ formatQuantity(pressure(row.upPa), units) }}
