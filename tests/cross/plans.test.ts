@@ -98,11 +98,11 @@ function check(job: Job): FacePlan[] {
 }
 
 describe('any plan', () => {
-  it('of 150 random jobs is finite, survives JSON, keeps its own limits and counts', { timeout: 120_000 }, () => {
+  it('of 110 random jobs is finite, survives JSON, keeps its own limits and counts', { timeout: 300_000 }, () => {
     const random = seeded(2026)
     let withRows = 0
-    for (let i = 0; i < 150; i++) if (check(randomJob(random)).some(face => face.modules > 0)) withRows++
-    expect(withRows).toBeGreaterThan(75)
+    for (let i = 0; i < 110; i++) if (check(randomJob(random)).some(face => face.modules > 0)) withRows++
+    expect(withRows).toBeGreaterThan(55)
   })
   it.each(demoJobs.map(({ job }) => [job.title, job] as const))('of the demo job %s too', (_, job) => {
     check(job)
