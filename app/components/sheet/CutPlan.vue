@@ -9,7 +9,7 @@ const longestMm = computed(() => Math.max(...plan.sticks.sticks.map(stick => sti
 const claim = computed(() => {
   const { proved, sticks, leastSticks } = plan.sticks
   const fewest = sticks.length === leastSticks ? 'No cutting uses fewer: the total length needs as many. ' : ''
-  return `${fewest}${proved ? 'None that the splice places leave costs less.' : 'Cheaper ones were not all excluded.'}`
+  return `${fewest}${proved ? 'No cutting that the splice places leave costs less.' : 'Cheaper cuttings were not all excluded.'}`
 })
 const bridged = computed(() => plan.sticks.splices.filter(splice => splice.bridged).length)
 const share = (mm: number) => `${100 * mm / longestMm.value}%`
