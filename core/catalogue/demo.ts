@@ -55,24 +55,39 @@ export const demoCatalogue: Catalogue = {
       usualSpanMm: inch(48), greatestSpanMm: inch(64), overhangMm: null, stock: [{ mm: inch(132), price: 35.5 }, { mm: inch(164), price: 38.2 }], massKgPerM: 0.74,
       section: { ...alloy6005, ixMm4: 96_000, zxMm3: 3400, iyMm4: 52_000, zyMm3: 2500, shearAreaMm2: 110 }, longestRunMm: inch(40 * 12),
       splice: { partName: 'Bollard light splice bar', price: 4.1, barMm: inch(8), clearMm: inch(1), continuity: 'full', midspanShare: 0, endSpans: true, bridgeMm: inch(0.25) },
-      mountIds: ['limpet-flashed', 'limpet-four', 'limpet-sheathing', 'cleat-sheet-foot', 'cleat-seam'], endCapName: 'Bollard light end cap', evidence,
+      mountIds: ['limpet-flashed', 'limpet-four', 'limpet-sheathing', 'cleat-sheet-foot', 'cleat-seam'], endCapName: 'Bollard light end cap', evidence, frame: null,
     },
     {
       id: 'bollard-deep', maker: 'Bollard Extrusions', name: 'Bollard deep rail',
       usualSpanMm: inch(60), greatestSpanMm: inch(84), overhangMm: inch(26), stock: [{ mm: inch(164), price: 52.4 }, { mm: inch(206), price: 64.9 }], massKgPerM: 1.12,
       section: { ...alloy6005, ixMm4: 280_000, zxMm3: 7400, iyMm4: 95_000, zyMm3: 4200, shearAreaMm2: 170 }, longestRunMm: inch(40 * 12),
       splice: { partName: 'Bollard deep splice bar', price: 5.3, barMm: inch(10), clearMm: inch(1), continuity: 'full', midspanShare: 0, endSpans: true, bridgeMm: inch(0.25) },
-      mountIds: ['limpet-flashed', 'limpet-four', 'limpet-sheathing', 'cleat-sheet-foot', 'cleat-seam'], endCapName: 'Bollard deep end cap', evidence,
+      mountIds: ['limpet-flashed', 'limpet-four', 'limpet-sheathing', 'cleat-sheet-foot', 'cleat-seam'], endCapName: 'Bollard deep end cap', evidence, frame: null,
     },
     {
       id: 'hawser-mid', maker: 'Hawser Profiles', name: 'Hawser 42 rail',
       usualSpanMm: 1300, greatestSpanMm: 1600, overhangMm: 450, stock: [{ mm: 3300, price: 27.3 }, { mm: 4400, price: 35.8 }], massKgPerM: 0.86,
       section: { ...alloy6063, ixMm4: 79_000, zxMm3: 3600, iyMm4: 56_000, zyMm3: 2800, shearAreaMm2: 130 }, longestRunMm: 12_000,
       splice: { partName: 'Hawser 42 splice bar', price: 3.6, barMm: 220, clearMm: 30, continuity: 'full', midspanShare: 0.2, endSpans: true, bridgeMm: 10 },
-      mountIds: ['limpet-four', 'windlass-flashed', 'windlass-tile-hook', 'windlass-slate-hook', 'windlass-metal-tile', 'cleat-sheet-foot', 'cleat-seam'], endCapName: 'Hawser 42 end cap', evidence,
+      mountIds: ['limpet-four', 'windlass-flashed', 'windlass-tile-hook', 'windlass-slate-hook', 'windlass-metal-tile', 'cleat-sheet-foot', 'cleat-seam'], endCapName: 'Hawser 42 end cap', evidence, frame: null,
+    },
+    {
+      id: 'thole-coupled', maker: 'Thole & Rowlock', name: 'Thole coupled frames (no rail)',
+      usualSpanMm: inch(48), greatestSpanMm: inch(72), overhangMm: inch(14), stock: [], massKgPerM: 0,
+      section: { ...alloy6063, ixMm4: 74_000, zxMm3: 3900, iyMm4: 21_000, zyMm3: 1300, shearAreaMm2: 120 }, longestRunMm: inch(38 * 12),
+      splice: { partName: 'Thole frame coupler', price: 5.8, barMm: inch(3), clearMm: inch(0.75), continuity: 'full', midspanShare: 0, endSpans: true, bridgeMm: 0 },
+      mountIds: ['thole-edge-foot'], endCapName: 'Thole skirt end', evidence,
+      frame: { rowGapMm: inch(0.5), cornerMm: inch(3), upPa: 2400, downPa: 3600, skirt: { name: 'Thole skirt', mm: inch(86), price: 31.5, massKgPerM: 0.9 } },
     },
   ],
   mounts: [
+    {
+      id: 'thole-edge-foot', maker: 'Thole & Rowlock', name: 'Thole edge foot', coverings: ['coursed-shingle'], into: ['rafters'],
+      fasteners: { kind: 'lag', diameterMm: inch(5 / 16), lengthMm: inch(3.5), tipMm: inch(0.25), yieldMpa: psi(45_000), pilotMm: inch(3 / 16), edgeDiameters: 1.5, acrossMm: [0] },
+      resistances: [allowable(690, 1080, 460), design(4300, 6900, 2900)], underMm: inch(0.25), plateMm: 4.5, offsetMm: 0, heelMm: 52, standoffMm: 70, hook: null, leastSheathingMm: null, greatestSpanMm: inch(72), price: 17.2,
+      halfFootprintMm: inch(1.5), screw: { name: 'Lag screw 5/16 x 3 1/2 in', perMount: 1, pilot: '3/16 in pilot, about 2 in deep' },
+      flashed: true, sealant: 'Inverted U under the flashing, open below', massKg: 0.83, evidence,
+    },
     {
       id: 'limpet-flashed', maker: 'Limpet Fixings', name: 'Limpet flashed foot', coverings: ['coursed-shingle'], into: ['rafters'],
       fasteners: { kind: 'lag', diameterMm: inch(5 / 16), lengthMm: inch(3), tipMm: inch(0.25), yieldMpa: psi(45_000), pilotMm: inch(3 / 16), edgeDiameters: 1.5, acrossMm: [0] },
@@ -103,14 +118,14 @@ export const demoCatalogue: Catalogue = {
     {
       id: 'windlass-tile-hook', maker: 'Windlass Roof Hardware', name: 'Windlass tile hook', coverings: ['interlocking-tile', 'plain-tile'], into: ['rafters'],
       fasteners: { kind: 'wood-screw', diameterMm: 6, lengthMm: 100, tipMm: 6, yieldMpa: 600, pilotMm: 4, edgeDiameters: 2.5, acrossMm: [0] },
-      resistances: [design(1900, 2350, 1500)], underMm: 5, plateMm: 5, offsetMm: 32, heelMm: 60, standoffMm: 55, hook: { stiffnessNPerMm: 420, clearMm: 5 }, leastSheathingMm: null, greatestSpanMm: null, price: 13.7,
+      resistances: [design(1900, 2350, 1500)], underMm: 5, plateMm: 5, offsetMm: 32, heelMm: 60, standoffMm: 55, hook: { stiffnessNPerMm: 420, clearMm: 5, armMm: 34, travelMm: 60 }, leastSheathingMm: null, greatestSpanMm: null, price: 13.7,
       halfFootprintMm: 45, screw: { name: 'Hook screw 6 x 100 mm', perMount: 2, pilot: '4 mm pilot, 70 mm deep' },
       flashed: false, sealant: 'None: the tile above is notched and sheds the water', massKg: 0.94, evidence,
     },
     {
       id: 'windlass-slate-hook', maker: 'Windlass Roof Hardware', name: 'Windlass slate hook', coverings: ['slate'], into: ['rafters'],
       fasteners: { kind: 'wood-screw', diameterMm: 6, lengthMm: 80, tipMm: 6, yieldMpa: 600, pilotMm: 4, edgeDiameters: 2.5, acrossMm: [0] },
-      resistances: [design(1750, 2250, 1400)], underMm: 4, plateMm: 4, offsetMm: 28, heelMm: 60, standoffMm: 45, hook: { stiffnessNPerMm: 460, clearMm: 6 }, leastSheathingMm: null, greatestSpanMm: null, price: 14.9,
+      resistances: [design(1750, 2250, 1400)], underMm: 4, plateMm: 4, offsetMm: 28, heelMm: 60, standoffMm: 45, hook: { stiffnessNPerMm: 460, clearMm: 6, armMm: 30, travelMm: 0 }, leastSheathingMm: null, greatestSpanMm: null, price: 14.9,
       halfFootprintMm: 45, screw: { name: 'Hook screw 6 x 80 mm', perMount: 2, pilot: '4 mm pilot, 60 mm deep' },
       flashed: true, sealant: 'Flashing over the slot, foam under its cap', massKg: 0.88, evidence,
     },
@@ -136,6 +151,10 @@ export const demoCatalogue: Catalogue = {
     },
   ],
   clamps: [
+    {
+      id: 'thole-grip', maker: 'Thole & Rowlock', name: 'Thole edge grips (on the foot)', thicknessMm: { fromMm: 30, toMm: 36 },
+      gapMm: inch(0.5), railPastMm: 0, torqueNm: 16, resistances: [allowable(690, 1080, 460)], railIds: ['thole-coupled'], evidence,
+    },
     {
       id: 'pinch-inch', maker: 'Bollard Extrusions', name: 'Pinch clamps, one inch past', thicknessMm: { fromMm: 30, toMm: 40 },
       gapMm: inch(0.5), railPastMm: inch(1), torqueNm: 14, resistances: [allowable(520, 1500, 190)], railIds: ['bollard-light', 'bollard-deep'], evidence,

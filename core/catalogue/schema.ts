@@ -53,8 +53,23 @@ export const railSchema = z.object({
   overhangMm: mm(50, 1500).nullable(),
   /** The maker's greatest span, whatever the load, mm. */
   greatestSpanMm: mm(300, 4000),
-  stock: z.array(z.object({ mm: mm(500, 8000), price })).min(1),
-  massKgPerM: z.number().positive().max(10),
+  /** Sticks it is sold in; none where the modules' own frames are coupled. */
+  stock: z.array(z.object({ mm: mm(500, 8000), price })),
+  massKgPerM: z.number().min(0).max(10),
+  /**
+   * For a kit that couples the modules' own frames in place of rails: its section is that of one frame, its splice the coupler
+   * between two. Null for a rail.
+   */
+  frame: z.object({
+    /** Gap between rows at which one line of mounts holds the edges of both, mm. */
+    rowGapMm: mm(0, 200),
+    /** Least distance of a mount from a module's corner, mm. */
+    cornerMm: mm(0, 500),
+    /** Greatest pressures, unfactored, of modules that were tested held by this kit. */
+    upPa: z.number().positive().max(20_000), downPa: z.number().positive().max(20_000),
+    /** The trim along the lowest edges. */
+    skirt: z.object({ name: z.string(), mm: mm(500, 8000), price, massKgPerM: z.number().positive().max(10) }),
+  }).nullable(),
   section: z.object({
     eMpa: z.number().min(1000).max(250_000),
     /** Second moments and least section moduli about the axis along the roof (loads normal to it) and the other. */
@@ -85,7 +100,7 @@ export const railSchema = z.object({
   mountIds: z.array(id).min(1),
   endCapName: z.string(),
   evidence,
-})
+}).refine(rail => rail.frame !== null || rail.stock.length > 0, { path: ['stock'], error: 'A rail is sold in sticks: give at least one length.' })
 
 export const coveringKinds = ['coursed-shingle', 'interlocking-tile', 'plain-tile', 'slate', 'pressed-metal-tile', 'screwed-sheet', 'standing-seam', 'felt-and-battens'] as const
 /** What a fixing can be driven into or hold on to. */
@@ -126,8 +141,11 @@ export const mountSchema = z.object({
   offsetMm: mm(0, 200), heelMm: mm(5, 300),
   /** The rail's axis above the timber, mm. */
   standoffMm: mm(0, 300),
-  /** For hooks: how much they give under a load, and how far they clear the tile below. */
-  hook: z.object({ stiffnessNPerMm: z.number().positive(), clearMm: mm(0, 30) }).nullable(),
+  /**
+   * For hooks: how much they give under a load, how far they clear the tile below, how wide the arm is that leaves the covering,
+   * and how far it may be set to either side of the plate's middle.
+   */
+  hook: z.object({ stiffnessNPerMm: z.number().positive(), clearMm: mm(0, 30), armMm: mm(5, 120), travelMm: mm(0, 150) }).nullable(),
   /** Sheathing that it was tested on must be at least so thick, mm; null for mounts into timber. */
   leastSheathingMm: mm(5, 60).nullable(),
   /** The mount maker's own greatest distance between two, mm. */

@@ -1,4 +1,3 @@
-import type { Interval } from '../geometry'
 import type { Covering, Outline } from '../job'
 import { shapeOf } from '../roof'
 import { columnsOf, coursesOf } from './gauge'
@@ -31,17 +30,4 @@ export function jointLines(covering: Covering, outline: Outline): Joint[] {
     return Array.from({ length: Math.max(0, to - from + 1) }, (_, k) => ({ xMm: offsetMm + (from + k) * columns.widthMm, fromMm, toMm }))
   })
   return joints.length > MOST_JOINTS ? [] : joints
-}
-
-/**
- * Heights up the slope at which the covering lets a rail run. Shingle: a mount sits whole on one course, so that no part
- * of it overhangs the course's lower edge: each course less half the mount's footprint at both ends, and nothing where the
- * footprint is taller than the course shows (common practice: stay near the middle of the exposure). Other coverings do not
- * limit the rail's height here.
- */
-export function allowedRailHeights(covering: Covering, outline: Outline, halfFootprintMm: number): Interval[] {
-  if (covering.kind !== 'coursed-shingle') return [shapeOf(outline).up]
-  return courseLines(covering, outline)
-    .map(line => ({ fromMm: line + halfFootprintMm, toMm: line + covering.exposureMm - halfFootprintMm }))
-    .filter(interval => interval.fromMm <= interval.toMm)
 }

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { coveringKinds } from '../catalogue'
 import { coveringSchema, type Outline } from '../job'
-import { allowedRailHeights, columnsOf, courseLines, coursesOf, jointLines, slateGaugeMm, unitsPerM2, usualCovering } from './index'
+import { allowedRailLines, columnsOf, courseLines, coursesOf, jointLines, slateGaugeMm, unitsPerM2, usualCovering } from './index'
 
 const face: Outline = { kind: 'rectangle', eaveLengthMm: 6000, slopeLengthMm: 4000 }
 
@@ -44,8 +44,8 @@ describe.each(coveringKinds)('%s', (kind) => {
 })
 
 it('limits rail heights on shingle only', () => {
-  expect(allowedRailHeights(usualCovering('coursed-shingle', false), face, 30).length).toBeGreaterThan(10)
-  expect(allowedRailHeights(usualCovering('slate', false), face, 30)).toEqual([{ fromMm: 0, toMm: 4000 }])
+  expect(allowedRailLines(usualCovering('coursed-shingle', false), face, { halfFootprintMm: 30, hook: null }, 'across').length).toBeGreaterThan(10)
+  expect(allowedRailLines(usualCovering('slate', false), face, { halfFootprintMm: 30, hook: null }, 'across')).toEqual([{ fromMm: 0, toMm: 4000 }])
 })
 it('refuses a slate whose lap leaves nothing of it', () => {
   const read = coveringSchema.safeParse({ ...usualCovering('slate', false), lengthMm: 250, lapMm: 180 })

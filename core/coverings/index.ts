@@ -1,4 +1,5 @@
 /** The covering speaks twice: as limits on where rails may run, and as take-off. Its gauge, courses and joints come first. */
 export * from './courses'
 export * from './gauge'
+export * from './limits'
 export * from './names'

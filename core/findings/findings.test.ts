@@ -9,7 +9,7 @@ const row = (values: Extract<Edit, { type: 'set-row' }>['values'], index = 0): E
 /** Trouble, the finding's id it must raise, and how many cures at least. */
 const troubles: [string, Job, string, number][] = [
   ['two rafters too far apart', changed({ supports: rafters(12, 36, 60, 84, 108, 162, 186, 210, 234, 258, 282, 306) }), 'span:rafter 5-rafter 6:main', 1],
-  ['an overhang too long on the right', changed({ outline: { kind: 'rectangle', eaveLengthMm: inch(336), slopeLengthMm: inch(240) }, supports: rafterRow(inch(12), inch(24), 38, [{ rafter: 12, centreMm: inch(262) }, { rafter: 13, centreMm: inch(309) }, { rafter: 14, centreMm: inch(333) }]) }, { shiftMm: 75 }), 'overhang:right:main', 1],
+  ['an overhang too long on the right', changed({ outline: { kind: 'rectangle', eaveLengthMm: inch(336), slopeLengthMm: inch(240) }, supports: rafterRow(inch(12), inch(24), 38, [{ rafter: 12, centreMm: inch(262) }, { rafter: 13, centreMm: inch(309) }, { rafter: 14, centreMm: inch(333) }]) }, { shiftMm: 75 }), 'overhang:end:main', 1],
   ['a lower rail under its clamp zone', after(threeRowsOfSix(), row({ lowerRailMm: 100 })), 'clamp-zone:main:row1-lower', 2],
   ['an upper rail over its clamp zone', after(threeRowsOfSix(), row({ upperRailMm: 1700 }, 2)), 'clamp-zone:main:row3-upper', 2],
   ['a row held too long', after(threeRowsOfSix(), row({ count: 9 })), 'row-wide:main:1', 2],

@@ -1,8 +1,9 @@
 import { goesOn, mismatches, supportNames } from '../catalogue'
+import { forbiddenStrips } from '../coverings'
 import { fixMoved, type Shortfall, shiftsToTry } from '../fixings'
 import { applyEdit, faceOf, type PlainEdit } from '../job'
 import { type FaceLayout, layOut } from '../plan/face'
-import { OVERHANG_SHARE_OF_SPAN } from '../rails'
+import { endNames, OVERHANG_SHARE_OF_SPAN } from '../rails'
 import type { PlacesForRail } from '../supports'
 import { length } from '../units'
 import { type FindingContext, railNumbers, writer } from './context'
@@ -43,15 +44,16 @@ const sizeOf = (one: Shortfall): number => one.kind === 'span' ? one.spanMm : on
 
 function describe(context: FindingContext, shortfall: Shortfall, railIds: string[]): Pick<DraftFinding, 'sentence' | 'measured' | 'limit'> {
   const say = writer(context)
-  const { limits, rails } = context.plan
+  const { plan } = context
+  const { limits, rails } = plan
   const numbers = railIds.map(id => rails.find(rail => rail.id === id)!.number)
   const which = railNumbers(numbers)
   switch (shortfall.kind) {
     case 'no-support':
-      return { sentence: `${which} ${numbers.length === 1 ? 'has' : 'have'} nothing underneath to be fixed to: no ${supportNames[context.face.supports.kind]} there.`, measured: null, limit: null }
+      return { sentence: `${which} ${numbers.length === 1 ? 'has' : 'have'} nothing underneath to be fixed to: no ${supportNames[context.face.supports.kind]} there${forbids(context, railIds) ? ' where the covering lets a mount through' : ''}.`, measured: null, limit: null }
     case 'overhang':
       return {
-        sentence: `Overhang at the ${shortfall.end} end is ${say(shortfall.overhangMm)}, limit ${say(limits.maxOverhangMm)}: ${shortfall.nearest.member} is the last that ${which.toLowerCase()} can reach.`,
+        sentence: `Overhang at the ${endNames(plan.rails[0]!)[shortfall.end === 'start' ? 0 : 1]} end is ${say(shortfall.overhangMm)}, limit ${say(limits.maxOverhangMm)}: ${shortfall.nearest.member} is the last that ${which.toLowerCase()} can reach.`,
         measured: length(shortfall.overhangMm), limit: length(limits.maxOverhangMm),
       }
     case 'span':
@@ -62,7 +64,13 @@ function describe(context: FindingContext, shortfall: Shortfall, railIds: string
   }
 }
 
+/** Whether the covering takes places away from any of these rails. */
+const forbids = ({ face, plan }: FindingContext, railIds: string[]): boolean =>
+  plan.rails.some(rail => railIds.includes(rail.id) && forbiddenStrips(face.covering, face.outline, plan.parts.mount, rail).length > 0)
+
 function curesFor(context: FindingContext, shortfall: Shortfall, railIds: string[]): Cure[] {
+  // Moving along the eave and shorter rows do nothing for the ends and spans of rails up the slope.
+  if (context.plan.rails[0]?.way === 'up') return strongerRails(context, shortfall)
   return [...shifts(context, shortfall), ...strongerRails(context, shortfall), ...shorterRows(context, shortfall, railIds)]
 }
 
@@ -86,7 +94,7 @@ function shifts(context: FindingContext, shortfall: Shortfall): Cure[] {
 /** Rails of the catalogue whose own limits reach, with mount and clamps that go with them. */
 function strongerRails({ catalogue, face, plan }: FindingContext, shortfall: Shortfall): Cure[] {
   if (shortfall.kind === 'no-support') return []
-  return catalogue.rails.filter(rail => rail.id !== plan.parts.rail.id).flatMap((rail): Cure[] => {
+  return catalogue.rails.filter(rail => rail.id !== plan.parts.rail.id && !rail.frame).flatMap((rail): Cure[] => {
     if (shortfall.kind === 'span' && rail.usualSpanMm < shortfall.spanMm) return []
     const ground = { covering: face.covering.kind, support: face.supports.kind }
     const mount = [plan.parts.mount, ...catalogue.mounts].find(one => rail.mountIds.includes(one.id) && goesOn(one, ground))
@@ -122,7 +130,7 @@ function longOverhangs(context: FindingContext): DraftFinding[] {
   const say = writer(context)
   const long = plan.fixings.rails.flatMap((rail) => {
     if (rail.shortfalls.length || !rail.spansMm.length) return []
-    return ([['left', rail.overhangLeftMm, rail.spansMm[0]!], ['right', rail.overhangRightMm, rail.spansMm.at(-1)!]] as const)
+    return ([[0, rail.overhangStartMm, rail.spansMm[0]!], [1, rail.overhangEndMm, rail.spansMm.at(-1)!]] as const)
       .filter(([, overhangMm, spanMm]) => overhangMm > OVERHANG_SHARE_OF_SPAN * spanMm + SHOWS_MM)
       .map(([end, overhangMm, spanMm]) => ({ rail, end, overhangMm, limitMm: OVERHANG_SHARE_OF_SPAN * spanMm }))
   })
@@ -131,7 +139,7 @@ function longOverhangs(context: FindingContext): DraftFinding[] {
   const number = plan.rails.find(rail => rail.id === worst.rail.railId)!.number
   return [{
     id: `overhang-share:${face.id}`, severity: 'note', stage: 'rails', faceId: face.id, about: worst.rail.railId,
-    sentence: `${long.length === 1 ? 'One overhang is' : `${long.length} overhangs are`} longer than 0.4 of the span beside ${long.length === 1 ? 'it' : 'them'} (common practice), the longest at the ${worst.end} of rail ${number}: ${say(worst.overhangMm)} beside ${say(worst.limitMm)}. All keep the limit of ${say(plan.limits.maxOverhangMm)}.`,
+    sentence: `${long.length === 1 ? 'One overhang is' : `${long.length} overhangs are`} longer than 0.4 of the span beside ${long.length === 1 ? 'it' : 'them'} (common practice), the longest at the ${endNames(plan.rails[0]!)[worst.end]} end of rail ${number}: ${say(worst.overhangMm)} beside ${say(worst.limitMm)}. All keep the limit of ${say(plan.limits.maxOverhangMm)}.`,
     measured: length(worst.overhangMm), limit: length(worst.limitMm), propose: noCures,
   }]
 }

@@ -1,4 +1,5 @@
 import { type Job, type PlainEdit, plainRow } from '../job'
+import { growthMm } from '../rails'
 import { shapeOf } from '../roof'
 import { share } from '../units'
 import { type FindingContext, plural, writer } from './context'
@@ -89,26 +90,44 @@ function ground(context: FindingContext): DraftFinding[] {
   return found
 }
 
-/** Rails longer than their maker lets them run without an expansion break. Leaving a module out in the middle is a break. */
+/** Rails longer than their maker lets them run without an expansion break; a rail up the slope is parted by leaving a module out. */
 function tooLongRuns(context: FindingContext): DraftFinding[] {
   const { face, plan } = context
   const say = writer(context)
   const most = plan.parts.rail.longestRunMm
   const long = plan.rails.filter(rail => rail.toMm - rail.fromMm > most + 0.5)
   if (!long.length) return []
-  const rows = [...new Set(long.map(rail => rail.row))]
+  const rows = [...new Set(long.flatMap(rail => rail.carries.map(one => one.row)))]
   const longest = Math.max(...long.map(rail => rail.toMm - rail.fromMm))
-  // Aluminium grows by 23.1 millionths for each kelvin; a roof's rail sees some 60 K over the year (common practice).
-  const growsMm = 23.1e-6 * 60 * longest
+  const growsMm = growthMm(longest)
   return [{
     ...base(context, 'long-run'), severity: 'stop', about: long[0]!.id,
     sentence: `${plural(long.length, 'rail')} run${long.length === 1 ? 's' : ''} up to ${say(longest)} unbroken, and ${plan.parts.rail.name} may run ${say(most)}: it grows by about ${say(growsMm)} between frost and sun. Part the row with an expansion break; no module may lie across it.`,
     measured: { kind: 'length', mm: longest }, limit: { kind: 'length', mm: most },
-    propose: (): Cure[] => [{
+    propose: (): Cure[] => [...(long.every(rail => rail.way === 'across') ? [broken(context, rows, most)] : []), {
       label: rows.length === 1 ? `Leave out the middle module of row ${rows[0]! + 1}` : `Leave out the middle module of ${rows.length} rows`,
       edit: { type: 'batch', edits: rows.map((row): PlainEdit => ({ type: 'set-row', faceId: face.id, row, values: { skip: [...(face.array.rows[row] ?? plainRow).skip, Math.ceil(plan.rows.rows[row]!.count / 2)] } })) },
     }],
   }]
+}
+
+/** Every row with a break after so many modules that no rail is longer than it may be. */
+function broken({ face, plan }: FindingContext, rows: number[], mostMm: number): Cure {
+  const breaksOf = (index: number): number[] => {
+    const row = plan.rows.rows[index]!
+    let before = 0
+    return row.blocks.flatMap((block) => {
+      const lengthMm = block.rightMm - block.leftMm + 2 * plan.parts.clamps.railPastMm
+      const pieces = Math.ceil(lengthMm / mostMm - 1e-9)
+      const places = Array.from({ length: pieces - 1 }, (_, i) => before + Math.round(block.count * (i + 1) / pieces))
+      before += block.count
+      return places
+    })
+  }
+  return {
+    label: rows.length === 1 ? `Part row ${rows[0]! + 1} by an expansion break` : `Part ${rows.length} rows by expansion breaks`,
+    edit: { type: 'batch', edits: rows.map((row): PlainEdit => ({ type: 'set-row', faceId: face.id, row, values: { breaks: [...new Set([...(face.array.rows[row] ?? plainRow).breaks, ...breaksOf(row)])].sort((a, b) => a - b) } })) },
+  }
 }
 
 /** Sticks that the van can't carry. */

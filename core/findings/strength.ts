@@ -1,6 +1,7 @@
 import { goesOn, mismatches } from '../catalogue'
 import { FULL } from '../fixings'
-import { plainRow } from '../job'
+import type { PlainEdit } from '../job'
+import { placeRailEdit } from '../rails'
 import type { CheckKind, CheckShare, HoldKind } from '../strength'
 import { screenRafter, supportSums } from '../strength'
 import { formatQuantity, type Quantity, force, length, moment, pressure, share } from '../units'
@@ -62,9 +63,10 @@ function overused(context: FindingContext): DraftFinding[] {
 /** Rails and mounts of the catalogue that go with the rest; those that really hold are kept by planning with them. */
 function otherParts({ catalogue, face, plan }: FindingContext): Cure[] {
   const ground = { covering: face.covering.kind, support: face.supports.kind }
-  const rails = catalogue.rails.filter(rail => rail.id !== plan.parts.rail.id && !mismatches(catalogue, { ...plan.parts, rail }, ground).length)
+  const others = catalogue.rails.filter(rail => rail.id !== plan.parts.rail.id && !rail.frame)
+  const rails = others.filter(rail => !mismatches(catalogue, { ...plan.parts, rail }, ground).length)
   const mounts = catalogue.mounts.filter(mount => mount.id !== plan.parts.mount.id && goesOn(mount, ground) && plan.parts.rail.mountIds.includes(mount.id))
-  const both = catalogue.rails.flatMap(rail => catalogue.mounts.filter(mount => rail.id !== plan.parts.rail.id && mount.id !== plan.parts.mount.id && !mismatches(catalogue, { ...plan.parts, rail, mount }, ground).length).map(mount => ({ rail, mount })))
+  const both = others.flatMap(rail => catalogue.mounts.filter(mount => mount.id !== plan.parts.mount.id && !mismatches(catalogue, { ...plan.parts, rail, mount }, ground).length).map(mount => ({ rail, mount })))
   return [
     ...rails.map((rail): Cure => ({ label: `Use ${rail.name}`, edit: { type: 'set-array', faceId: face.id, values: { railId: rail.id } } })),
     ...mounts.map((mount): Cure => ({ label: `Use ${mount.name}`, edit: { type: 'set-array', faceId: face.id, values: { mountId: mount.id } } })),
@@ -107,11 +109,12 @@ function overheld(context: FindingContext): DraftFinding[] {
 
 /** All rails of the face moved to where their modules are rated highest. */
 function betterPlace({ face, plan }: FindingContext): Cure[] {
-  const edits = plan.rows.rows.map((row) => {
-    const edge = row.orientation === 'upright' ? 'long' as const : 'short' as const
-    const best = plan.parts.module.ratings.filter(one => one.edge === edge).sort((a, b) => b.upPa - a.upPa)[0]
-    const at = best ? (best.fromMm + best.toMm) / 2 : null
-    return { type: 'set-row' as const, faceId: face.id, row: row.index, values: { ...(face.array.rows[row.index] ?? plainRow), lowerRailMm: at, upperRailMm: at === null ? null : row.topMm - row.bottomMm - at } }
+  const edits = plan.rails.flatMap((rail): PlainEdit[] => {
+    const { holds } = rail
+    const best = plan.parts.module.ratings.filter(one => one.edge === holds?.edge).sort((a, b) => b.upPa - a.upPa)[0]
+    const inMm = best ? (best.fromMm + best.toMm) / 2 : null
+    const row = plan.rows.rows[rail.row]!
+    return inMm === null ? [] : [placeRailEdit(face.id, rail, rail.side === 'upper' ? row.moduleHeightMm - inMm : inMm)]
   })
   return edits.length ? [{ label: 'Move the rails to where the module is rated highest', edit: { type: 'batch', edits } }] : []
 }

@@ -1,5 +1,5 @@
 import { type Interval, TOLERANCE_MM } from '../geometry'
-import type { RailLimits, RailPlan } from '../rails'
+import { movedRail, type RailLimits, type RailPlan } from '../rails'
 import type { PlacesForRail } from '../supports'
 import type { FixingPattern } from '../job'
 import { FULL } from './judge'
@@ -19,7 +19,7 @@ export interface BalanceFigures { fixings: number, shortfalls: number, overhangD
 
 /** Greatest difference between the two end overhangs of any rail, mm. */
 export const overhangDifferenceMm = (plan: FixingsPlan): number =>
-  Math.max(0, ...plan.rails.map(rail => Math.abs(rail.overhangLeftMm - rail.overhangRightMm)))
+  Math.max(0, ...plan.rails.map(rail => Math.abs(rail.overhangStartMm - rail.overhangEndMm)))
 
 const figuresOf = (plan: FixingsPlan): BalanceFigures => ({
   fixings: plan.total,
@@ -29,7 +29,7 @@ const figuresOf = (plan: FixingsPlan): BalanceFigures => ({
 
 /** The rails' fixings when the whole array has moved, mm to the right. */
 export function fixMoved(rails: RailPlan[], shiftMm: number, places: PlacesForRail, limits: RailLimits, pattern: FixingPattern, judges: Judges = []): FixingsPlan {
-  const moved = rails.map(rail => ({ ...rail, leftMm: rail.leftMm + shiftMm, rightMm: rail.rightMm + shiftMm }))
+  const moved = rails.map(rail => movedRail(rail, shiftMm))
   return placeFixings(moved, fixingProblem(moved, places, limits, judges), limits, pattern)
 }
 
@@ -73,12 +73,14 @@ export function shiftsToTry(rails: RailPlan[], places: PlacesForRail, limits: Ra
   const shifts = [slack.fromMm, 0, slack.toMm]
   const seen = new Set<string>()
   for (const rail of rails) {
-    const wide = { fromMm: rail.leftMm + slack.fromMm, toMm: rail.rightMm + slack.toMm }
-    const xs = [...new Set([...places(rail.yMm, wide).points.map(point => point.xMm), ...places(rail.yMm, wide).intervals.flatMap(one => [one.fromMm, one.toMm])])]
-    const key = JSON.stringify([rail.leftMm, rail.rightMm, xs])
+    // Moving along the eave does nothing to the ends of a rail up the slope; it may only come to lie on other supports.
+    if (rail.way === 'up') continue
+    const { fromMm: leftMm, toMm: rightMm } = rail.reach
+    const { points, intervals } = places({ ...rail, reach: { fromMm: leftMm + slack.fromMm, toMm: rightMm + slack.toMm } })
+    const xs = [...new Set([...points.map(point => point.atMm), ...intervals.flatMap(one => [one.fromMm, one.toMm])])]
+    const key = JSON.stringify([leftMm, rightMm, xs])
     if (seen.has(key)) continue
     seen.add(key)
-    const { leftMm, rightMm } = rail
     for (const x of xs) {
       shifts.push(x - leftMm, x - leftMm - limits.maxOverhangMm, x - rightMm, x - rightMm + limits.maxOverhangMm)
     }

@@ -2,7 +2,7 @@ import { type Interval, TOLERANCE_MM, contains } from '../geometry'
 import type { FixingPlaces, SupportState } from '../supports'
 
 /** One place where a fixing could go. Candidates of several rails with one `key` are one above the other. */
-export interface Candidate { xMm: number, member: string, key: string, state: SupportState, chance: number }
+export interface Candidate { atMm: number, member: string, key: string, state: SupportState, chance: number }
 
 /** What a rail may do between and past its fixings. */
 export interface LocalRules { maxSpanMm: number, maxOverhangMm: number }
@@ -15,23 +15,23 @@ export interface LocalRules { maxSpanMm: number, maxOverhangMm: number }
  */
 export function candidatesOf(places: FixingPlaces, reach: Interval, rules: LocalRules): Candidate[] {
   const candidates: Candidate[] = places.points.map(point => ({ ...point, key: point.member }))
-  const add = (xMm: number) => {
-    const interval = places.intervals.find(one => contains(one, xMm))
-    const known = candidates.some(one => Math.abs(one.xMm - xMm) < TOLERANCE_MM)
-    if (interval && !known && contains(reach, xMm)) candidates.push(inInterval(xMm, interval))
+  const add = (atMm: number) => {
+    const interval = places.intervals.find(one => contains(one, atMm))
+    const known = candidates.some(one => Math.abs(one.atMm - atMm) < TOLERANCE_MM)
+    if (interval && !known && contains(reach, atMm)) candidates.push(inInterval(atMm, interval))
   }
   if (places.intervals.length) {
     add(reach.fromMm + rules.maxOverhangMm)
     for (const interval of places.intervals) add(Math.min(interval.toMm, reach.toMm))
-    for (const xMm of evenLayout(reach, rules, leastEven(reach, rules), EVEN_OVERHANG) ?? []) add(xMm)
+    for (const atMm of evenLayout(reach, rules, leastEven(reach, rules), EVEN_OVERHANG) ?? []) add(atMm)
     // The list grows while it is walked: each new place is stepped from in its turn.
-    for (const from of candidates) if (from.xMm + rules.maxSpanMm <= reach.toMm) add(from.xMm + rules.maxSpanMm)
+    for (const from of candidates) if (from.atMm + rules.maxSpanMm <= reach.toMm) add(from.atMm + rules.maxSpanMm)
   }
-  return candidates.filter(one => contains(reach, one.xMm)).sort((a, b) => a.xMm - b.xMm)
+  return candidates.filter(one => contains(reach, one.atMm)).sort((a, b) => a.atMm - b.atMm)
 }
 
-const inInterval = (xMm: number, { member, state, chance }: FixingPlaces['intervals'][number]): Candidate =>
-  ({ xMm, member, key: `at ${xMm.toFixed(3)}`, state, chance })
+const inInterval = (atMm: number, { member, state, chance }: FixingPlaces['intervals'][number]): Candidate =>
+  ({ atMm, member, key: `at ${atMm.toFixed(3)}`, state, chance })
 
 /** Overhangs of 0.4 of the span are common practice; they also even out the moments of a light rail. */
 const EVEN_OVERHANG = 0.4

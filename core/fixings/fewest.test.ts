@@ -19,7 +19,7 @@ describe('the fewest fixings of one rail', () => {
       expect(missing.length === 0).toBe(all.length > 0)
       if (missing.length) continue
       possible++
-      const steps = stepsFor(rail.candidates.length, [{ xMm: rail.candidates.map(one => one.xMm), reach: rail.reach }], rail.rules)
+      const steps = stepsFor(rail.candidates.length, [{ atMm: rail.candidates.map(one => one.atMm), reach: rail.reach }], rail.rules)
       const least = Math.min(...all.map(picks => picks.length))
       expect(fewest(steps)).toBe(least)
       const listed = listPaths(steps, least, 100_000)
@@ -34,7 +34,7 @@ describe('the fewest fixings of one rail', () => {
 
   it('names the gap, the end and the lack of any support', () => {
     const rules = { maxSpanMm: 1200, maxOverhangMm: 600 }
-    const at = (...xs: number[]) => candidatesOf({ points: xs.map((xMm, i) => ({ xMm, member: `rafter ${i + 1}`, state: 'proved' as const, chance: 1 })), intervals: [] }, { fromMm: 0, toMm: 4000 }, rules)
+    const at = (...xs: number[]) => candidatesOf({ points: xs.map((atMm, i) => ({ atMm, member: `rafter ${i + 1}`, state: 'proved' as const, chance: 1 })), intervals: [] }, { fromMm: 0, toMm: 4000 }, rules)
     const reach = { fromMm: 0, toMm: 4000 }
     expect(shortfalls([], reach, rules)).toEqual([{ kind: 'no-support' }])
     expect(shortfalls(at(700, 1900, 3300, 3390), reach, rules).map(one => one.kind)).toEqual(['overhang', 'span', 'overhang'])
@@ -44,7 +44,7 @@ describe('the fewest fixings of one rail', () => {
   it('breaks a rule only as far as it must when it can’t be kept', () => {
     const rules = { maxSpanMm: 1200, maxOverhangMm: 600 }
     const xs = [900, 1500, 2100, 3600]
-    const steps = stepsFor(4, [{ xMm: xs, reach: { fromMm: 0, toMm: 4000 } }], rules)
+    const steps = stepsFor(4, [{ atMm: xs, reach: { fromMm: 0, toMm: 4000 } }], rules)
     // 900 is as near the left end as there is; 2100 to 3600 is too wide but nothing lies between.
     expect(listPaths(steps, fewest(steps), 10).paths).toEqual([[0, 2, 3]])
   })
@@ -65,10 +65,10 @@ describe('intervals as places', () => {
       const exact = candidatesOf({ points: [], intervals }, reach, rules)
       // The grid can't do better than the exact places, and comes within its own step of them.
       const step = 5
-      const grid = { points: intervals.flatMap(one => Array.from({ length: Math.floor((Math.min(one.toMm, reach.toMm) - one.fromMm) / step) + 1 }, (_, k) => ({ xMm: one.fromMm + k * step, member: one.member, state: one.state, chance: one.chance }))), intervals: [] }
+      const grid = { points: intervals.flatMap(one => Array.from({ length: Math.floor((Math.min(one.toMm, reach.toMm) - one.fromMm) / step) + 1 }, (_, k) => ({ atMm: one.fromMm + k * step, member: one.member, state: one.state, chance: one.chance }))), intervals: [] }
       const count = (candidates: ReturnType<typeof candidatesOf>, slack: number) => {
         const loose = { maxSpanMm: rules.maxSpanMm + slack, maxOverhangMm: rules.maxOverhangMm + slack }
-        return shortfalls(candidates, reach, loose).length ? Infinity : fewest(stepsFor(candidates.length, [{ xMm: candidates.map(one => one.xMm), reach }], loose))
+        return shortfalls(candidates, reach, loose).length ? Infinity : fewest(stepsFor(candidates.length, [{ atMm: candidates.map(one => one.atMm), reach }], loose))
       }
       const ours = count(exact, 0)
       expect(ours).toBeLessThanOrEqual(count(candidatesOf(grid, reach, rules), 0))

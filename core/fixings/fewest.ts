@@ -4,7 +4,7 @@ import type { Candidate, LocalRules } from './candidates'
 /** Where a rail breaks the local rules even with a fixing in every place there is. */
 export type Shortfall
   = | { kind: 'no-support' }
-    | { kind: 'overhang', end: 'left' | 'right', overhangMm: number, nearest: Candidate }
+    | { kind: 'overhang', end: 'start' | 'end', overhangMm: number, nearest: Candidate }
     | { kind: 'span', spanMm: number, left: Candidate, right: Candidate }
 
 /**
@@ -17,14 +17,14 @@ export function shortfalls(candidates: Candidate[], reach: Interval, rules: Loca
   const last = candidates.at(-1)
   if (!first || !last) return [{ kind: 'no-support' }]
   const found: Shortfall[] = []
-  const leftMm = first.xMm - reach.fromMm
-  const rightMm = reach.toMm - last.xMm
-  if (leftMm > rules.maxOverhangMm + TOLERANCE_MM) found.push({ kind: 'overhang', end: 'left', overhangMm: leftMm, nearest: first })
+  const leftMm = first.atMm - reach.fromMm
+  const rightMm = reach.toMm - last.atMm
+  if (leftMm > rules.maxOverhangMm + TOLERANCE_MM) found.push({ kind: 'overhang', end: 'start', overhangMm: leftMm, nearest: first })
   for (let i = 1; i < candidates.length; i++) {
-    const spanMm = candidates[i]!.xMm - candidates[i - 1]!.xMm
+    const spanMm = candidates[i]!.atMm - candidates[i - 1]!.atMm
     if (spanMm > rules.maxSpanMm + TOLERANCE_MM) found.push({ kind: 'span', spanMm, left: candidates[i - 1]!, right: candidates[i]! })
   }
-  if (rightMm > rules.maxOverhangMm + TOLERANCE_MM) found.push({ kind: 'overhang', end: 'right', overhangMm: rightMm, nearest: last })
+  if (rightMm > rules.maxOverhangMm + TOLERANCE_MM) found.push({ kind: 'overhang', end: 'end', overhangMm: rightMm, nearest: last })
   return found
 }
 
@@ -39,7 +39,7 @@ export interface Steps {
 }
 
 /** One rail's places in a list of columns that several rails may share; null where the rail has none. */
-export interface RailColumns { xMm: (number | null)[], reach: Interval }
+export interface RailColumns { atMm: (number | null)[], reach: Interval }
 
 /**
  * The local rules of rails that are fixed in the same columns, as a shortest-path problem over those columns; a rail
@@ -50,19 +50,19 @@ export function stepsFor(n: number, rails: RailColumns[], rules: LocalRules): St
   // Each rail needs a fixing in the stretch of columns at each of its ends: no step may pass over such a stretch.
   const needed = rails.flatMap(rail => endStretches(rail, rules))
   const passesOver = (i: number, j: number) => needed.some(stretch => i < stretch.first && j > stretch.last)
-  const spans = rails.map(rail => farthestNext(rail.xMm, rules.maxSpanMm))
+  const spans = rails.map(rail => farthestNext(rail.atMm, rules.maxSpanMm))
   return {
     n,
     mayStart: i => !passesOver(-1, i),
     mayEnd: i => !passesOver(i, n),
-    mayFollow: (i, j) => spans.every((farthest, r) => rails[r]!.xMm[i] === null || rails[r]!.xMm[j] === null || j <= farthest[i]!) && !passesOver(i, j),
-    cost: i => rails.reduce((sum, rail) => sum + (rail.xMm[i] === null ? 0 : 1), 0),
+    mayFollow: (i, j) => spans.every((farthest, r) => rails[r]!.atMm[i] === null || rails[r]!.atMm[j] === null || j <= farthest[i]!) && !passesOver(i, j),
+    cost: i => rails.reduce((sum, rail) => sum + (rail.atMm[i] === null ? 0 : 1), 0),
   }
 }
 
 /** The columns at a rail's two ends of which each end must use at least one. */
-function endStretches({ xMm, reach }: RailColumns, rules: LocalRules): { first: number, last: number }[] {
-  const own = xMm.flatMap((x, i) => x === null ? [] : [{ x, i }])
+function endStretches({ atMm, reach }: RailColumns, rules: LocalRules): { first: number, last: number }[] {
+  const own = atMm.flatMap((x, i) => x === null ? [] : [{ x, i }])
   if (!own.length) return []
   const fromLeft = Math.max(reach.fromMm + rules.maxOverhangMm, own[0]!.x) + TOLERANCE_MM
   const fromRight = Math.min(reach.toMm - rules.maxOverhangMm, own.at(-1)!.x) - TOLERANCE_MM
@@ -73,12 +73,12 @@ function endStretches({ xMm, reach }: RailColumns, rules: LocalRules): { first: 
 }
 
 /** For each column of a rail, the farthest that may come next: inside the span, or the very next where none is. */
-function farthestNext(xMm: (number | null)[], maxSpanMm: number): number[] {
-  return xMm.map((x, i) => {
+function farthestNext(atMm: (number | null)[], maxSpanMm: number): number[] {
+  return atMm.map((x, i) => {
     if (x === null) return i
     let farthest = i
-    for (let j = i + 1; j < xMm.length; j++) {
-      const next = xMm[j]
+    for (let j = i + 1; j < atMm.length; j++) {
+      const next = atMm[j]
       if (next === null || next === undefined) continue
       if (farthest > i && next - x > maxSpanMm + TOLERANCE_MM) break
       farthest = j

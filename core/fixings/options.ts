@@ -39,10 +39,10 @@ export function listPaths(steps: Steps, budget: number, most: number): { paths: 
 export function unevenness(picks: number[], candidates: Candidate[], reach: Interval, rules: LocalRules): number {
   let worst = 0
   for (let i = 1; i < picks.length; i++) {
-    worst = Math.max(worst, (candidates[picks[i]!]!.xMm - candidates[picks[i - 1]!]!.xMm) / rules.maxSpanMm)
+    worst = Math.max(worst, (candidates[picks[i]!]!.atMm - candidates[picks[i - 1]!]!.atMm) / rules.maxSpanMm)
   }
-  const leftMm = candidates[picks[0]!]!.xMm - reach.fromMm
-  const rightMm = reach.toMm - candidates[picks.at(-1)!]!.xMm
+  const leftMm = candidates[picks[0]!]!.atMm - reach.fromMm
+  const rightMm = reach.toMm - candidates[picks.at(-1)!]!.atMm
   const longest = Math.max(spanOfReach(reach), 1)
   const overhangLimit = Math.max(rules.maxOverhangMm, 1)
   return Math.max(worst, leftMm / overhangLimit, rightMm / overhangLimit) + Math.abs(leftMm - rightMm) / longest * 0.5

@@ -1,6 +1,6 @@
 import { type FixingPattern, fixingPatterns } from '../job'
 import type { RailLimits, RailPlan } from '../rails'
-import type { PlacesForRail, SupportState } from '../supports'
+import { placesOutside, type PlacesForRail, type SupportState } from '../supports'
 import { count, length } from '../units'
 import type { Working } from '../working'
 import { candidatesOf, evenWays } from './candidates'
@@ -11,7 +11,8 @@ import type { RailProblem, WaysMemo } from './ways'
 
 /** One fixing where it is driven. */
 export interface Fixing {
-  xMm: number
+  /** Along its rail, mm. */
+  atMm: number
   member: string
   state: SupportState
   /** Chance, 0 to 1, that all of its mount's fasteners are in sound timber. */
@@ -26,8 +27,8 @@ export interface RailFixings {
   spansMm: number[]
   longestSpanMm: number
   /** From the last fixing to the module's edge, mm; the whole row when there is no fixing at all. */
-  overhangLeftMm: number
-  overhangRightMm: number
+  overhangStartMm: number
+  overhangEndMm: number
   /** Where the rules can't be kept on this rail with any choice of fixings. */
   shortfalls: Shortfall[]
   /** Worst share of what is allowed over the whole rail; null where no loads are known. */
@@ -69,8 +70,8 @@ export function fixingProblem(rails: RailPlan[], places: PlacesForRail, limits: 
   return {
     ways: new Map(), chosen: new Map(),
     rails: rails.map((rail, r) => {
-      const reach = { fromMm: rail.leftMm, toMm: rail.rightMm }
-      const own = places(rail.yMm, reach)
+      const { reach } = rail
+      const own = placesOutside(places(rail), rail.keepsOff)
       const judge = judges[r] ?? null
       const even = judge && evenWays(own, reach, judge.rules, judge.atLeast)
       return even?.ways.length ? { reach, judge, candidates: even.candidates, even: even.ways } : { reach, judge, candidates: candidatesOf(own, reach, judge?.rules ?? limits), even: null }
@@ -98,21 +99,21 @@ export const patternTotals = (problem: FixingProblem, limits: RailLimits): Patte
   Object.fromEntries(fixingPatterns.map(pattern => [pattern, chosenBy(problem, limits, pattern)?.total ?? null])) as PatternTotals
 
 function railFixings(rail: RailPlan, { candidates, reach, judge }: RailProblem, picks: number[], fewestProved: boolean, limits: RailLimits): RailFixings {
-  const fixings = picks.map((i): Fixing => ({ xMm: candidates[i]!.xMm, member: candidates[i]!.member, state: candidates[i]!.state, chance: candidates[i]!.chance }))
-  const spansMm = fixings.slice(1).map((fixing, i) => fixing.xMm - fixings[i]!.xMm)
+  const fixings = picks.map((i): Fixing => ({ atMm: candidates[i]!.atMm, member: candidates[i]!.member, state: candidates[i]!.state, chance: candidates[i]!.chance }))
+  const spansMm = fixings.slice(1).map((fixing, i) => fixing.atMm - fixings[i]!.atMm)
   const whole = reach.toMm - reach.fromMm
   const missing = shortfalls(candidates, reach, limits)
   return {
     railId: rail.id, fixings, spansMm, longestSpanMm: Math.max(0, ...spansMm),
-    overhangLeftMm: fixings.length ? fixings[0]!.xMm - reach.fromMm : whole,
-    overhangRightMm: fixings.length ? reach.toMm - fixings.at(-1)!.xMm : whole,
-    shortfalls: missing, fewestProved, worst: judge && fixings.length ? judge.worst(fixings.map(fixing => fixing.xMm)) : null,
+    overhangStartMm: fixings.length ? fixings[0]!.atMm - reach.fromMm : whole,
+    overhangEndMm: fixings.length ? reach.toMm - fixings.at(-1)!.atMm : whole,
+    shortfalls: missing, fewestProved, worst: judge && fixings.length ? judge.worst(fixings.map(fixing => fixing.atMm)) : null,
     working: {
       what: `Fixings of rail ${rail.number}`,
       formula: 'fewest k with x₁ − L ≤ o, xᵢ₊₁ − xᵢ ≤ s, R − xₖ ≤ o',
       values: [
-        { symbol: 'L', what: 'left edge of the modules', value: length(reach.fromMm) },
-        { symbol: 'R', what: 'right edge of the modules', value: length(reach.toMm) },
+        { symbol: 'L', what: 'where its modules begin', value: length(reach.fromMm) },
+        { symbol: 'R', what: 'where they end', value: length(reach.toMm) },
         { symbol: 's', what: 'allowed span', value: length(limits.maxSpanMm) },
         { symbol: 'o', what: 'allowed overhang', value: length(limits.maxOverhangMm) },
         { symbol: 'c', what: 'places on supports under the rail', value: count(candidates.length, 'places') },

@@ -40,7 +40,7 @@ const MOST_CHECKS = 400
 const MORE_COUNTS = 8
 
 export const singleSteps = ({ candidates, reach }: Pick<RailProblem, 'candidates' | 'reach'>, rules: LocalRules): Steps =>
-  stepsFor(candidates.length, [{ xMm: candidates.map(one => one.xMm), reach }], rules)
+  stepsFor(candidates.length, [{ atMm: candidates.map(one => one.atMm), reach }], rules)
 
 const byEvenness = (a: FixingOption, b: FixingOption): number => a.picks.length - b.picks.length || a.unevenness - b.unevenness
 
@@ -58,7 +58,7 @@ export function waysFor(rail: RailProblem, rules: LocalRules, extra: number): Wa
     if (!judge) return 0
     const ready = known.get(option)
     if (ready !== undefined) return ready
-    const worst = judge.worst(option.picks.map(i => candidates[i]!.xMm))
+    const worst = judge.worst(option.picks.map(i => candidates[i]!.atMm))
     known.set(option, worst)
     return worst
   }

@@ -186,7 +186,10 @@ function withRow(rows: ArrayRules['rows'], row: number, values: Partial<RowRule>
 }
 
 const isPlain = (rule: RowRule): boolean =>
-  !rule.skip.length && !rule.held.length && (Object.keys(plainRow) as (keyof RowRule)[]).every(key => key === 'skip' || key === 'held' || rule[key] === plainRow[key])
+  (Object.keys(plainRow) as (keyof RowRule)[]).every((key) => {
+    const value = rule[key]
+    return Array.isArray(value) ? value.length === 0 : value === plainRow[key]
+  })
 
 /** The facts an edit touches, as paths such as `face main/pitchDeg`: two edits collide where they share one. */
 export function touches(edit: Edit): string[] {

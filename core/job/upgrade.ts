@@ -1,7 +1,9 @@
-import { noLoads, plainBuild, plainTimber, plainVan } from './schema'
+import { noLoads, plainBuild, plainRow, plainTimber, plainVan } from './schema'
 
 type Facts = Record<string, unknown>
 const isFacts = (value: unknown): value is Facts => typeof value === 'object' && value !== null && !Array.isArray(value)
+
+const arrayOf = (array: Facts): Facts => ({ ...plainBuild, ...array, rows: Array.isArray(array.rows) ? array.rows.map(row => isFacts(row) ? { breaks: plainRow.breaks, ...row } : row) : array.rows })
 
 /**
  * Job files written by earlier versions, with the facts that have come since at what those versions took for granted.
@@ -9,6 +11,6 @@ const isFacts = (value: unknown): value is Facts => typeof value === 'object' &&
  */
 export function upgraded(data: unknown): unknown {
   if (!isFacts(data) || !Array.isArray(data.faces)) return data
-  const faces = data.faces.map(face => isFacts(face) ? { timber: plainTimber, ...face, array: isFacts(face.array) ? { ...plainBuild, ...face.array } : face.array } : face)
+  const faces = data.faces.map(face => isFacts(face) ? { timber: plainTimber, ...face, array: isFacts(face.array) ? arrayOf(face.array) : face.array } : face)
   return { loads: noLoads, van: plainVan, ...data, faces }
 }

@@ -13,7 +13,7 @@ const factWords: Record<string, string> = {
   streetDeg: 'the street’s side', drivewayDeg: 'the driveway’s side', coveringState: 'the covering’s state', coveringAgeYears: 'the covering’s age', coveringYearsLeft: 'the covering’s years left',
   rules: 'what loads the roof', building: 'the building’s size', engineer: 'the engineer', longestMm: 'the longest load the van takes', offcuts: 'the yard’s offcuts',
   loadPath: 'how modules load the rails', spliceAs: 'how rails are spliced', deflectionOver: 'the deflection limit', heldUpN: 'what a fixing holds', heldDownN: 'what a fixing holds', heldSlopeN: 'what a fixing holds',
-  count: 'the number of modules', gapBelowMm: 'the gap below', orientation: 'how the modules lie', skip: 'the places left empty', held: 'the modules held in place', yieldShare: 'how much the face yields', aim: 'what the roof is filled for', locked: 'whether it is locked', columns: 'how columns stand', stackFrom: 'which line the rows start from', lowerRailMm: 'the lower rail', upperRailMm: 'the upper rail',
+  count: 'the number of modules', gapBelowMm: 'the gap below', orientation: 'how the modules lie', skip: 'the places left empty', breaks: 'the expansion breaks', railWay: 'which way rails run', railInMm: 'how far rails lie in', held: 'the modules held in place', yieldShare: 'how much the face yields', aim: 'what the roof is filled for', locked: 'whether it is locked', columns: 'how columns stand', stackFrom: 'which line the rows start from', lowerRailMm: 'the lower rail', upperRailMm: 'the upper rail',
 }
 
 /** An edit in a few words, such as `the setbacks` or `row 2: the number of modules`. */

@@ -5,7 +5,8 @@ import { chooseParts, demoCatalogue } from '../catalogue'
 import { areaMm2, common } from '../geometry'
 import { type EnWind, type Job, type LoadRules, plainRules, type UsWind } from '../job'
 import { MS_PER_MPH, PA_PER_PSF } from '../units'
-import { combinationsOf, enCoefficients, enVelocityPressure, equalisation, exposedModules, leverShares, loadingOf, railLine, roofSlopeFactor, roofSnow, shapeCoefficient, touchedBy, usCoefficients, usEdgeZone, usVelocityPressure, zonesOf, zoneWords } from '.'
+import { combinationsOf, enCoefficients, enVelocityPressure, equalisation, exposedModules, loadingOf, railLine, roofSlopeFactor, roofSnow, shapeCoefficient, touchedBy, usCoefficients, usEdgeZone, usVelocityPressure, zonesOf, zoneWords } from '.'
+import { leverShares } from '../rails'
 
 const usWind = (rules: LoadRules): UsWind => (rules as Extract<LoadRules, { edition: 'us-2010' }>).wind as UsWind
 const b115: UsWind = { ...usWind(plainRules('us-2010')), speedMs: 115 * MS_PER_MPH, exposure: 'B' }
@@ -115,10 +116,10 @@ describe('roof zones', () => {
     const [set] = zonesOf(outline, 30, { kind: 'us-2010', edgeMm: 1000 })
     const along = { fromMm: 0, toMm: 12_000 }
     const [one, two] = ['1', '2'].map(name => set!.zones.find(zone => zone.name === name)!)
-    const [stretch] = touchedBy(one!, along, { fromMm: 1100, toMm: 2000 })
+    const [stretch] = touchedBy(one!, along, { fromMm: 1100, toMm: 2000 }, 'across')
     expect(stretch!.fromMm).toBeCloseTo(1000, 2)
     expect(stretch!.toMm).toBeCloseTo(11_000, 2)
-    const beside = touchedBy(two!, along, { fromMm: 2000, toMm: 3000 })
+    const beside = touchedBy(two!, along, { fromMm: 2000, toMm: 3000 }, 'across')
     expect(beside.map(({ fromMm, toMm }) => [Math.round(fromMm), Math.round(toMm)])).toEqual([[0, 1000], [11_000, 12_000]])
   })
   it('have names that say which wind they are of', () => {
@@ -139,8 +140,8 @@ describe('loads along a rail', () => {
   const parts = chooseParts(demoCatalogue, face.array)
   const { loads } = loadingOf(job, face, parts)
   it('add up to the share of the modules they come from', () => {
-    const strip = { band: { fromMm: 2000, toMm: 2500 }, widthMm: 1755, share: 0.5, modules: [{ fromMm: 3000, toMm: 4038, exposed: false }, { fromMm: 4050, toMm: 5088, exposed: false }] }
-    const line = railLine(loads!, strip)
+    const strip = { band: { fromMm: 2000, toMm: 2500 }, bearsMm: 1755 / 2, modules: [{ fromMm: 3000, toMm: 4038, exposed: false }, { fromMm: 4050, toMm: 5088, exposed: false }] }
+    const line = railLine(loads!, [strip], 'across')
     const dead = line.reduce((sum, one) => sum + one.dead * (one.toMm - one.fromMm), 0)
     expect(dead).toBeCloseTo(loads!.deadPa * Math.cos(face.pitchDeg * Math.PI / 180) * 1e-6 * 1755 / 2 * (5088 - 3000), 6)
     expect(line[0]!.fromMm).toBe(3000)

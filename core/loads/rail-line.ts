@@ -1,4 +1,5 @@
 import type { Interval } from '../geometry'
+import type { RailWay } from '../job'
 import { radians } from '../units'
 import { EXPOSED_FACTOR } from './coefficients/us'
 import type { FaceLoads, LoadedPart, ZonePressure } from './face'
@@ -22,27 +23,49 @@ export interface LineStretch {
   modulePa: ZonePressure
 }
 
-/** The modules' share that a rail takes. */
+/** What loads one line: modules along it, all alike. */
 export interface RailStrip {
-  /** Heights up the slope between which zones load it. */
+  /** What of the face loads the line through them, mm on the other axis. */
   band: Interval
-  /** Width of module that loads it, mm, and this rail's share of that. */
-  widthMm: number
-  share: number
-  /** Modules along the rail, each with whether it is exposed. */
+  /** Width of module that the line bears, mm. */
+  bearsMm: number
+  /** Modules along the line, each with whether it is exposed. */
   modules: (Interval & { exposed: boolean })[]
 }
 
 const N_PER_MM2 = 1e-6
 
-/** Loads along one rail: its modules cut where a zone begins or ends, each stretch with the worst of all zones it touches. */
-export function railLine(loads: FaceLoads, strip: RailStrip): LineStretch[] {
+/** Loads along one rail: of all strips of modules that it bears, added up where they lie side by side. */
+export function railLine(loads: FaceLoads, strips: RailStrip[], way: RailWay): LineStretch[] {
+  const lines = strips.map(strip => stripLine(loads, strip, way)).filter(line => line.length > 0)
+  return lines.length > 1 ? added(lines) : lines[0] ?? []
+}
+
+/** Sums of several lines of load, cut where any of them changes. */
+function added(lines: LineStretch[][]): LineStretch[] {
+  const cuts = [...new Set(lines.flat().flatMap(one => [one.fromMm, one.toMm]))].sort((a, b) => a - b)
+  return merged(cuts.slice(1).flatMap((toMm, i): LineStretch[] => {
+    const fromMm = cuts[i]!
+    const here = lines.flatMap(line => line.filter(one => one.fromMm < toMm && one.toMm > fromMm))
+    if (!here.length) return []
+    const sum = (of: (one: LineStretch) => number) => here.reduce((total, one) => total + of(one), 0)
+    const most = (of: (one: LineStretch) => number) => Math.max(...here.map(of))
+    return [{
+      fromMm, toMm, zones: [...new Set(here.flatMap(one => one.zones))], exposed: here.some(one => one.exposed), dead: sum(one => one.dead), snow: sum(one => one.snow),
+      railUp: sum(one => one.railUp), railDown: sum(one => one.railDown), fixingUp: sum(one => one.fixingUp), fixingDown: sum(one => one.fixingDown),
+      modulePa: { upPa: most(one => one.modulePa.upPa), downPa: most(one => one.modulePa.downPa) },
+    }]
+  }))
+}
+
+/** Modules cut where a zone begins or ends, each stretch with the worst of all zones it touches. */
+function stripLine(loads: FaceLoads, strip: RailStrip, way: RailWay): LineStretch[] {
   const { modules, band } = strip
   if (!modules.length) return []
   const along = { fromMm: modules[0]!.fromMm, toMm: modules.at(-1)!.toMm }
-  const touches = loads.sets.flatMap(set => set.zones.flatMap(zone => touchedBy(zone, along, band).map(stretch => ({ ...stretch, zone: zone.name }))))
+  const touches = loads.sets.flatMap(set => set.zones.flatMap(zone => touchedBy(zone, along, band, way).map(stretch => ({ ...stretch, zone: zone.name }))))
   const angle = radians(loads.pitchDeg)
-  const perPa = N_PER_MM2 * strip.widthMm * strip.share
+  const perPa = N_PER_MM2 * strip.bearsMm
   const stretches = modules.flatMap((module, i): LineStretch[] => {
     // The gap to the next module is loaded as if it were glass, so that a line of load has no holes.
     const toMm = modules[i + 1] ? (module.toMm + modules[i + 1]!.fromMm) / 2 : module.toMm
@@ -69,7 +92,7 @@ export function railLine(loads: FaceLoads, strip: RailStrip): LineStretch[] {
 
 /** Neighbouring stretches that carry the very same are one. */
 function merged(stretches: LineStretch[]): LineStretch[] {
-  const same = (a: LineStretch, b: LineStretch) => a.railUp === b.railUp && a.railDown === b.railDown && a.fixingUp === b.fixingUp && a.fixingDown === b.fixingDown && a.zones.join() === b.zones.join() && a.exposed === b.exposed
+  const same = (a: LineStretch, b: LineStretch) => a.railUp === b.railUp && a.railDown === b.railDown && a.fixingUp === b.fixingUp && a.fixingDown === b.fixingDown && a.dead === b.dead && a.zones.join() === b.zones.join() && a.exposed === b.exposed && a.toMm >= b.fromMm
   const kept: LineStretch[] = []
   for (const next of stretches) {
     const last = kept.at(-1)
@@ -77,18 +100,4 @@ function merged(stretches: LineStretch[]): LineStretch[] {
     else kept.push({ ...next })
   }
   return kept
-}
-
-/**
- * Share of a module's load that each of two rails takes, by the lever rule: a module whose middle lies between them at m has
- * its load carried in the ratio of the distances.
- * @param lowMm, highMm rails from the module's lower edge; `heightMm` its height up the slope
- */
-export function leverShares(lowMm: number, highMm: number, heightMm: number): { low: number, high: number } {
-  const apart = highMm - lowMm
-  if (apart <= 1) return { low: 0.5, high: 0.5 }
-  // A module that stands out far past one rail would lift off the other; neither is ever taken to carry less than a third.
-  const low = Math.min(1.5, Math.max(1 / 3, (highMm - heightMm / 2) / apart))
-  const high = Math.min(1.5, Math.max(1 / 3, (heightMm / 2 - lowMm) / apart))
-  return { low, high }
 }

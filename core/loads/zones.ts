@@ -1,5 +1,5 @@
 import { bounds, common, freeIntervals, type Interval, rectangle, type Region, stripAlong, subtract, together, without } from '../geometry'
-import type { EdgeKind, Outline } from '../job'
+import type { EdgeKind, Outline, RailWay } from '../job'
 import { shapeOf } from '../roof'
 import { radians } from '../units'
 
@@ -148,6 +148,12 @@ function gableEnds({ region, within, box }: FacePlanView, e: number, low: string
 const FAR_MM = 1e6
 const everywhere: Region = rectangle({ fromMm: -FAR_MM, toMm: FAR_MM }, { fromMm: -FAR_MM, toMm: FAR_MM })
 
-/** The stretches of x at which a zone reaches into a band of heights: a band that two zones share gets the worse of them. */
-export const touchedBy = (zone: Zone, along: Interval, band: Interval): Interval[] =>
-  subtract(along, freeIntervals([...everywhere, ...zone.region], band))
+/** A region with its axes changed over, for lines up the slope. */
+const turned = (region: Region): Region => region.map(ring => ring.map(({ x, y }) => ({ x: y, y: x })).reverse())
+
+/**
+ * The stretches along a line at which a zone reaches into the band that loads it: a band that two zones share gets the worse of
+ * them.
+ */
+export const touchedBy = (zone: Zone, along: Interval, band: Interval, way: RailWay): Interval[] =>
+  subtract(along, freeIntervals([...everywhere, ...(way === 'across' ? zone.region : turned(zone.region))], band))

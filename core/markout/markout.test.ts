@@ -24,7 +24,7 @@ describe('mark-out', () => {
       expect(readings).toEqual([...readings].sort((a, b) => a - b))
       expect(one.closing.readingMm).toEqual(expect.closeTo(one.tape === 'along' ? inch(336) : inch(240), 6))
     }
-    plan.rails.forEach((rail, r) => expect(step(`fixings-${rail.id}`).marks.map(mark => mark.readingMm)).toEqual(plan.fixings.rails[r]!.fixings.map(fixing => fixing.xMm)))
+    plan.rails.forEach((rail, r) => expect(step(`fixings-${rail.id}`).marks.map(mark => mark.readingMm)).toEqual(plan.fixings.rails[r]!.fixings.map(fixing => fixing.atMm)))
   })
 
   it('mirrors every reading along the eave when the datum is the right rake', () => {

@@ -2,6 +2,7 @@ import type { Face, Obstruction } from '../job'
 import { obstructionNames } from '../keepclear'
 import type { FacePlan } from '../plan/face'
 import { bounds } from '../geometry'
+import type { RailPlan } from '../rails'
 import { readingAlong, shapeOf } from '../roof'
 import { type Rafter, rafterName } from '../supports'
 
@@ -49,10 +50,7 @@ function drafts(face: Face, plan: FacePlan, selection: string): { along: Draft[]
   const railIndex = plan.rails.findIndex(one => one.id === selection)
   if (railIndex >= 0) {
     const rail = plan.rails[railIndex]!
-    return {
-      along: plan.fixings.rails[railIndex]!.fixings.map((fixing, i) => ({ placeMm: fixing.xMm, label: `Fixing ${i + 1}, ${fixing.member}`, tone: 'fixing' })),
-      up: [{ placeMm: rail.yMm, label: `Rail ${rail.number}`, tone: 'line' }],
-    }
+    return byWay(rail, plan.fixings.rails[railIndex]!.fixings.map((fixing, i) => ({ placeMm: fixing.atMm, label: `Fixing ${i + 1}, ${fixing.member}`, tone: 'fixing' })), [ofRail(rail)])
   }
   switch (selection) {
     case 'rafters':
@@ -66,7 +64,7 @@ function drafts(face: Face, plan: FacePlan, selection: string): { along: Draft[]
       }
     }
     case 'rails':
-      return { along: [], up: plan.rails.map(rail => ({ placeMm: rail.yMm, label: `Rail ${rail.number}`, tone: 'line' })) }
+      return plan.rails[0] ? byWay(plan.rails[0], [], plan.rails.map(ofRail)) : { along: [], up: [] }
     case 'keep-clear': {
       const box = bounds(plan.region)
       if (!box) return { along: [], up: [] }
@@ -84,6 +82,11 @@ function drafts(face: Face, plan: FacePlan, selection: string): { along: Draft[]
     }
   }
 }
+
+const ofRail = (rail: RailPlan): Draft => ({ placeMm: rail.lineMm, label: `Rail ${rail.number}`, tone: 'line' })
+
+/** What is read along a rail and what is read across it, each on its tape. */
+const byWay = ({ way }: RailPlan, run: Draft[], line: Draft[]) => way === 'across' ? { along: run, up: line } : { along: line, up: run }
 
 const ofRafter = (rafter: Rafter): Draft => ({ placeMm: rafter.centreMm, label: `Rafter ${rafter.number} at the eave`, tone: 'rafter', sdMm: rafter.sdMm })
 

@@ -1,9 +1,9 @@
 import type { ChosenParts } from '../catalogue'
-import type { FixingsPlan } from '../fixings'
+import type { Fixing, FixingsPlan } from '../fixings'
 import type { Face } from '../job'
 import type { KeepClearStrip } from '../keepclear'
 import { datumName, farEndName, placeAlong, readingAlong, shapeOf } from '../roof'
-import type { RailPlan } from '../rails'
+import { endNames, fixedPoint, type RailPlan, railWords } from '../rails'
 import type { RowsPlan } from '../rows'
 import type { SticksPlan } from '../sticks'
 import { type Rafter, rafterAt, type SupportsPlan, type SupportState } from '../supports'
@@ -69,12 +69,12 @@ type StepMaker = (draft: StepDraft) => MarkStep
 /** Turns places on the face into readings from its datum, sorted as the tape runs, with a closing reading. */
 function stepMaker(face: Face): StepMaker {
   const { eave, up } = shapeOf(face.outline)
-  return ({ marks, ...step }) => {
+  return ({ marks, lineMm, ...step }) => {
     const sorted = marks
       .map(mark => ({ ...mark, readingMm: step.tape === 'along' ? readingAlong(face, mark.mm) : mark.mm }))
       .sort((a, b) => a.readingMm - b.readingMm)
     return {
-      ...step,
+      ...step, lineMm: lineMm === null || step.tape === 'along' ? lineMm : readingAlong(face, lineMm),
       marks: sorted.map((mark, i) => ({ id: `${step.id}-${i + 1}`, label: mark.label, readingMm: mark.readingMm, upMm: mark.upMm ?? null, note: mark.note ?? '' })),
       closing: {
         id: `${step.id}-closing`, upMm: null, note: 'Closing reading',
@@ -138,12 +138,19 @@ function rowSteps({ rows: { rows } }: MarkoutInput, make: StepMaker): MarkStep[]
   ]
 }
 
-function railLines({ rails }: MarkoutInput, make: StepMaker): MarkStep {
+/** The tape along which a rail's fixings, splices and ends are read. */
+const tapeOf = ({ way }: Pick<RailPlan, 'way'>): Tape => way === 'across' ? 'along' : 'up'
+
+function railLines({ rails, parts }: MarkoutInput, make: StepMaker): MarkStep {
+  const frames = parts.rail.frame !== null
   return make({
-    id: 'rail-lines', kind: 'rails', title: 'Rail lines', tape: 'up', lineMm: null, instruction: 'Snap each rail’s centre line.',
-    marks: rails.map(rail => ({ label: `Rail ${rail.number}`, mm: rail.yMm, note: `Row ${rail.row + 1}, ${rail.side}` })),
+    id: 'rail-lines', kind: 'rails', title: frames ? 'Lines of mounts' : 'Rail lines', tape: rails[0]?.way === 'up' ? 'along' : 'up', lineMm: null,
+    instruction: frames ? 'Snap each line along which frames are held.' : 'Snap each rail’s centre line.',
+    marks: rails.map(rail => ({ label: `${frames ? 'Line' : 'Rail'} ${rail.number}`, mm: rail.lineMm, note: sentenceCase(railWords(rail)) })),
   })
 }
+
+const sentenceCase = (words: string): string => `${words[0]!.toUpperCase()}${words.slice(1)}`
 
 /** How a support's place is known, in a few words. */
 export const stateWords: Record<SupportState, string> = { proved: 'proved', inferred: 'inferred', guessed: 'guessed' }
@@ -173,13 +180,16 @@ function supportSteps({ supports, face }: MarkoutInput, make: StepMaker): MarkSt
 }
 
 function fixingSteps({ rails, fixings, parts }: MarkoutInput, make: StepMaker): MarkStep[] {
-  return rails.map((rail, r) => make({
-    id: `fixings-${rail.id}`, kind: 'fixings', title: `Fixings on rail ${rail.number}`, tape: 'along', lineMm: rail.yMm,
-    instruction: `${parts.mount.name}. ${parts.mount.screw.pilot}. ${parts.mount.sealant}.`,
-    marks: fixings.rails[r]!.fixings.map((fixing, i) => ({
-      label: `Fixing ${i + 1}`, mm: fixing.xMm, note: fixing.state === 'proved' ? fixing.member : `${fixing.member}, ${stateWords[fixing.state]}: pilot first`,
-    })),
-  }))
+  return rails.map((rail, r) => {
+    const own = fixings.rails[r]!.fixings
+    const still = fixedPoint(rail, own.map(fixing => fixing.atMm))?.fixing
+    const noteOf = ({ state, member }: Fixing, i: number) => [member, ...(state === 'proved' ? [] : [`${stateWords[state]}: pilot first`]), ...(i === still && !parts.rail.frame ? ['fixed point: tighten first, the rail grows both ways from here'] : [])].join(', ')
+    return make({
+      id: `fixings-${rail.id}`, kind: 'fixings', title: `Fixings on ${parts.rail.frame ? 'line' : 'rail'} ${rail.number}`, tape: tapeOf(rail), lineMm: rail.lineMm,
+      instruction: `${parts.mount.name}. ${parts.mount.screw.pilot}. ${parts.mount.sealant}.`,
+      marks: own.map((fixing, i) => ({ label: `Fixing ${i + 1}`, mm: fixing.atMm, note: noteOf(fixing, i) })),
+    })
+  })
 }
 
 function moduleSteps({ rows: { rows }, rails }: MarkoutInput, make: StepMaker): MarkStep[] {
@@ -195,22 +205,31 @@ function moduleSteps({ rows: { rows }, rails }: MarkoutInput, make: StepMaker): 
         ]),
       }),
       make({
-        id: `electronics-row${row.index + 1}`, kind: 'electronics', title: `Electronics, row ${row.index + 1}`, tape: 'along', lineMm: upper?.yMm ?? null,
-        instruction: 'On the upper rail, near the middle of each module, not under its junction box and not across two modules.',
+        id: `electronics-row${row.index + 1}`, kind: 'electronics', title: `Electronics, row ${row.index + 1}`, tape: 'along', lineMm: upper?.lineMm ?? null,
+        instruction: `${upper ? 'On the upper rail' : 'On a rail or the frame'}, near the middle of each module, not under its junction box and not across two modules.`,
         marks: row.moduleLeftsMm.map((leftMm, i) => ({ label: `Unit ${i + 1}`, mm: leftMm + moduleWidthMm / 2 })),
       }),
     ]
   })
 }
 
-function railEndSteps({ rails, sticks, face }: MarkoutInput, make: StepMaker): MarkStep[] {
-  return rails.map(rail => make({
-    id: `rail-ends-${rail.id}`, kind: 'rail-ends', title: `Splices and trim, rail ${rail.number}`, tape: 'along', lineMm: rail.yMm,
-    instruction: face.array.trimTailMm > 0 ? 'Leave the rail long at both ends. Trim at the marks when the modules are on.' : 'Cut the rail to the marks before it goes up.',
-    marks: [
-      { label: 'Rail end, left', mm: rail.fromMm, note: 'Trim here' },
-      ...sticks.splices.filter(splice => splice.railId === rail.id).map(splice => ({ label: 'Splice', mm: splice.xMm, note: 'Sticks meet here' })),
-      { label: 'Rail end, right', mm: rail.toMm, note: 'Trim here' },
-    ],
-  }))
+function railEndSteps({ rails, sticks, face, parts }: MarkoutInput, make: StepMaker): MarkStep[] {
+  if (parts.rail.frame) {
+    return rails.map(rail => make({
+      id: `couplers-${rail.id}`, kind: 'rail-ends', title: `Couplers on line ${rail.number}`, tape: 'along', lineMm: rail.lineMm, instruction: `${parts.rail.splice.partName} between neighbouring frames.`,
+      marks: rail.couplers.map((mm, i) => ({ label: `Coupler ${i + 1}`, mm })),
+    }))
+  }
+  return rails.map((rail) => {
+    const [first, last] = endNames(rail)
+    return make({
+      id: `rail-ends-${rail.id}`, kind: 'rail-ends', title: `Splices and trim, rail ${rail.number}`, tape: tapeOf(rail), lineMm: rail.lineMm,
+      instruction: face.array.trimTailMm > 0 ? 'Leave the rail long at both ends. Trim at the marks when the modules are on.' : 'Cut the rail to the marks before it goes up.',
+      marks: [
+        { label: `Rail end, ${first}`, mm: rail.fromMm, note: 'Trim here' },
+        ...sticks.splices.filter(splice => splice.railId === rail.id).map(splice => ({ label: 'Splice', mm: splice.atMm, note: 'Sticks meet here' })),
+        { label: `Rail end, ${last}`, mm: rail.toMm, note: 'Trim here' },
+      ],
+    })
+  })
 }

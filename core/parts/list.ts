@@ -1,10 +1,10 @@
-import type { ChosenParts } from '../catalogue'
+import type { ChosenParts, ClampSet, Rail } from '../catalogue'
 import type { FixingsPlan } from '../fixings'
-import type { RailPlan } from '../rails'
-import type { Block, RowPlan } from '../rows'
+import { type RailPlan, skirtedLines } from '../rails'
+import type { RowPlan } from '../rows'
 import type { SticksPlan } from '../sticks'
 
-export type PartKind = 'module' | 'stick' | 'offcut' | 'splice' | 'mid-clamp' | 'end-clamp' | 'end-cap' | 'mount' | 'screw' | 'lug' | 'electronics'
+export type PartKind = 'module' | 'stick' | 'offcut' | 'splice' | 'mid-clamp' | 'end-clamp' | 'end-cap' | 'mount' | 'screw' | 'lug' | 'electronics' | 'coupler' | 'skirt'
 
 /** One line of the load-out. */
 export interface Part {
@@ -30,7 +30,7 @@ export function partsOf(parts: ChosenParts, rows: RowPlan[], rails: RailPlan[], 
   const { module, rail, mount, clamps } = parts
   const modules = pieces(rows)
   const blocks = rows.flatMap(row => row.blocks)
-  const sum = (count: (block: Block) => number) => blocks.reduce((total, block) => total + count(block), 0)
+  const clamped = clampCount(rails, clamps)
   const bought = sticks.sticks.filter(stick => !stick.fromYard)
   const stockLengths = [...new Set(bought.map(stick => stick.stockMm))].sort((a, b) => b - a)
   const offcutLengths = [...new Set(sticks.sticks.filter(stick => stick.fromYard).map(stick => stick.stockMm))].sort((a, b) => b - a)
@@ -45,13 +45,43 @@ export function partsOf(parts: ChosenParts, rows: RowPlan[], rails: RailPlan[], 
       return { kind: 'offcut', name: `${rail.name}, offcut from the yard`, maker: rail.maker, pieces: n, lengthMm: mm, massKg: n * mm / 1000 * rail.massKgPerM, rule: 'Used up before sticks are bought' }
     }),
     { kind: 'splice', name: rail.splice.partName, maker: rail.maker, pieces: sticks.splices.length, lengthMm: null, massKg: null, rule: 'One at each joint of the cut plan' },
-    { kind: 'mid-clamp', name: `${clamps.name}, mid`, maker: clamps.maker, pieces: sum(block => 2 * (block.count - 1)), lengthMm: null, massKg: null, rule: 'Between neighbours, on each rail' },
-    { kind: 'end-clamp', name: `${clamps.name}, end`, maker: clamps.maker, pieces: sum(() => 4), lengthMm: null, massKg: null, rule: 'Both ends of each rail' },
-    { kind: 'end-cap', name: rail.endCapName, maker: rail.maker, pieces: rails.length * 2, lengthMm: null, massKg: null, rule: 'Both ends of each rail' },
+    { kind: 'mid-clamp', name: `${clamps.name}, mid`, maker: clamps.maker, pieces: clamped.mids, lengthMm: null, massKg: null, rule: 'Between neighbours, on each rail' },
+    { kind: 'end-clamp', name: `${clamps.name}, end`, maker: clamps.maker, pieces: clamped.ends, lengthMm: null, massKg: null, rule: 'Both ends of each rail, and where modules stand too far apart for a mid clamp' },
+    ...frameParts(parts.rail, rails),
+    { kind: 'end-cap', name: rail.endCapName, maker: rail.maker, pieces: (rail.frame ? skirtedLines(rails) : rails).length * 2, lengthMm: null, massKg: null, rule: rail.frame ? 'Both ends of each skirt' : 'Both ends of each rail' },
     { kind: 'mount', name: mount.name, maker: mount.maker, pieces: fixings.total, lengthMm: null, massKg: fixings.total * mount.massKg, rule: 'One at each fixing' },
     { kind: 'screw', name: mount.screw.name, maker: mount.maker, pieces: fixings.total * mount.screw.perMount, lengthMm: null, massKg: null, rule: `${mount.screw.perMount} a fixing` },
     { kind: 'lug', name: 'Grounding lug', maker: '', pieces: blocks.length, lengthMm: null, massKg: null, rule: 'One a row, or a run of it' },
     { kind: 'electronics', name: 'Module electronics unit', maker: '', pieces: modules, lengthMm: null, massKg: null, rule: 'One a module' },
   ]
   return list.filter(part => part.pieces > 0)
+}
+
+/** Modules this much off a mid clamp's width apart are still held by one, mm. */
+const CLAMP_PLAY_MM = 1
+
+/** Mid clamps where neighbours along a rail stand a clamp's width apart, end clamps at its ends and wherever they do not. */
+function clampCount(rails: RailPlan[], clamps: ClampSet): { mids: number, ends: number } {
+  const counts = { mids: 0, ends: 0 }
+  for (const { carries, way, holds } of rails) {
+    if (!holds) continue
+    counts.ends += 2
+    carries.slice(1).forEach((one, i) => {
+      // Along the eave the columns' gap is chosen for the clamp; up the slope the rows' gap may be anything.
+      if (way === 'across' || Math.abs(one.fromMm - carries[i]!.toMm - clamps.gapMm) <= CLAMP_PLAY_MM) counts.mids++
+      else counts.ends += 2
+    })
+  }
+  return counts
+}
+
+/** What couples the modules' own frames, and the skirt along their lowest edges. */
+function frameParts(rail: Rail, rails: RailPlan[]): Part[] {
+  if (!rail.frame) return []
+  const { skirt } = rail.frame
+  const skirts = skirtedLines(rails).reduce((sum, line) => sum + Math.ceil((line.reach.toMm - line.reach.fromMm - 0.5) / skirt.mm), 0)
+  return [
+    { kind: 'coupler', name: rail.splice.partName, maker: rail.maker, pieces: rails.reduce((sum, line) => sum + line.couplers.length, 0), lengthMm: null, massKg: null, rule: 'Between neighbours, on each line of frames' },
+    { kind: 'skirt', name: skirt.name, maker: rail.maker, pieces: skirts, lengthMm: skirt.mm, massKg: skirts * skirt.mm / 1000 * skirt.massKgPerM, rule: 'Along the lowest edges, each line by itself' },
+  ]
 }

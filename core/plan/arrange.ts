@@ -1,6 +1,7 @@
 import { type Catalogue, chooseParts } from '../catalogue'
 import { bounds, intersect, type Interval, spanOf, unite } from '../geometry'
 import { type ArrayRules, type Edit, type Face, faceOf, type Job, type Orientation, orientations, type PlainEdit, plainRow, type RowRule } from '../job'
+import { wayOf } from '../rails'
 import { breakpoints, modulesThatFit, mostModules, moduleSize, type PlacedRow, type RowGaps, type RowKind, stripAt } from '../rows'
 import type { FacePlan } from './face'
 import { planFace } from './face'
@@ -113,9 +114,10 @@ const bestOf = (tries: Try[]): Try[] => tries.length ? [tries.reduce((best, next
 
 /** Heights at which both rails of a row find a place that supports and covering allow; null where any height will do. */
 function heightsFor(kind: RowKind, base: FacePlan, face: Face): Interval[] | null {
-  const limits = [face.covering.kind === 'coursed-shingle' ? base.railHeights : null, base.supports.railHeights].filter(one => one !== null)
-  if (!limits.length) return null
-  const zone = kind.orientation === 'upright' ? base.parts.module.clampZones.longEdge : base.parts.module.clampZones.shortEdge
+  const limits = [face.covering.kind === 'coursed-shingle' ? base.railLines : null, base.supports.railLines].filter(one => one !== null)
+  if (!limits.length || wayOf(face.array, base.parts) === 'up') return null
+  const { clampZones } = base.parts.module
+  const zone = base.parts.rail.frame ? { fromMm: 0, toMm: 0 } : kind.orientation === 'upright' ? clampZones.longEdge : clampZones.shortEdge
   const zones = [zone, { fromMm: kind.heightMm - zone.toMm, toMm: kind.heightMm - zone.fromMm }]
   const sets = limits.flatMap(limit => zones.map(one => limit.map(height => ({ fromMm: height.fromMm - one.toMm + INSIDE_MM, toMm: height.toMm - one.fromMm - INSIDE_MM }))))
   const all = sets.reduce<Interval[] | null>((kept, set) => kept ? both(kept, set) : unite(set), null)!

@@ -1,6 +1,7 @@
 import type { Catalogue } from '../catalogue'
 import { balance, type Balance, type Judges } from '../fixings'
 import { type Edit, type Face, faceOf, type Job } from '../job'
+import { movedRail } from '../rails'
 import { faceStrength } from '../strength'
 import { type FacePlan, judgesOf, placesOf } from './face'
 import { planFaceOf } from './job'
@@ -19,7 +20,7 @@ function judgesWhenMoved(face: Face, { parts, rows, rails, limits, loading: { lo
   if (!loads) return null
   return (shiftMm) => {
     const movedRows = rows.rows.map(row => ({ ...row, leftMm: row.leftMm + shiftMm, rightMm: row.rightMm + shiftMm, moduleLeftsMm: row.moduleLeftsMm.map(mm => mm + shiftMm) }))
-    const movedRails = rails.map(rail => ({ ...rail, leftMm: rail.leftMm + shiftMm, rightMm: rail.rightMm + shiftMm, fromMm: rail.fromMm + shiftMm, toMm: rail.toMm + shiftMm }))
-    return judgesOf(face, { parts, rows: { ...rows, rows: movedRows }, rails: movedRails, limits }, faceStrength(face, loads, parts, movedRows, movedRails))
+    const movedRails = rails.map(rail => movedRail(rail, shiftMm))
+    return judgesOf(face, { parts, rails: movedRails, limits }, faceStrength(face, loads, parts, movedRows, movedRails))
   }
 }

@@ -57,7 +57,7 @@ function faceSections(job: Job, name: string, face: FacePlan): CalculationSectio
     }),
     section(`${name}: sums by support`, [], { head: ['Support', 'Fixings', 'Up', 'Down'], rows: supportSums(face.uses.flatMap((use, r) => use ? use.fixings.map((duty, f) => ({ duty, member: face.fixings.rails[r]!.fixings[f]!.member })) : []))
       .map(sum => [sum.member, String(sum.fixings), formatQuantity(force(sum.upN), job.units), formatQuantity(force(sum.downN), job.units)]) }),
-    section(`${name}: sticks`, [face.sticks.working]),
+    ...(face.sticks.sticks.length ? [section(`${name}: sticks`, [face.sticks.working])] : []),
   ]
 }
 

@@ -1,5 +1,5 @@
 import { type Catalogue, chooseParts, type ChosenParts } from '../catalogue'
-import { allowedRailHeights, courseLines, type Joint, jointLines } from '../coverings'
+import { allowedRailLines, courseLines, forbiddenStrips, type Joint, jointLines } from '../coverings'
 import { type FixingProblem, fixingProblem, type FixingsPlan, type Judges, placeFixings } from '../fixings'
 import { areaMm2, bounds, type Interval, type Region } from '../geometry'
 import type { Face, Job } from '../job'
@@ -8,11 +8,11 @@ import { type FaceLoading, loadingOf } from '../loads'
 import { markoutSteps, type MarkStep } from '../markout'
 import { type Part, partsOf } from '../parts'
 import { type FaceShape, shapeOf } from '../roof'
-import { placeRails, railLimits, type RailLimits, type RailPlan } from '../rails'
+import { placeRails, railLimits, type RailLimits, type RailPlan, wayOf } from '../rails'
 import { fillRows, type RowsPlan } from '../rows'
 import { cutSticks, MOST_NODES, type SticksPlan, spliceWindows } from '../sticks'
 import { checkRail, type FaceStrength, faceStrength, judgeOf, moduleUse, type ModuleUse, type RailUse, settingOf } from '../strength'
-import { type PlacesForRail, supportSystem, type SupportsPlan } from '../supports'
+import { placesOutside, type PlacesForRail, supportSystem, type SupportsPlan } from '../supports'
 
 /** All that follows from one face of a job, as plain data. */
 export interface FacePlan {
@@ -30,8 +30,8 @@ export interface FacePlan {
   regionAreaMm2: number
   regionTopMm: number
   supports: SupportsPlan
-  /** Heights up the slope at which the covering lets a rail run, mm. */
-  railHeights: Interval[]
+  /** Lines on which the covering lets a rail run: heights of rails across, places along the eave of rails up the slope, mm. */
+  railLines: Interval[]
   limits: RailLimits
   rows: RowsPlan
   rails: RailPlan[]
@@ -51,8 +51,14 @@ export interface FacePlan {
   powerW: number
 }
 
-/** Where a face's supports let a rail be fixed, for the mount its array is built with. */
-export const placesOf = (face: Face, catalogue: Catalogue): PlacesForRail => supportSystem(face, chooseParts(catalogue, face.array).mount).places
+/** Where a face's supports and its covering let a rail be fixed, for the mount its array is built with. */
+export const placesOf = (face: Face, catalogue: Catalogue): PlacesForRail => groundOf(face, chooseParts(catalogue, face.array)).places
+
+/** What an array is fixed to, and where through the covering. */
+function groundOf(face: Face, parts: ChosenParts): { plan: SupportsPlan, places: PlacesForRail } {
+  const { plan, places } = supportSystem(face, parts.mount, wayOf(face.array, parts))
+  return { plan, places: line => placesOutside(places(line), forbiddenStrips(face.covering, face.outline, parts.mount, line)) }
+}
 
 /** What of a job is not its faces' own, but bears on every one of them. */
 export type JobRules = Pick<Job, 'keepClear' | 'loads' | 'van'>
@@ -84,45 +90,48 @@ export type LaidOut = FaceLayout & { problem: FixingProblem }
  */
 export function layOut(face: Face, catalogue: Catalogue, job: JobRules, clear: FaceClear, trial = false): LaidOut {
   const parts = chooseParts(catalogue, face.array)
-  const { plan: supports, places } = supportSystem(face, parts.mount)
-  const railHeights = allowedRailHeights(face.covering, face.outline, parts.mount.halfFootprintMm)
+  const { plan: supports, places } = groundOf(face, parts)
+  const railLines = allowedRailLines(face.covering, face.outline, parts.mount, wayOf(face.array, parts))
   const { strips, region } = keepClear(face, job.keepClear, clear)
   const rows = fillRows(region, face.array, parts, clear.most)
-  const rails = placeRails(rows.rows, face.array, parts, { covering: railHeights, supports: supports.railHeights })
+  const rails = placeRails(rows.rows, face.array, parts, { covering: railLines, supports: supports.railLines })
   const loading = loadingOf(job, face, parts)
   const limits = railLimits(parts.rail, parts.mount, face.array, loading.loads !== null)
   const strength = loading.loads && faceStrength(face, loading.loads, parts, rows.rows, rails)
-  const problem = fixingProblem(rails, places, limits, strength ? judgesOf(face, { parts, rows, rails, limits }, strength) : [])
+  const problem = fixingProblem(rails, places, limits, strength ? judgesOf(face, { parts, rails, limits }, strength) : [])
   const fixings = placeFixings(rails, problem, limits, face.array.fixingPattern)
   const sticks = cutRails(rails, fixings, parts, face, job, trial)
   const modules = rows.rows.reduce((sum, row) => sum + row.count, 0)
   return {
     problem, faceId: face.id, parts, shape: shapeOf(face.outline), courses: courseLines(face.covering, face.outline), joints: jointLines(face.covering, face.outline), clear, strips, region,
-    regionAreaMm2: areaMm2(region), regionTopMm: bounds(region)?.up.toMm ?? 0, supports, railHeights, limits, rows, rails, loading, strength, fixings,
-    uses: usesOf(face, { parts, rows, rails, fixings, sticks, strength }, trial), sticks,
-    holds: strength ? rails.map((rail, r) => moduleUse(strength, r, rail, rows.rows[rail.row]!, parts)) : [], modules, powerW: modules * parts.module.powerW,
+    regionAreaMm2: areaMm2(region), regionTopMm: bounds(region)?.up.toMm ?? 0, supports, railLines, limits, rows, rails, loading, strength, fixings,
+    uses: usesOf(face, { parts, rails, fixings, sticks, strength }, trial), sticks,
+    holds: strength ? rails.map((rail, r) => moduleUse(strength, r, rail, parts)) : [], modules, powerW: modules * parts.module.powerW,
   }
 }
 
 /** A judge for each rail of a face. */
-export const judgesOf = (face: Face, { parts, rows, rails, limits }: Pick<FaceLayout, 'parts' | 'rows' | 'rails' | 'limits'>, strength: FaceStrength): Judges =>
-  rails.map((rail, r) => judgeOf(settingOf(strength, r, rail, rows.rows[rail.row]!, parts, face.array), limits))
+export const judgesOf = (face: Face, { parts, rails, limits }: Pick<FaceLayout, 'parts' | 'rails' | 'limits'>, strength: FaceStrength): Judges =>
+  rails.map((rail, r) => judgeOf(settingOf(strength, r, rail, parts, face.array), limits))
 
 /** Turns a joint may make: nothing for one as stiff as the rail, freely for a hinge. */
 export const jointsOn = ({ sticks, parts }: Pick<FaceLayout, 'sticks' | 'parts'>, railId: string) =>
-  parts.rail.splice.continuity === 'full' ? [] : sticks.splices.filter(splice => splice.railId === railId).map(splice => ({ xMm: splice.xMm, stiffness: 0 }))
+  parts.rail.splice.continuity === 'full' ? [] : sticks.splices.filter(splice => splice.railId === railId).map(splice => ({ xMm: splice.atMm, stiffness: 0 }))
 
 /** Every rail checked again as it is really built. */
-function usesOf(face: Face, plan: Pick<FaceLayout, 'parts' | 'rows' | 'rails' | 'fixings' | 'sticks' | 'strength'>, trial: boolean): (RailUse | null)[] {
-  const { strength, rails, rows, parts, fixings } = plan
+function usesOf(face: Face, plan: Pick<FaceLayout, 'parts' | 'rails' | 'fixings' | 'sticks' | 'strength'>, trial: boolean): (RailUse | null)[] {
+  const { strength, rails, parts, fixings } = plan
   if (!strength) return rails.map(() => null)
-  return rails.map((rail, r) => checkRail(settingOf(strength, r, rail, rows.rows[rail.row]!, parts, face.array), fixings.rails[r]!.fixings.map(fixing => fixing.xMm), jointsOn(plan, rail.id), trial))
+  return rails.map((rail, r) => checkRail(settingOf(strength, r, rail, parts, face.array), fixings.rails[r]!.fixings.map(fixing => fixing.atMm), jointsOn(plan, rail.id), trial))
 }
 
 /** Rails with their trim tails, cut from stock. */
 function cutRails(rails: RailPlan[], fixings: FixingsPlan, parts: ChosenParts, { array }: Face, { van }: JobRules, trial: boolean): SticksPlan {
-  return cutSticks(rails.map((rail, r) => ({
-    railId: rail.id, fromMm: rail.fromMm - array.trimTailMm, toMm: rail.toMm + array.trimTailMm,
-    windows: spliceWindows(fixings.rails[r]!, parts.rail.splice),
-  })), { rail: parts.rail, spliceAs: array.spliceAs, van }, trial ? 1 : MOST_NODES)
+  // Coupled frames carry themselves: there is nothing to cut.
+  return cutSticks(parts.rail.frame
+    ? []
+    : rails.map((rail, r) => ({
+        railId: rail.id, fromMm: rail.fromMm - array.trimTailMm, toMm: rail.toMm + array.trimTailMm,
+        windows: spliceWindows(fixings.rails[r]!, parts.rail.splice),
+      })), { rail: parts.rail, spliceAs: array.spliceAs, van }, trial ? 1 : MOST_NODES)
 }

@@ -29,8 +29,8 @@ describe('three rows of six upright', () => {
   it('fixes every rail with the fewest that enumeration finds', () => {
     const places = face.supports.rafters.map(rafter => rafter.centreMm)
     face.rails.forEach((rail, r) => {
-      const inside = places.filter(x => x >= rail.leftMm && x <= rail.rightMm)
-      expect(face.fixings.rails[r]!.fixings.length).toBe(fewestByEnumeration(inside, rail.leftMm, rail.rightMm, inch(48), inch(24)))
+      const inside = places.filter(x => x >= rail.reach.fromMm && x <= rail.reach.toMm)
+      expect(face.fixings.rails[r]!.fixings.length).toBe(fewestByEnumeration(inside, rail.reach.fromMm, rail.reach.toMm, inch(48), inch(24)))
     })
     // 247.7 in of row less two overhangs of 24 in leaves 199.7 in, five spans of 48 in: six fixings a rail, six rails.
     expect(plan.totals.fixings).toBe(36)
@@ -39,8 +39,8 @@ describe('three rows of six upright', () => {
   it('keeps every span and overhang', () => {
     for (const rail of face.fixings.rails) {
       expect(rail.longestSpanMm).toBeLessThanOrEqual(inch(48) + TOLERANCE_MM)
-      expect(Math.max(rail.overhangLeftMm, rail.overhangRightMm)).toBeLessThanOrEqual(inch(24) + TOLERANCE_MM)
-      expect(Math.min(rail.overhangLeftMm, rail.overhangRightMm)).toBeGreaterThanOrEqual(0)
+      expect(Math.max(rail.overhangStartMm, rail.overhangEndMm)).toBeLessThanOrEqual(inch(24) + TOLERANCE_MM)
+      expect(Math.min(rail.overhangStartMm, rail.overhangEndMm)).toBeGreaterThanOrEqual(0)
     }
   })
 
@@ -65,9 +65,9 @@ describe('three rows of six upright', () => {
   it('keeps every splice clear of every fixing and between the outer ones', () => {
     for (const splice of face.sticks.splices) {
       const { fixings } = face.fixings.rails.find(rail => rail.railId === splice.railId)!
-      expect(Math.min(...fixings.map(fixing => Math.abs(fixing.xMm - splice.xMm)))).toBeGreaterThanOrEqual(inch(4 + 1) - TOLERANCE_MM)
-      expect(splice.xMm).toBeGreaterThan(fixings[0]!.xMm)
-      expect(splice.xMm).toBeLessThan(fixings.at(-1)!.xMm)
+      expect(Math.min(...fixings.map(fixing => Math.abs(fixing.atMm - splice.atMm)))).toBeGreaterThanOrEqual(inch(4 + 1) - TOLERANCE_MM)
+      expect(splice.atMm).toBeGreaterThan(fixings[0]!.atMm)
+      expect(splice.atMm).toBeLessThan(fixings.at(-1)!.atMm)
     }
   })
 

@@ -1,5 +1,5 @@
 import { type Edit, type Face, type Obstruction, plainRow } from '../job'
-import type { RailPlan } from '../rails'
+import { placeOfLine, placeRailEdit, type RailPlan } from '../rails'
 import type { RowPlan } from '../rows'
 import { rafterAt, rafterName } from '../supports'
 import { TOLERANCE_MM } from '../geometry'
@@ -22,7 +22,7 @@ export function nudgeEdit(face: Face, plan: FacePlan, selection: string, directi
     return typed && across && stepMm !== 'snap' ? { type: 'move-rafter', faceId: face.id, rafter: rafter.number, centreMm: rafter.centreMm + sign * stepMm } : null
   }
   const rail = plan.rails.find(one => one.id === selection)
-  if (rail) return across ? null : raiseRail(face, plan, rail, sign, stepMm)
+  if (rail) return across === (rail.way === 'across') ? null : pushRail(face, plan, rail, sign, stepMm)
   const obstruction = face.obstructions.find(one => one.id === selection)
   if (obstruction) return stepMm === 'snap' ? null : moveObstruction(face, obstruction, across ? sign * stepMm : 0, across ? 0 : sign * stepMm)
   const row = plan.rows.rows.find(one => `row ${one.index + 1}` === selection) ?? null
@@ -66,10 +66,10 @@ function raiseRow(face: Face, plan: FacePlan, row: RowPlan, sign: number, stepMm
   return { type: 'set-row', faceId: face.id, row: row.index, values: { gapBelowMm: Math.max(0, gapMm + byMm) } }
 }
 
-function raiseRail(face: Face, plan: FacePlan, rail: RailPlan, sign: number, stepMm: number | 'snap'): Edit | null {
-  const courseEnds = plan.railHeights.flatMap(height => [height.fromMm, height.toMm]).filter(mm => mm > rail.zone.fromMm && mm < rail.zone.toMm)
-  const byMm = moveBy([rail.zone.fromMm, ...courseEnds, rail.zone.toMm], rail.yMm, sign, stepMm)
+function pushRail(face: Face, plan: FacePlan, rail: RailPlan, sign: number, stepMm: number | 'snap'): Edit | null {
+  const lineEnds = plan.railLines.flatMap(height => [height.fromMm, height.toMm]).filter(mm => mm > rail.zone.fromMm && mm < rail.zone.toMm)
+  const byMm = moveBy([rail.zone.fromMm, ...lineEnds, rail.zone.toMm], rail.lineMm, sign, stepMm)
   if (byMm === null) return null
-  const heightMm = Math.max(0, rail.yMm + byMm - plan.rows.rows[rail.row]!.bottomMm)
-  return { type: 'set-row', faceId: face.id, row: rail.row, values: rail.side === 'lower' ? { lowerRailMm: heightMm } : { upperRailMm: heightMm } }
+  const placeMm = placeOfLine(rail, plan.rows.rows, rail.lineMm + byMm)
+  return placeMm === null ? null : placeRailEdit(face.id, rail, Math.max(0, placeMm))
 }

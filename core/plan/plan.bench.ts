@@ -8,9 +8,10 @@ import { loadingOf } from '../loads'
 import { fillRows, moduleSize, mostModules } from '../rows'
 import { cutSticks, spliceWindows } from '../sticks'
 import { checkRail, faceStrength, settingOf } from '../strength'
+import { wayOf } from '../rails'
 import { supportSystem } from '../supports'
 import { roofClearOf } from './clear'
-import { finishFace, judgesOf, layOut } from './face'
+import { finishFace, judgesOf, layOut, placesOf } from './face'
 import { planJob } from './job'
 
 const parts = { moduleId: 'skerry-425', railId: 'bollard-light', mountId: 'limpet-flashed', clampsId: 'pinch-inch' }
@@ -56,17 +57,17 @@ const printMedian = (what: string, work: () => void, runs: number) => console.lo
 function printShares(job: Job) {
   const face = job.faces[0]!
   const { clear, parts: chosen, rows, rails, limits, loading, strength, fixings, sticks } = layOut(face, demoCatalogue, job, roofClearOf(job, demoCatalogue).faces[0]!)
-  const { places } = supportSystem(face, chosen.mount)
-  const judges = () => strength ? judgesOf(face, { parts: chosen, rows, rails, limits }, strength) : []
+  const places = placesOf(face, demoCatalogue)
+  const judges = () => strength ? judgesOf(face, { parts: chosen, rails, limits }, strength) : []
   const all = layOut(face, demoCatalogue, job, clear)
   const steps: [string, () => unknown][] = [
-    ['supports', () => supportSystem({ ...face, supports: { ...face.supports } }, chosen.mount)],
+    ['supports', () => supportSystem({ ...face, supports: { ...face.supports } }, chosen.mount, wayOf(face.array, chosen))],
     ['region', () => keepClear(face, job.keepClear, clear)],
     ['rows', () => fillRows(keepClearRegion, face.array, chosen)],
     ['loads', () => loadingOf(job, face, chosen).loads && faceStrength(face, loading.loads!, chosen, rows.rows, rails)],
     ['fixings', () => placeFixings(rails, fixingProblem(rails, places, limits, judges()), limits, face.array.fixingPattern)],
     ['sticks', () => cutSticks(rails.map((rail, r) => ({ railId: rail.id, fromMm: rail.fromMm - 76, toMm: rail.toMm + 76, windows: spliceWindows(fixings.rails[r]!, chosen.rail.splice) })), { rail: chosen.rail, spliceAs: 'butted', van: job.van })],
-    ['whole-rail check', () => rails.map((rail, r) => checkRail(settingOf(strength!, r, rail, rows.rows[rail.row]!, chosen, face.array), fixings.rails[r]!.fixings.map(one => one.xMm)))],
+    ['whole-rail check', () => rails.map((rail, r) => checkRail(settingOf(strength!, r, rail, chosen, face.array), fixings.rails[r]!.fixings.map(one => one.atMm)))],
     ['parts and marks', () => finishFace(face, all)],
   ]
   const keepClearRegion = all.region

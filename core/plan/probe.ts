@@ -1,5 +1,6 @@
 import type { Catalogue } from '../catalogue'
 import { faceOf, type Job } from '../job'
+import { onFace } from '../rails'
 import { shapeOf } from '../roof'
 import { type Probe, probeNext } from '../supports'
 import { planFaceOf } from './job'
@@ -9,7 +10,7 @@ export function probeFace(job: Job, catalogue: Catalogue, faceId: string): Probe
   const face = faceOf(job, faceId)
   if (face.supports.kind !== 'rafters') return []
   const plan = planFaceOf(job, catalogue, faceId)
-  const fixings = plan.fixings.rails.flatMap((rail, r) => rail.fixings.map(({ member }) => ({ member, yMm: plan.rails[r]!.yMm })))
+  const fixings = plan.fixings.rails.flatMap((rail, r) => rail.fixings.map(({ member, atMm }) => ({ member, yMm: onFace(plan.rails[r]!, atMm).yMm })))
   const { along, up } = shapeOf(face.outline)
   return probeNext(face.supports, face.outline, along, up.toMm, fixings, plan.parts.mount.fasteners)
 }

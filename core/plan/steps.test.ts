@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { after, catalogue, changed, inch, threeRowsOfSix } from '../../tests/fixtures/jobs'
 import { chooseParts, mismatches, unknownParts } from '../catalogue'
-import { allowedRailHeights, courseLines } from '../coverings'
+import { allowedRailLines, courseLines } from '../coverings'
 import { plainKeepClear, rafterRow } from '../job'
 import { keepClear, noClaims } from '../keepclear'
 import { railLimits } from '../rails'
@@ -46,10 +46,10 @@ describe('courses', () => {
     const lines = courseLines(covering, outline)
     expect(lines[1]! - lines[0]!).toBeCloseTo(inch(5.625), 9)
     expect(lines.at(-1)!).toBeLessThanOrEqual(shapeOf(outline).up.toMm)
-    const heights = allowedRailHeights(covering, outline, inch(1.25))
+    const heights = allowedRailLines(covering, outline, { halfFootprintMm: inch(1.25), hook: null }, 'across')
     expect(heights[0]!.fromMm).toBeCloseTo(inch(5 + 1.25), 9)
     expect(heights[0]!.toMm).toBeCloseTo(inch(5 + 5.625 - 1.25), 9)
-    expect(allowedRailHeights(covering, outline, inch(3))).toEqual([])
+    expect(allowedRailLines(covering, outline, { halfFootprintMm: inch(3), hook: null }, 'across')).toEqual([])
   })
 })
 
@@ -87,7 +87,7 @@ describe('rails', () => {
       const zone = plan.parts.module.clampZones[orientation === 'upright' ? 'longEdge' : 'shortEdge']
       for (const rail of plan.rails) {
         const row = plan.rows.rows[rail.row]!
-        const inset = rail.side === 'lower' ? rail.yMm - row.bottomMm : row.topMm - rail.yMm
+        const inset = rail.side === 'lower' ? rail.lineMm - row.bottomMm : row.topMm - rail.lineMm
         expect(inset).toBeGreaterThanOrEqual(zone.fromMm - 1e-6)
         expect(inset).toBeLessThanOrEqual(zone.toMm + 1e-6)
         expect(rail.inZone).toBe(true)
@@ -130,7 +130,7 @@ describe('nudging', () => {
     expect(nudged('row 2', 'right', 25)!.rows.rows[1]!.leftMm - plan.rows.rows[1]!.leftMm).toBeCloseTo(25, 9)
     expect(nudged('rows', 'left', 25)!.rows.rows.map((row, i) => row.leftMm - plan.rows.rows[i]!.leftMm)).toEqual([expect.closeTo(-25, 6), expect.closeTo(-25, 6), expect.closeTo(-25, 6)])
     expect(nudged('row 1', 'up', 10)!.rows.rows[2]!.bottomMm - plan.rows.rows[2]!.bottomMm).toBeCloseTo(10, 6)
-    expect(nudged('row1-lower', 'up', 3)!.rails[0]!.yMm - plan.rails[0]!.yMm).toBeCloseTo(3, 9)
+    expect(nudged('row1-lower', 'up', 3)!.rails[0]!.lineMm - plan.rails[0]!.lineMm).toBeCloseTo(3, 9)
     expect(nudged('rafter 4', 'left', 5)!.supports.rafters[3]!.centreMm).toBeCloseTo(inch(84) - 5, 9)
   })
   it('stops at rafters, courses and the ends of the clamp zone', () => {
@@ -142,7 +142,7 @@ describe('nudging', () => {
       at = planFaceOf(after(job, edit), catalogue, 'main')
       edit = nudgeEdit(main!, at, 'row1-lower', 'up', 'snap')
     }
-    expect(at.rails[0]!.yMm).toBeCloseTo(at.rails[0]!.zone.toMm, 6)
+    expect(at.rails[0]!.lineMm).toBeCloseTo(at.rails[0]!.zone.toMm, 6)
   })
   it('has nothing to do for what can’t go that way', () => {
     expect(nudged('row1-lower', 'left', 5)).toBeNull()

@@ -1,3 +1,9 @@
-/** Rails across the roof: two under each row, each inside the module's own clamp zone, and the limits they carry. */
-export * from './heights'
+/** Rails across the roof or up the slope, or lines of coupled frames without any, each inside its modules' clamp zones, and the limits they keep. */
+export * from './expansion'
+export * from './frames'
 export * from './limits'
+export * from './place'
+export * from './rail'
+export * from './typed'
+export * from './up'
+export * from './zone'

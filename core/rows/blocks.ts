@@ -13,14 +13,14 @@ export interface Block {
   moduleLeftsMm: number[]
 }
 
-/** A run before it is placed. */
-export interface Run { free: Interval | null, count: number }
+/** A run before it is placed; after so many of its modules an expansion break widens the gap. */
+export interface Run { free: Interval | null, count: number, breaks: number[] }
 
 /**
  * Shares a row's modules out over the stretches of its strip: as many as each holds, or a held number, the widest stretch
  * first. What is held beyond what fits goes to the widest, so that a finding can say so.
  */
-export function blocksOf(free: Interval[], fills: number, held: number | null, widthMm: number, gapMm: number): Run[] {
+export function blocksOf(free: Interval[], fills: number, held: number | null, widthMm: number, gapMm: number): Omit<Run, 'breaks'>[] {
   const runs = free.map(interval => ({ free: interval as Interval | null, count: modulesThatFit(spanOf(interval), widthMm, gapMm) })).filter(run => run.count > 0)
   if (held === null) return runs
   if (!runs.length) return [{ free: free.length ? free.reduce((a, b) => spanOf(b) > spanOf(a) ? b : a) : null, count: held }]
@@ -35,8 +35,34 @@ export function blocksOf(free: Interval[], fills: number, held: number | null, w
   return runs.map(run => ({ free: run.free, count: taken.get(run)! + (run === widest && held > fills ? left : 0) })).filter(run => run.count > 0)
 }
 
+/** What an expansion break leaves between the ends of two rails, mm (common practice). */
+const EXPANSION_MM = 20
+
+/** How much wider than the columns' gap the gap at an expansion break is, mm: both rails end past their modules and keep clear of each other. */
+export const breakWidens = (columnGapMm: number, railPastMm: number): number => Math.max(0, 2 * railPastMm + EXPANSION_MM - columnGapMm)
+
+/**
+ * Parts runs where a row is broken for expansion. A run that the wider gaps leave no room for gives up modules, unless their
+ * number was asked for.
+ * @param places after which the row is broken, counted from the left over all runs, 1 first
+ */
+export function parted(runs: Omit<Run, 'breaks'>[], places: number[], widensMm: number, widthMm: number, gapMm: number, asked: boolean): Run[] {
+  let before = 0
+  return runs.map(({ free, count }) => {
+    const inside = (n: number) => places.map(place => place - before).filter(place => place > 0 && place < n).sort((a, b) => a - b)
+    let n = count
+    while (!asked && free && n > 1 && runLength(n, widthMm, gapMm) + inside(n).length * widensMm > spanOf(free) + FIT_TOLERANCE_MM) n--
+    const run = { free, count: n, breaks: inside(n) }
+    before += n
+    return run
+  })
+}
+
+/** Length of a run with its breaks, mm. */
+export const lengthOfRun = ({ count, breaks }: Run, widthMm: number, gapMm: number, widensMm: number): number => runLength(count, widthMm, gapMm) + breaks.length * widensMm
+
 /** How the runs of a row are placed along it. */
-export interface Placing { columns: ColumnRule, odd: boolean, originMm: number, shiftMm: number, widthMm: number, gapMm: number, skip: number[], held: number[], strip: Interval[] }
+export interface Placing { widensMm: number, columns: ColumnRule, odd: boolean, originMm: number, shiftMm: number, widthMm: number, gapMm: number, skip: number[], held: number[], strip: Interval[] }
 
 /** Stretches that are left beside modules held in their place. */
 export const besideHeld = (strip: Interval[], held: number[], widthMm: number, gapMm: number): Interval[] =>
@@ -47,13 +73,13 @@ export const besideHeld = (strip: Interval[], held: number[], widthMm: number, g
  * counted from the left over all modules of the row; a held one is never skipped.
  */
 export function placeBlocks(runs: Run[], placing: Placing): Block[] {
-  const { widthMm, gapMm, skip, held, strip } = placing
+  const { widthMm, gapMm, skip, held, strip, widensMm } = placing
   const pitchMm = widthMm + gapMm
   const free = (leftMm: number): Interval | null => strip.find(one => leftMm >= one.fromMm - FIT_TOLERANCE_MM && leftMm + widthMm <= one.toMm + FIT_TOLERANCE_MM) ?? null
   const modules = [
     ...runs.flatMap((run) => {
       const leftMm = runLeft(run, placing) + placing.shiftMm
-      return Array.from({ length: run.count }, (_, i) => ({ leftMm: leftMm + i * pitchMm, held: false, free: run.free }))
+      return Array.from({ length: run.count }, (_, i) => ({ leftMm: leftMm + i * pitchMm + run.breaks.filter(place => place <= i).length * widensMm, held: false, free: run.free }))
     }),
     ...held.map(leftMm => ({ leftMm, held: true, free: free(leftMm) })),
   ].sort((a, b) => a.leftMm - b.leftMm).filter((module, i) => module.held || !skip.includes(i + 1))
@@ -72,8 +98,9 @@ export function placeBlocks(runs: Run[], placing: Placing): Block[] {
 }
 
 /** Where a run begins: on the array's columns where its stretch holds it there, else in the middle of its own stretch, as beside a hip. */
-function runLeft({ free, count }: Run, { columns, odd, originMm, widthMm, gapMm }: Placing): number {
-  const length = runLength(count, widthMm, gapMm)
+function runLeft(run: Run, { columns, odd, originMm, widthMm, gapMm, widensMm }: Placing): number {
+  const { free } = run
+  const length = lengthOfRun(run, widthMm, gapMm, widensMm)
   const pitchMm = widthMm + gapMm
   const start = originMm + (columns === 'brick' && odd ? pitchMm / 2 : 0)
   if (!free || length > spanOf(free) + FIT_TOLERANCE_MM) return start

@@ -3,8 +3,8 @@ import { type Interval, type Region, bounds, freeIntervals, middleOf, spanOf } f
 import { type ArrayRules, type Orientation, type RowRule, plainRow } from '../job'
 import type { Working } from '../working'
 import { count, length } from '../units'
-import { besideHeld, type Block, blocksOf, placeBlocks } from './blocks'
-import { FIT_TOLERANCE_MM, moduleSize, modulesThatFit, runLength } from './size'
+import { besideHeld, type Block, blocksOf, breakWidens, lengthOfRun, parted, placeBlocks, type Run } from './blocks'
+import { FIT_TOLERANCE_MM, moduleSize, modulesThatFit } from './size'
 
 /** More rows than any pitched roof holds; stops a plan from running away on odd sizes. */
 const MOST_ROWS = 40
@@ -64,15 +64,16 @@ export function fillRows(region: Region, array: ArrayRules, parts: Pick<ChosenPa
   const stack = stackStrips(region, array, sizeOf, columnGapMm)
   const strips = most === null ? stack.strips : limited(stack.strips, most)
   const { rowsThatFit } = stack
+  const widensMm = breakWidens(columnGapMm, parts.clamps.railPastMm)
   const placed = strips.map(strip => strip.rule.locked && strip.rule.held.length
     ? []
-    : blocksOf(besideHeld(strip.free, strip.rule.held, strip.widthMm, columnGapMm), strip.fills - strip.rule.held.length, strip.rule.count === null ? null : Math.max(0, strip.rule.count - strip.rule.held.length), strip.widthMm, columnGapMm))
-  const originMm = columnOrigin(strips, placed, columnGapMm) ?? middleOf(bounds(region)?.along ?? { fromMm: 0, toMm: 0 })
+    : parted(blocksOf(besideHeld(strip.free, strip.rule.held, strip.widthMm, columnGapMm), strip.fills - strip.rule.held.length, strip.rule.count === null ? null : Math.max(0, strip.rule.count - strip.rule.held.length), strip.widthMm, columnGapMm), strip.rule.breaks, widensMm, strip.widthMm, columnGapMm, strip.rule.count !== null))
+  const originMm = columnOrigin(strips, placed, columnGapMm, widensMm) ?? middleOf(bounds(region)?.along ?? { fromMm: 0, toMm: 0 })
 
   const rows = strips.map((strip, index): RowPlan => {
     // An array that somebody pushed keeps its rows as they stand to each other, so that a finding can say by how much it is too far.
     const shiftMm = array.shiftMm + strip.rule.shiftMm
-    const blocks = placeBlocks(placed[index]!, { columns: array.columns, odd: index % 2 === 1, originMm, shiftMm, widthMm: strip.widthMm, gapMm: columnGapMm, skip: strip.rule.skip, held: strip.rule.held, strip: strip.free })
+    const blocks = placeBlocks(placed[index]!, { widensMm, columns: array.columns, odd: index % 2 === 1, originMm, shiftMm, widthMm: strip.widthMm, gapMm: columnGapMm, skip: strip.rule.skip, held: strip.rule.held, strip: strip.free })
     const lefts = blocks.flatMap(block => block.moduleLeftsMm)
     const widest = widestOf(strip.free)
     return {
@@ -91,8 +92,8 @@ export function fillRows(region: Region, array: ArrayRules, parts: Pick<ChosenPa
  * Left edge of the array's columns: where its longest run stands in the middle of its stretch, and where several are as long,
  * in the middle of what their stretches have in common, taken from the eave up while there is any. Null where there is no run.
  */
-function columnOrigin(strips: Strip[], placed: ReturnType<typeof blocksOf>[], gapMm: number): number | null {
-  const runs = strips.flatMap((strip, i) => placed[i]!.flatMap(({ free, count }) => free ? [{ free, lengthMm: runLength(count, strip.widthMm, gapMm) }] : []))
+function columnOrigin(strips: Strip[], placed: Run[][], gapMm: number, widensMm: number): number | null {
+  const runs = strips.flatMap((strip, i) => placed[i]!.flatMap(run => run.free ? [{ free: run.free, lengthMm: lengthOfRun(run, strip.widthMm, gapMm, widensMm) }] : []))
   if (!runs.length) return null
   const longestMm = Math.max(...runs.map(run => run.lengthMm))
   const lefts = runs.filter(run => run.lengthMm > longestMm - FIT_TOLERANCE_MM).map(run => ({ fromMm: run.free.fromMm, toMm: run.free.toMm - run.lengthMm }))

@@ -10,11 +10,11 @@ import { type Piece, KERF_MM, type RailToCut, type StockLength } from './stock'
 /** A stick with the pieces cut from it in order, and what is left over. */
 export interface Stick { stockMm: number, fromYard: boolean, price: number, pieces: Piece[], offcutMm: number }
 
-export interface Splice { railId: string, xMm: number, bridged: boolean }
+export interface Splice { railId: string, atMm: number, bridged: boolean }
 
 export interface SticksPlan {
   sticks: Stick[]
-  /** Middles of the joints, mm from the left rake. */
+  /** Middles of the joints, mm along each rail. */
   splices: Splice[]
   /** Rails that can't be spliced clear of their fixings from this stock; they are shown spliced wherever the stick ends. */
   unspliceable: string[]
@@ -38,6 +38,7 @@ export interface CutRules { rail: Rail, spliceAs: SpliceKind, van: Van }
  * for each and which piece from which stick. Lengths longer than the van takes are left in the shop; the yard's offcuts cost nothing.
  */
 export function cutSticks(rails: RailToCut[], { rail, spliceAs, van }: CutRules, mostNodes = MOST_NODES): SticksPlan {
+  if (!rails.length) return nothingToCut
   const carried = rail.stock.filter(one => van.longestMm === null || one.mm <= van.longestMm)
   const tooLongForVan = carried.length === 0
   const stock: StockLength[] = tooLongForVan ? rail.stock : carried
@@ -53,12 +54,18 @@ export function cutSticks(rails: RailToCut[], { rail, spliceAs, van }: CutRules,
   })
   const splices = rails.flatMap((one, r): Splice[] => {
     const split = splits[r]![packing.choice[r]!]
-    return split ? split.pieces.slice(1).map((piece, i) => ({ railId: one.railId, xMm: (split.pieces[i]!.toMm + piece.fromMm) / 2, bridged: split.bridged })) : []
+    return split ? split.pieces.slice(1).map((piece, i) => ({ railId: one.railId, atMm: (split.pieces[i]!.toMm + piece.fromMm) / 2, bridged: split.bridged })) : []
   })
   const gaps = splices.filter(splice => splice.bridged).length * rail.splice.bridgeMm
   const totalMm = rails.reduce((sum, one) => sum + one.toMm - one.fromMm, 0) - gaps
   const leastSticks = Math.max(0, Math.ceil((totalMm - TOLERANCE_MM) / Math.max(...stock.map(one => one.mm), ...shop.yard.map(one => one.mm))))
   return { sticks, splices, unspliceable, leastSticks, cost: packing.cost, leastCost: packing.leastCost, proved: packing.proved, tooLongForVan, working: sticksWorking(rails, stock, packing, sticks) }
+}
+
+/** Where there is no rail, as with coupled frames or an empty face. */
+const nothingToCut: SticksPlan = {
+  sticks: [], splices: [], unspliceable: [], leastSticks: 0, cost: 0, leastCost: 0, proved: true, tooLongForVan: false,
+  working: { what: 'Sticks of rail', formula: 'none', values: [], result: count(0, 'sticks'), source: 'No rail to cut', basis: 'arithmetic' },
 }
 
 const sticksWorking = (rails: RailToCut[], stock: StockLength[], packing: Packing, sticks: Stick[]): Working => ({

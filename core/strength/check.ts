@@ -14,6 +14,13 @@ export interface RailSetting {
   line: LineStretch[]
   /** Edges of the modules, where clamps press, mm along the rail. */
   modules: { fromMm: number, toMm: number }[]
+  /** Joints that are there whatever is fixed, as between coupled frames. */
+  couplers: Joint[]
+  /**
+   * How what pulls down the slope reaches the fixings: across the rail, which it bends about its other axis; along a rail up the
+   * slope, whose fixings share it alike since it ties them together (common practice); through the modules' own plane.
+   */
+  slope: 'across' | 'along' | 'by-modules'
   loads: FaceLoads
   section: Rail['section']
   strength: RailStrength
@@ -68,7 +75,7 @@ function unitLoads(setting: RailSetting): UnitLoads {
   const { line, modules, loadPath } = setting
   const made: UnitLoads = {
     cuts: loadPath === 'line' ? line.flatMap(one => [one.fromMm, one.toMm]) : modules.flatMap(one => [one.fromMm, one.toMm]),
-    gravity: loadOf(setting, () => 1), railUp: loadOf(setting, one => one.railUp), railDown: loadOf(setting, one => one.railDown),
+    gravity: loadOf(setting, one => gravityShare(setting, one)), railUp: loadOf(setting, one => one.railUp), railDown: loadOf(setting, one => one.railDown),
     fixingUp: loadOf(setting, one => one.fixingUp), fixingDown: loadOf(setting, one => one.fixingDown),
   }
   known.set(setting, made)
@@ -78,12 +85,16 @@ function unitLoads(setting: RailSetting): UnitLoads {
 function unitCases(setting: RailSetting, xs: number[], joints: Joint[]): UnitCases | null {
   const { fromMm, toMm, section } = setting
   const { cuts, ...loads } = unitLoads(setting)
-  const prepared = prepareBeam({ fromMm, toMm, supportsMm: xs, joints, stiffness: section.eMpa * section.ixMm4 }, cuts)
+  const prepared = prepareBeam({ fromMm, toMm, supportsMm: xs, joints: [...setting.couplers, ...joints], stiffness: section.eMpa * section.ixMm4 }, cuts)
   if (!prepared) return null
   const solve = (load: BeamLoad) => solveBeam(prepared, load)
   return { prepared, gravity: solve(loads.gravity), railUp: solve(loads.railUp), railDown: solve(loads.railDown), fixingUp: solve(loads.fixingUp), fixingDown: solve(loads.fixingDown) }
 }
 
+/** Dead load and snow of a stretch beside those of the first: both go by the width of module that the line bears there. */
+const gravityShare = ({ line }: RailSetting, { dead }: LineStretch): number => line[0]!.dead > 0 ? dead / line[0]!.dead : 1
+
+/** On the first stretch, N/mm. */
 const gravityOf = ({ line }: RailSetting, combination: Combination): number => line.length ? combination.dead * line[0]!.dead + combination.snow * line[0]!.snow : 0
 
 function combine(cases: UnitCases, combination: Combination, gravity: number, part: 'rail' | 'fixing'): BeamSolution {
@@ -118,18 +129,19 @@ export function checkRail(setting: RailSetting, xs: number[], joints: Joint[] = 
   const note = (kind: CheckKind, share: number, combination: Combination, xMm: number, value: number, limit: number) => {
     if (share > (shares[kind]?.share ?? -1)) shares[kind] = { share, combination: combination.name, xMm, value, limit }
   }
+  const gravityN = cases.gravity.reactions.reduce((sum, n) => sum + n, 0)
   const duties = xs.map((xMm): FixingDuty => ({ xMm, upN: 0, downN: 0, slopeN: 0, up: 0, down: 0, slope: 0, worst: 0 }))
   for (const combination of loads.combinations.strength) {
     const gravity = gravityOf(setting, combination)
     const rail = combine(cases, combination, gravity, 'rail')
-    const bending = biaxial(rail, cases.gravity, gravity * tangent, strength)
+    const bending = biaxial(rail, cases.gravity, setting.slope === 'across' ? gravity * tangent : 0, strength)
     note('bending', Math.abs(bending.value), combination, bending.xMm, bending.value * strength.momentX, strength.momentX)
     const shear = peakShear(rail.pieces)
     note('shear', Math.abs(shear.value) / strength.shearN, combination, shear.xMm, shear.value, strength.shearN)
     const fixing = combine(cases, combination, gravity, 'fixing')
     xs.forEach((xMm, i) => {
       const n = fixing.reactions[i]!
-      const slopeN = Math.max(0, cases.gravity.reactions[i]!) * gravity * tangent
+      const slopeN = (setting.slope === 'along' ? gravityN / xs.length : Math.max(0, cases.gravity.reactions[i]!)) * gravity * tangent
       const load = { format: strength.format, upN: Math.max(0, -n), downN: Math.max(0, n), slopeN }
       const use = fixingUse(setting.capacity, load, combination.shortest)
       note('fixing-up', use.up, combination, xMm, load.upN, use.up > 0 ? load.upN / use.up : 0)

@@ -1,6 +1,5 @@
 import type { ChosenParts } from '../catalogue'
 import type { RailPlan } from '../rails'
-import type { RowPlan } from '../rows'
 import { radians } from '../units'
 import type { CheckShare } from './check'
 import type { FaceStrength } from './rails'
@@ -17,9 +16,9 @@ export const ratingAt = ({ ratings }: ChosenParts['module'], edge: 'long' | 'sho
 
 /**
  * Modules and clamps along one rail, at their worst. A module's declared pressures are unfactored, so they are set against the
- * unfactored combinations; one mid clamp holds a whole module's width of this rail's share.
+ * unfactored combinations; one mid clamp holds a whole module's length along the rail of this rail's share.
  */
-export function moduleUse({ loads, lines }: FaceStrength, r: number, rail: RailPlan, row: RowPlan, { module, clamps }: ChosenParts): ModuleUse {
+export function moduleUse({ loads, lines }: FaceStrength, r: number, { holds, carries }: RailPlan, { module, clamps, rail }: ChosenParts): ModuleUse {
   const use: ModuleUse = {}
   const note = (kind: HoldKind, value: number, limit: number | undefined, combination: string, xMm: number) => {
     if (limit === undefined || value <= 0) return
@@ -27,8 +26,10 @@ export function moduleUse({ loads, lines }: FaceStrength, r: number, rail: RailP
     if (share > (use[kind]?.share ?? -1)) use[kind] = { share, combination, xMm, value, limit }
   }
   const angle = radians(loads.pitchDeg)
-  const rating = ratingAt(module, row.orientation === 'upright' ? 'long' : 'short', rail.side === 'lower' ? rail.yMm - row.bottomMm : row.topMm - rail.yMm)
-  const held = clamps.resistances.find(one => one.format === loads.format)
+  const rating = holds ? ratingAt(module, holds.edge, holds.fromCornerMm) : rail.frame
+  // Coupled frames have no clamps of their own: the mount's grip is part of what the mount holds.
+  const held = holds ? clamps.resistances.find(one => one.format === loads.format) : undefined
+  const clampedMm = Math.max(0, ...carries.map(one => one.toMm - one.fromMm))
   for (const stretch of lines[r]!) {
     const xMm = (stretch.fromMm + stretch.toMm) / 2
     for (const { name, dead, snow, wind, windActs } of loads.combinations.service) {
@@ -40,9 +41,9 @@ export function moduleUse({ loads, lines }: FaceStrength, r: number, rail: RailP
       const gravity = dead * stretch.dead + snow * stretch.snow
       // The share of a module's height that this rail takes turns its pressure into a line of load.
       const perPa = loads.deadPa > 0 ? stretch.dead / (loads.deadPa * Math.cos(angle)) : 0
-      const n = (gravity - (windActs === 'up' ? wind * stretch.modulePa.upPa * perPa : 0)) * row.moduleWidthMm
+      const n = (gravity - (windActs === 'up' ? wind * stretch.modulePa.upPa * perPa : 0)) * clampedMm
       note('clamp-up', -n, held?.upN, name, xMm)
-      note('clamp-slope', gravity * Math.tan(angle) * row.moduleWidthMm, held?.slopeN, name, xMm)
+      note('clamp-slope', gravity * Math.tan(angle) * clampedMm, held?.slopeN, name, xMm)
     }
   }
   return use

@@ -2,7 +2,7 @@ import type { ChosenParts } from '../catalogue'
 import { type FixingCapacity, fixingCapacity, railStrength, type RailStrength } from '../capacity'
 import type { RailJudge } from '../fixings'
 import type { ArrayRules, Face } from '../job'
-import { exposedModules, type FaceLoads, leverShares, type LineStretch, railLine } from '../loads'
+import { exposedModules, type FaceLoads, type LineStretch, railLine, type RailStrip } from '../loads'
 import type { RailLimits, RailPlan } from '../rails'
 import type { RowPlan } from '../rows'
 import { shapeOf } from '../roof'
@@ -26,7 +26,7 @@ export function faceStrength(face: Face, loads: FaceLoads, parts: ChosenParts, r
   const exposed = loads.exposure ? exposedOf(face, loads, rows) : rows.map(row => row.moduleLeftsMm.map(() => false))
   return {
     loads, exposed, strength: railStrength(parts.rail, loads.format), capacity: fixingCapacity(parts.mount, face, face.array, loads.format),
-    lines: linesOf(loads, rows, rails, exposed),
+    lines: rails.map(rail => railLine(loads, stripsOf(rail, exposed), rail.way)),
   }
 }
 
@@ -35,30 +35,23 @@ function exposedOf(face: Face, loads: FaceLoads, rows: RowPlan[]): boolean[][] {
   return exposedModules(rows, { shape: shapeOf(face.outline), heightMm: loads.building.meanHeightMm, flat: Math.cos(radians(face.pitchDeg)), beyondRidgeMm: ridge && loads.building.form !== 'monopitch' ? loads.building.widthMm / 2 : 0 })
 }
 
-/** The modules a rail carries, left to right. */
-export const modulesOn = (rail: RailPlan, row: RowPlan): { fromMm: number, toMm: number }[] =>
-  row.moduleLeftsMm.map(leftMm => ({ fromMm: leftMm, toMm: leftMm + row.moduleWidthMm })).filter(one => one.fromMm >= rail.leftMm - 1 && one.toMm <= rail.rightMm + 1)
-
-function linesOf(loads: FaceLoads, rows: RowPlan[], rails: RailPlan[], exposed: boolean[][]): LineStretch[][] {
-  return rails.map((rail) => {
-    const row = rows[rail.row]!
-    const pair = rails.filter(one => one.row === rail.row && one.leftMm === rail.leftMm)
-    const at = (side: RailPlan['side']) => (pair.find(one => one.side === side) ?? rail).yMm - row.bottomMm
-    const shares = leverShares(at('lower'), at('upper'), row.moduleHeightMm)
-    const middle = (row.bottomMm + row.topMm) / 2
-    const modules = modulesOn(rail, row).map(one => ({ ...one, exposed: exposed[rail.row]![row.moduleLeftsMm.findIndex(left => Math.abs(left - one.fromMm) < 1)] ?? false }))
-    return railLine(loads, {
-      modules, widthMm: row.moduleHeightMm, share: rail.side === 'lower' ? shares.low : shares.high,
-      band: rail.side === 'lower' ? { fromMm: row.bottomMm, toMm: middle } : { fromMm: middle, toMm: row.topMm },
-    })
-  })
+/** The strips of modules that load a rail: one, or that of each row where a line of frames holds two. */
+function stripsOf({ carries }: RailPlan, exposed: boolean[][]): RailStrip[] {
+  const bands = new Map<number, RailStrip>()
+  for (const { row, module, fromMm, toMm, band, bearsMm } of carries) {
+    const strip = bands.get(band.fromMm) ?? { band, bearsMm, modules: [] }
+    bands.set(band.fromMm, strip)
+    strip.modules.push({ fromMm, toMm, exposed: exposed[row]![module] ?? false })
+  }
+  return [...bands.values()]
 }
 
 /** All that one rail is checked with. */
-export function settingOf(face: FaceStrength, r: number, rail: RailPlan, row: RowPlan, parts: ChosenParts, array: Pick<ArrayRules, 'deflectionOver' | 'loadPath'>): RailSetting {
+export function settingOf(face: FaceStrength, r: number, rail: RailPlan, { rail: { section, splice, frame } }: Pick<ChosenParts, 'rail'>, array: Pick<ArrayRules, 'deflectionOver' | 'loadPath'>): RailSetting {
   return {
-    fromMm: rail.fromMm, toMm: rail.toMm, reach: { fromMm: rail.leftMm, toMm: rail.rightMm }, line: face.lines[r]!, modules: modulesOn(rail, row),
-    loads: face.loads, section: parts.rail.section, strength: face.strength, capacity: face.capacity, deflectionOver: array.deflectionOver, loadPath: array.loadPath,
+    fromMm: rail.fromMm, toMm: rail.toMm, reach: rail.reach, line: face.lines[r]!, modules: rail.carries,
+    couplers: splice.continuity === 'full' ? [] : rail.couplers.map(xMm => ({ xMm, stiffness: 0 })), slope: frame ? 'by-modules' : rail.way === 'up' ? 'along' : 'across',
+    loads: face.loads, section, strength: face.strength, capacity: face.capacity, deflectionOver: array.deflectionOver, loadPath: array.loadPath,
   }
 }
 
@@ -70,8 +63,8 @@ export function judgeOf(setting: RailSetting, limits: Pick<RailLimits, 'maxSpanM
   const bounds = strengthBounds(setting)
   const known = new Map<string, number>()
   return {
-    key: JSON.stringify([setting.line.map(({ fromMm, toMm, railUp, railDown, fixingUp, fixingDown, dead, snow }) => [fromMm, toMm, railUp, railDown, fixingUp, fixingDown, dead, snow]), setting.fromMm, setting.toMm, setting.loadPath === 'clamps' ? setting.modules : null]),
-    rules: narrowed(limits, bounds), atLeast: bounds.fixings,
+    key: JSON.stringify([setting.line.map(({ fromMm, toMm, railUp, railDown, fixingUp, fixingDown, dead, snow }) => [fromMm, toMm, railUp, railDown, fixingUp, fixingDown, dead, snow]), setting.fromMm, setting.toMm, setting.loadPath === 'clamps' ? setting.modules : null, setting.couplers, setting.slope]),
+    rules: narrowed(limits, bounds), atLeast: Math.max(bounds.fixings, setting.couplers.length + 2),
     worst: (xs) => {
       const key = xs.join()
       const ready = known.get(key)

@@ -22,7 +22,7 @@ describe('a loaded rail', () => {
     let compared = 0
     for (let i = 0; i < 60; i++) {
       const rail = loadedRail(random)
-      const xs = rail.candidates.map(one => one.xMm)
+      const xs = rail.candidates.map(one => one.atMm)
       const own = checkRail(rail.setting, xs)
       if (!own) continue
       compared++
@@ -36,13 +36,13 @@ describe('a loaded rail', () => {
     const random = seeded(13)
     for (let i = 0; i < 150; i++) {
       const rail = loadedRail(random)
-      const xs = rail.candidates.map(one => one.xMm)
+      const xs = rail.candidates.map(one => one.atMm)
       expect(checkRail(rail.setting, xs, [], true)?.worst).toBe(checkRail(rail.setting, xs)?.worst)
     }
   })
   it('has no moment at a hinged splice, and can’t stand with one fixing', () => {
     const rail = loadedRail(seeded(3))
-    const xs = rail.candidates.map(one => one.xMm)
+    const xs = rail.candidates.map(one => one.atMm)
     const middle = (xs[1]! + xs[2]!) / 2
     const [combination] = rail.setting.loads.combinations.strength
     const momentAt = (joints: { xMm: number, stiffness: number }[]) => railCurves(rail.setting, xs, joints, combination!)!.pieces.find(piece => Math.abs(piece.fromMm - middle) < 1e-6)?.moment
@@ -55,7 +55,7 @@ describe('a loaded rail', () => {
     const random = seeded(14)
     for (let i = 0; i < 40; i++) {
       const { setting, candidates } = loadedRail(random)
-      const use = checkRail(setting, candidates.map(one => one.xMm))
+      const use = checkRail(setting, candidates.map(one => one.atMm))
       if (!use) continue
       const up = setting.line.reduce((sum, one) => sum + (0.6 * one.fixingUp - 0.6 * one.dead) * (one.toMm - one.fromMm), 0)
       // One combination lifts; where no fixing is pressed under it, their pulls are its whole load.
@@ -132,9 +132,9 @@ describe('modules and clamps', () => {
     expect(ratingAt(module!, 'long', 50)).toBeNull()
     const job = us(threeRowsOfSix())
     const plan = planJob(job, catalogue).faces[0]!
-    const use = moduleUse(plan.strength!, 0, plan.rails[0]!, plan.rows.rows[0]!, plan.parts)
+    const use = moduleUse(plan.strength!, 0, plan.rails[0]!, plan.parts)
     expect(Object.keys(use).sort()).toEqual(['clamp-slope', 'clamp-up', 'module-down', 'module-up'])
-    expect(use['module-up']!.limit).toBe(ratingAt(plan.parts.module, 'long', plan.rails[0]!.yMm - plan.rows.rows[0]!.bottomMm)!.upPa)
+    expect(use['module-up']!.limit).toBe(ratingAt(plan.parts.module, 'long', plan.rails[0]!.lineMm - plan.rows.rows[0]!.bottomMm)!.upPa)
   })
 })
 

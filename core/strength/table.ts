@@ -59,7 +59,7 @@ export function spanTable(face: Face, loads: FaceLoads, parts: ChosenParts, rail
       const useAt = (spanMm: number) => {
         const lengthMm = 3 * spanMm
         const setting: RailSetting = {
-          fromMm: 0, toMm: lengthMm, reach: { fromMm: 0, toMm: lengthMm }, line: lineIn(loads, zone, isExposed, widthMm, lengthMm), modules: [], loads, section: rail.section,
+          fromMm: 0, toMm: lengthMm, reach: { fromMm: 0, toMm: lengthMm }, line: lineIn(loads, zone, isExposed, widthMm, lengthMm), modules: [], couplers: [], slope: 'across', loads, section: rail.section,
           strength: railStrength(rail, loads.format), capacity, deflectionOver: face.array.deflectionOver, loadPath: 'line',
         }
         return checkRail(setting, [0, spanMm, 2 * spanMm, lengthMm])!

@@ -24,7 +24,7 @@ export function linesAcross({ member, firstMm, spacingMm, widthMm, found }: Purl
   })
 }
 
-/** Heights at which a rail lies over timber that all of a mount's screws can find, mm up the slope. */
+/** Heights at which a rail across the roof lies over timber that all of a mount's screws can find, mm up the slope. */
 export function heightsOverLines(lines: LineAcross[], fasteners: ScrewPattern | null): Interval[] {
   return lines.map(({ centreMm, widthMm }) => {
     const strip = fasteners && safeStrip(widthMm, { ...fasteners, acrossMm: [0] })
@@ -33,13 +33,14 @@ export function heightsOverLines(lines: LineAcross[], fasteners: ScrewPattern | 
   })
 }
 
-/** A rail along a line of timber may be fixed anywhere on it, one between two lines nowhere. */
+/** A rail along a line of timber may be fixed anywhere on it, one between two lines nowhere; one up the slope where it crosses each. */
 export function placesAcross(lines: LineAcross[], fasteners: ScrewPattern | null): PlacesForRail {
-  return (yMm, along) => ({
-    points: [],
-    intervals: lines.filter(line => contains({ fromMm: line.centreMm - line.widthMm / 2, toMm: line.centreMm + line.widthMm / 2 }, yMm)).map(line => ({
-      ...along, member: line.name, state: line.state,
-      chance: fasteners ? chanceInTimber(safeStrip(line.widthMm, { ...fasteners, acrossMm: [0] }), line.sdMm, yMm - line.centreMm) : 1,
-    })),
-  })
+  const chanceAt = (line: LineAcross, offMm: number) => fasteners ? chanceInTimber(safeStrip(line.widthMm, { ...fasteners, acrossMm: [0] }), line.sdMm, offMm) : 1
+  return ({ way, lineMm, reach }) => way === 'across'
+    ? {
+        points: [],
+        intervals: lines.filter(line => contains({ fromMm: line.centreMm - line.widthMm / 2, toMm: line.centreMm + line.widthMm / 2 }, lineMm))
+          .map(line => ({ ...reach, member: line.name, state: line.state, chance: chanceAt(line, lineMm - line.centreMm) })),
+      }
+    : { points: lines.filter(line => contains(reach, line.centreMm)).map(line => ({ atMm: line.centreMm, member: line.name, state: line.state, chance: chanceAt(line, 0) })), intervals: [] }
 }

@@ -1,5 +1,5 @@
 import type { ScrewPattern } from '../catalogue'
-import { contains } from '../geometry'
+import { contains, type Interval } from '../geometry'
 import type { Outline, RafterSupports, Timber } from '../job'
 import { shapeOf } from '../roof'
 import { chanceInTimber, safeStrip } from './chance'
@@ -59,18 +59,45 @@ function nominalRafters({ firstCentreMm, spacingMm, widthMm, found, timber }: Ra
 /** The name by which a rafter is known to fixings and marks. */
 export const rafterName = (number: number): string => `rafter ${number}`
 
-/** Rafters answer with one point each, at their centre where the rail crosses them. */
+/**
+ * Rafters answer a rail across them with one point each, at their centre where it crosses them, and a rail up the slope with the
+ * stretch over which it lies on one, all screws in timber.
+ */
 export function placesOnRafters(rafters: Rafter[], fasteners: ScrewPattern | null): PlacesForRail {
-  return (yMm, along): FixingPlaces => ({
-    points: rafters.map(rafter => ({ rafter, xMm: rafterAt(rafter, yMm) }))
-      .filter(({ xMm }) => contains(along, xMm))
-      .sort((a, b) => a.xMm - b.xMm)
-      .map(({ rafter, xMm }) => ({
-        xMm, member: rafterName(rafter.number), state: rafter.state,
-        chance: fasteners ? chanceInTimber(safeStrip(rafter.widthMm, fasteners), rafter.sdMm) : 1,
-      })),
-    intervals: [],
-  })
+  return ({ way, lineMm, reach }) => way === 'across'
+    ? {
+        points: rafters.map(rafter => ({ rafter, atMm: rafterAt(rafter, lineMm) }))
+          .filter(({ atMm }) => contains(reach, atMm))
+          .sort((a, b) => a.atMm - b.atMm)
+          .map(({ rafter, atMm }) => ({
+            atMm, member: rafterName(rafter.number), state: rafter.state,
+            chance: fasteners ? chanceInTimber(safeStrip(rafter.widthMm, fasteners), rafter.sdMm) : 1,
+          })),
+        intervals: [],
+      }
+    : { points: [], intervals: rafters.flatMap(rafter => alongRafter(rafter, fasteners, lineMm, reach)) }
+}
+
+/** Where a mount may stand off a rafter's centre, mm; null where its screws find no room in it. */
+const roomOn = ({ widthMm }: Rafter, fasteners: ScrewPattern | null): Interval | null => fasteners ? safeStrip(widthMm, fasteners) : { fromMm: -widthMm / 2, toMm: widthMm / 2 }
+
+/** Lines up the slope that lie on a rafter over the whole height of the face, mm along the eave. */
+export const linesOnRafters = (rafters: Rafter[], fasteners: ScrewPattern | null, topMm: number): Interval[] => rafters.flatMap((rafter) => {
+  const room = roomOn(rafter, fasteners)
+  const ends = [rafterAt(rafter, 0), rafterAt(rafter, topMm)]
+  return room && Math.max(...ends) + room.fromMm <= Math.min(...ends) + room.toMm ? [{ fromMm: Math.max(...ends) + room.fromMm, toMm: Math.min(...ends) + room.toMm }] : []
+})
+
+function alongRafter(rafter: Rafter, fasteners: ScrewPattern | null, lineMm: number, reach: Interval): FixingPlaces['intervals'] {
+  const room = roomOn(rafter, fasteners)
+  if (!room) return []
+  const offAt = (yMm: number) => lineMm - rafterAt(rafter, yMm)
+  // A leaning rafter is under the line only between the heights at which it comes in and goes out.
+  const ends = Math.abs(rafter.lean) < 1e-9 ? null : [(lineMm - rafter.centreMm - room.fromMm) / rafter.lean, (lineMm - rafter.centreMm - room.toMm) / rafter.lean]
+  const under = ends ? { fromMm: Math.max(reach.fromMm, Math.min(...ends)), toMm: Math.min(reach.toMm, Math.max(...ends)) } : reach
+  if (under.fromMm > under.toMm || (!ends && !contains(room, offAt(0)))) return []
+  const chances = fasteners ? [under.fromMm, under.toMm].map(yMm => chanceInTimber(room, rafter.sdMm, offAt(yMm))) : [1]
+  return [{ ...under, member: rafterName(rafter.number), state: rafter.state, chance: Math.min(...chances) }]
 }
 
 /** The chance, 0 to 1, that all of a mount's screws are in sound timber when it is set at a place of the face, mm. */

@@ -13,8 +13,9 @@ export const sheathingAreas = ({ areas }: Sheathing, along: Interval, up: Interv
   : [{ along, up }]
 
 /** A rail may be fixed anywhere over sound sheathing. */
-export const placesOnSheathing = (areas: SheathingArea[]): PlacesForRail => (yMm, along) => {
-  const sound = unite(areas.filter(area => contains(area.up, yMm)).map(area => area.along))
-  const outside = subtract(along, sound)
-  return { points: [], intervals: subtract(along, outside).map((interval, i) => ({ ...interval, member: `sheathing ${i + 1}`, state: 'inferred', chance: 1 })) }
+export const placesOnSheathing = (areas: SheathingArea[]): PlacesForRail => ({ way, lineMm, reach }) => {
+  const [run, beside] = way === 'across' ? ['along', 'up'] as const : ['up', 'along'] as const
+  const sound = unite(areas.filter(area => contains(area[beside], lineMm)).map(area => area[run]))
+  const outside = subtract(reach, sound)
+  return { points: [], intervals: subtract(reach, outside).map((interval, i) => ({ ...interval, member: `sheathing ${i + 1}`, state: 'inferred', chance: 1 })) }
 }

@@ -8,8 +8,9 @@ import { chanceInTimber, expectedMisses, fitRafters, probeNext, raftersOf, safeS
 
 const mount = (id: string): Mount => catalogue.mounts.find(one => one.id === id)!
 const outline: Outline = { kind: 'rectangle', eaveLengthMm: 6000, slopeLengthMm: 4000 }
-const system = (supports: Supports, mountId: string) => supportSystem({ supports, outline } as Pick<Face, 'supports' | 'outline'>, mount(mountId))
+const system = (supports: Supports, mountId: string) => supportSystem({ supports, outline } as Pick<Face, 'supports' | 'outline'>, mount(mountId), 'across')
 const whole = { fromMm: 500, toMm: 5500 }
+const across = (lineMm: number) => ({ way: 'across' as const, lineMm, reach: whole })
 
 describe('the safe strip', () => {
   it('of 1 1/2 in timber for a 5/16 in lag at 1.5 D is 0.56 in', () => {
@@ -49,37 +50,37 @@ describe('places where a rail may be fixed', () => {
   it('rafters: a point where the rail crosses each, askew ones at another reading higher up', () => {
     const hits = [300, 900, 1500, 2700, 3900].flatMap((x, i) => [0, 1].map(top => ({ id: `${i}-${top}`, xMm: x + 0.03 * (500 + 3000 * top), yMm: 500 + 3000 * top, state: 'seen' as const, use: 'rafter' as const })))
     const { places, plan } = system({ ...rafterRow(300, 600, 45), layout: 'fitted', hits }, 'limpet-flashed')
-    const low = places(500, whole).points
-    const high = places(3500, whole).points
-    expect(high[0]!.xMm - low[0]!.xMm).toBeCloseTo(90, -1)
+    const low = places(across(500)).points
+    const high = places(across(3500)).points
+    expect(high[0]!.atMm - low[0]!.atMm).toBeCloseTo(90, -1)
     expect(low.map(point => point.member)).toContain('rafter 2')
     expect(low.every(point => point.chance > 0 && point.chance <= 1)).toBe(true)
-    expect(plan.railHeights).toBeNull()
+    expect(plan.railLines).toBeNull()
   })
   it('purlins: anywhere along a rail that lies on one, nowhere between, and heights to match', () => {
     const { places, plan } = system({ kind: 'purlins', member: 'purlin', firstMm: 400, spacingMm: 900, widthMm: 75, found: [{ line: 2, centreMm: 1310 }] }, 'cleat-sheet-foot')
     expect(plan.across.map(line => line.centreMm)).toEqual([400, 1310, 2200, 3100, 4000])
-    expect(places(1310, whole).intervals).toEqual([expect.objectContaining({ fromMm: 500, toMm: 5500, member: 'purlin 2', state: 'proved' })])
-    expect(places(1750, whole)).toEqual({ points: [], intervals: [] })
-    expect(plan.railHeights).toHaveLength(5)
-    expect(plan.railHeights![0]!.toMm - plan.railHeights![0]!.fromMm).toBeCloseTo(75 - 2 * 1.5 * 6.3, 9)
+    expect(places(across(1310)).intervals).toEqual([expect.objectContaining({ fromMm: 500, toMm: 5500, member: 'purlin 2', state: 'proved' })])
+    expect(places(across(1750))).toEqual({ points: [], intervals: [] })
+    expect(plan.railLines).toHaveLength(5)
+    expect(plan.railLines![0]!.toMm - plan.railLines![0]!.fromMm).toBeCloseTo(75 - 2 * 1.5 * 6.3, 9)
   })
   it('seams: a point on each', () => {
     const { places } = system({ kind: 'seams', firstMm: 100, spacingMm: 430 }, 'cleat-seam')
-    expect(places(1000, whole).points.map(point => point.xMm)).toEqual([530, 960, 1390, 1820, 2250, 2680, 3110, 3540, 3970, 4400, 4830, 5260])
+    expect(places(across(1000)).points.map(point => point.atMm)).toEqual([530, 960, 1390, 1820, 2250, 2680, 3110, 3540, 3970, 4400, 4830, 5260])
   })
   it('screws: only where a rail runs over a row of them', () => {
     const { places } = system({ kind: 'screws', firstMm: 120, spacingMm: 500, firstRowMm: 300, rowSpacingMm: 800 }, 'cleat-sheet-foot')
-    expect(places(1100 + SCREW_REACH_MM - 1, whole).points).toHaveLength(10)
-    expect(places(1100 + SCREW_REACH_MM + 1, whole).points).toEqual([])
+    expect(places(across(1100 + SCREW_REACH_MM - 1)).points).toHaveLength(10)
+    expect(places(across(1100 + SCREW_REACH_MM + 1)).points).toEqual([])
   })
   it('sheathing: the sound stretches', () => {
     const area = (fromXMm: number, toXMm: number, toYMm = 4000) => ({ fromXMm, toXMm, fromYMm: 0, toYMm })
     const { places } = system({ kind: 'sheathing', thicknessMm: 18, areas: [area(0, 2000), area(1500, 3000), area(4000, 6000, 1000)] }, 'limpet-sheathing')
-    expect(places(500, whole).intervals.map(one => [one.fromMm, one.toMm])).toEqual([[500, 3000], [4000, 5500]])
-    expect(places(2000, whole).intervals.map(one => [one.fromMm, one.toMm])).toEqual([[500, 3000]])
+    expect(places(across(500)).intervals.map(one => [one.fromMm, one.toMm])).toEqual([[500, 3000], [4000, 5500]])
+    expect(places(across(2000)).intervals.map(one => [one.fromMm, one.toMm])).toEqual([[500, 3000]])
     const all = system({ kind: 'sheathing', thicknessMm: 18, areas: [] }, 'limpet-sheathing')
-    expect(all.places(2000, whole).intervals.map(one => [one.fromMm, one.toMm])).toEqual([[500, 5500]])
+    expect(all.places(across(2000)).intervals.map(one => [one.fromMm, one.toMm])).toEqual([[500, 5500]])
   })
   it('refuses sizes that can’t be, with a sentence', () => {
     const bad = [{ kind: 'sheathing', thicknessMm: 18, areas: [{ fromXMm: 900, toXMm: 100, fromYMm: 0, toYMm: 10 }] }, { ...rafterRow(1, 10, 45) }, { ...rafterRow(1, 600, 45), spacings: { kind: 'free', fromMm: 600, toMm: 500 } }]

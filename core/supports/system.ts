@@ -1,12 +1,12 @@
 import type { Mount } from '../catalogue'
 import type { Interval } from '../geometry'
-import type { Face } from '../job'
+import type { Face, RailWay } from '../job'
 import { shapeOf } from '../roof'
 import { heightsOverLines, type LineAcross, linesAcross, placesAcross } from './across'
 import { fitRafters, type RafterFit } from './fit'
-import { heightsOverScrews, placesOnScrews, placesOnSeams, type ScrewGrid, screwsOf, type Seam, seamsOf } from './metal'
+import { linesOnSeams, linesOverScrews, placesOnScrews, placesOnSeams, type ScrewGrid, screwsOf, type Seam, seamsOf } from './metal'
 import type { PlacesForRail } from './places'
-import { placesOnRafters, type Rafter, raftersOf } from './rafters'
+import { linesOnRafters, placesOnRafters, type Rafter, raftersOf } from './rafters'
 import { placesOnSheathing, type SheathingArea, sheathingAreas } from './sheathing'
 
 /** What a face's supports are, as plain data to draw and to mark out; only the lists of its own kind are filled. */
@@ -19,33 +19,33 @@ export interface SupportsPlan {
   seams: Seam[]
   screws: ScrewGrid
   areas: SheathingArea[]
-  /** Heights up the slope at which a rail finds something to be fixed to, mm; null where any height does. */
-  railHeights: Interval[] | null
+  /** Lines, as heights of rails across and places along the eave of rails up the slope, on which a rail finds something to be fixed to, mm; null where any does. */
+  railLines: Interval[] | null
 }
 
 /** The supports of a face, with its answer to the rails. */
-export function supportSystem(face: Pick<Face, 'supports' | 'outline'>, mount: Mount): { plan: SupportsPlan, places: PlacesForRail } {
+export function supportSystem(face: Pick<Face, 'supports' | 'outline'>, mount: Mount, way: RailWay): { plan: SupportsPlan, places: PlacesForRail } {
   const { supports, outline } = face
   const { along, up } = shapeOf(outline)
-  const plan: SupportsPlan = { kind: supports.kind, rafters: [], fit: null, across: [], seams: [], screws: { xMm: [], rowsMm: [] }, areas: [], railHeights: null }
+  const plan: SupportsPlan = { kind: supports.kind, rafters: [], fit: null, across: [], seams: [], screws: { xMm: [], rowsMm: [] }, areas: [], railLines: null }
   const { fasteners } = mount
   switch (supports.kind) {
     case 'rafters': {
       const fit = fitOf(supports, along, up)
       const rafters = raftersOf(supports, outline, fit)
-      return { plan: { ...plan, fit, rafters }, places: placesOnRafters(rafters, fasteners) }
+      return { plan: { ...plan, fit, rafters, railLines: way === 'up' ? linesOnRafters(rafters, fasteners, up.toMm) : null }, places: placesOnRafters(rafters, fasteners) }
     }
     case 'purlins': {
       const across = linesAcross(supports, up.toMm)
-      return { plan: { ...plan, across, railHeights: heightsOverLines(across, fasteners) }, places: placesAcross(across, fasteners) }
+      return { plan: { ...plan, across, railLines: way === 'across' ? heightsOverLines(across, fasteners) : null }, places: placesAcross(across, fasteners) }
     }
     case 'seams': {
       const seams = seamsOf(supports, along)
-      return { plan: { ...plan, seams }, places: placesOnSeams(seams) }
+      return { plan: { ...plan, seams, railLines: way === 'up' ? linesOnSeams(seams) : null }, places: placesOnSeams(seams) }
     }
     case 'screws': {
       const screws = screwsOf(supports, along, up.toMm)
-      return { plan: { ...plan, screws, railHeights: heightsOverScrews(screws) }, places: placesOnScrews(screws) }
+      return { plan: { ...plan, screws, railLines: linesOverScrews(screws, way) }, places: placesOnScrews(screws) }
     }
     case 'sheathing': {
       const areas = sheathingAreas(supports, along, up)

@@ -12,7 +12,7 @@ const usable = ({ candidates, setting, rules }: LoadedRail) => candidates.length
 function byEnumeration({ setting, candidates, rules }: LoadedRail): number | null {
   let best: number | null = null
   for (let mask = 1; mask < 2 ** candidates.length; mask++) {
-    const xs = candidates.filter((_, i) => mask & (1 << i)).map(one => one.xMm)
+    const xs = candidates.filter((_, i) => mask & (1 << i)).map(one => one.atMm)
     if (best !== null && xs.length >= best) continue
     if (keeps(xs, { reach: setting.reach, rules }) && (checkRail(setting, xs)?.worst ?? 99) <= FULL) best = xs.length
   }
@@ -82,7 +82,7 @@ describe('the fewest fixings of a loaded rail', () => {
       if (!usable(rail)) continue
       const bounds = strengthBounds(rail.setting)
       for (let mask = 3; mask < 2 ** Math.min(8, rail.candidates.length); mask++) {
-        const xs = rail.candidates.filter((_, k) => mask & (1 << k)).map(one => one.xMm)
+        const xs = rail.candidates.filter((_, k) => mask & (1 << k)).map(one => one.atMm)
         if (xs.length < 2 || (checkRail(rail.setting, xs)?.worst ?? 99) > 1) continue
         expect(xs.length).toBeGreaterThanOrEqual(bounds.fixings)
         xs.slice(1).forEach((x, k) => expect(x - xs[k]!).toBeLessThanOrEqual(bounds.spanMm + 1e-6))

@@ -16,7 +16,7 @@ it('needs as few fixings as a general solver finds on 150 random rails', async (
     const { candidates, reach, rules } = smallRail(random)
     if (!candidates.length || shortfalls(candidates, reach, rules).length) continue
     solved++
-    const x = candidates.map(one => one.xMm)
+    const x = candidates.map(one => one.atMm)
     const within = (from: number, to: number) => x.flatMap((mm, i) => mm > from - 1e-6 && mm <= to + 1e-6 ? [`z${i}`] : [])
     const rows = [within(reach.fromMm, reach.fromMm + rules.maxOverhangMm), within(reach.toMm - rules.maxOverhangMm, reach.toMm)]
     // After every place, one fixing within the span, unless the row's end is within the overhang.
@@ -26,6 +26,6 @@ it('needs as few fixings as a general solver finds on 150 random rails', async (
     const lines = rows.map((row, r) => row.at(-1)!.startsWith('-') ? ` c${r}: ${row.slice(0, -1).join(' + ')} ${row.at(-1)} >= 0` : ` c${r}: ${row.join(' + ')} >= 1`)
     const model = `Minimize\n obj: ${x.map((_, i) => `z${i}`).join(' + ')}\nSubject To\n${lines.join('\n')}\nBinary\n ${x.map((_, i) => `z${i}`).join(' ')}\nEnd`
     const best = Math.round(highs.solve(model).ObjectiveValue)
-    expect(fewest(stepsFor(x.length, [{ xMm: x, reach }], rules))).toBe(best)
+    expect(fewest(stepsFor(x.length, [{ atMm: x, reach }], rules))).toBe(best)
   }
 })

@@ -64,10 +64,10 @@ function check(job: Job): FacePlan[] {
       }
     }
     face.rails.forEach((rail, r) => {
-      const { fixings, shortfalls, overhangLeftMm, overhangRightMm, longestSpanMm } = face.fixings.rails[r]!
-      expect(fixings.map(fixing => fixing.xMm)).toEqual([...fixings].map(fixing => fixing.xMm).sort((a, b) => a - b))
+      const { fixings, shortfalls, overhangStartMm, overhangEndMm, longestSpanMm } = face.fixings.rails[r]!
+      expect(fixings.map(fixing => fixing.atMm)).toEqual([...fixings].map(fixing => fixing.atMm).sort((a, b) => a - b))
       if (!shortfalls.length) {
-        expect(Math.max(overhangLeftMm, overhangRightMm)).toBeLessThanOrEqual(face.limits.maxOverhangMm + 1e-3)
+        expect(Math.max(overhangStartMm, overhangEndMm)).toBeLessThanOrEqual(face.limits.maxOverhangMm + 1e-3)
         expect(longestSpanMm).toBeLessThanOrEqual(face.limits.maxSpanMm + 1e-3)
       }
       const use = face.uses[r]
@@ -81,13 +81,13 @@ function check(job: Job): FacePlan[] {
         expect(fixing.chance).toBeLessThanOrEqual(1)
         // A fixing on a rafter stands where the rail crosses it.
         const rafter = face.supports.rafters.find(one => fixing.member === `rafter ${one.number}`)
-        if (rafter) expect(rafterAt(rafter, rail.yMm)).toBeCloseTo(fixing.xMm, 6)
+        if (rafter) expect(rafterAt(rafter, rail.lineMm)).toBeCloseTo(fixing.atMm, 6)
       }
     })
     // Every fixing's mark is the plan's place, read from the datum.
     face.rails.forEach((rail, r) => {
       const step = face.marks.find(one => one.id === `fixings-${rail.id}`)
-      const places = face.fixings.rails[r]!.fixings.map(fixing => readingAlong(own, fixing.xMm)).sort((a, b) => a - b)
+      const places = face.fixings.rails[r]!.fixings.map(fixing => readingAlong(own, fixing.atMm)).sort((a, b) => a - b)
       expect(step?.marks.map(mark => mark.readingMm) ?? []).toEqual(places)
     })
     const pieces = (kind: string) => face.list.filter(part => part.kind === kind).reduce((sum, part) => sum + part.pieces, 0)

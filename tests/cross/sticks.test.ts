@@ -96,8 +96,8 @@ it('makes every rail whole from sticks that are long enough, spliced inside its 
       pieces.slice(1).forEach((piece, k) => expect(piece.fromMm - pieces[k]!.toMm).toBeGreaterThanOrEqual(-1e-6))
     }
     for (const stick of plan.sticks) expect(stick.pieces.reduce((sum, piece) => sum + piece.toMm - piece.fromMm + KERF_MM, 0)).toBeLessThanOrEqual(stick.stockMm + KERF_MM + 1e-6)
-    for (const { railId, xMm } of plan.splices) {
-      if (!plan.unspliceable.includes(railId)) expect(rails.find(rail => rail.railId === railId)!.windows.some(one => xMm >= one.fromMm - 1e-3 && xMm <= one.toMm + 1e-3)).toBe(true)
+    for (const { railId, atMm } of plan.splices) {
+      if (!plan.unspliceable.includes(railId)) expect(rails.find(rail => rail.railId === railId)!.windows.some(one => atMm >= one.fromMm - 1e-3 && atMm <= one.toMm + 1e-3)).toBe(true)
     }
     expect(plan.cost).toBeGreaterThanOrEqual(plan.leastCost - 1e-6)
     const total = rails.reduce((sum, rail) => sum + rail.toMm, 0) - rules.van.offcuts.reduce((sum, one) => sum + one.mm * one.pieces, 0) - gapMm * plan.splices.length

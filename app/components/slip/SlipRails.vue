@@ -126,10 +126,10 @@ const setHeight = (mm: number | null) => rail.value
         v-for="end in (['Left', 'Right'] as const)"
         :key="end"
         :label="`Overhang ${end.toLowerCase()}`"
-        :bad="(end === 'Left' ? fixings.overhangLeftMm : fixings.overhangRightMm) > facePlan.limits.maxOverhangMm + 0.01"
+        :bad="(end === 'Left' ? fixings.overhangStartMm : fixings.overhangEndMm) > facePlan.limits.maxOverhangMm + 0.01"
       >
         <FieldLengthText
-          :mm="end === 'Left' ? fixings.overhangLeftMm : fixings.overhangRightMm"
+          :mm="end === 'Left' ? fixings.overhangStartMm : fixings.overhangEndMm"
           :units="units"
         /> of <FieldLengthText
           :mm="facePlan.limits.maxOverhangMm"

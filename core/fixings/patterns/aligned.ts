@@ -11,7 +11,7 @@ const MORE_ALIGNED = 3
 /** The same supports on every rail that reaches them: one shortest path in which a column costs one fixing a rail. */
 export function aligned(rails: RailProblem[], rules: LocalRules): PatternResult | null {
   const columns = new Map<string, number[]>()
-  rails.forEach(rail => rail.candidates.forEach(one => columns.set(one.key, [...(columns.get(one.key) ?? []), one.xMm])))
+  rails.forEach(rail => rail.candidates.forEach(one => columns.set(one.key, [...(columns.get(one.key) ?? []), one.atMm])))
   const mean = (xs: number[]) => xs.reduce((sum, x) => sum + x, 0) / xs.length
   const keys = [...columns.keys()].sort((a, b) => mean(columns.get(a)!) - mean(columns.get(b)!))
   // For each rail, which of its candidates stands in each column.
@@ -19,7 +19,7 @@ export function aligned(rails: RailProblem[], rules: LocalRules): PatternResult 
     const at = new Map(rail.candidates.map((one, i) => [one.key, i]))
     return keys.map(key => at.get(key) ?? null)
   })
-  const steps = stepsFor(keys.length, rails.map((rail, r) => ({ reach: rail.reach, xMm: inColumn[r]!.map(i => i === null ? null : rail.candidates[i]!.xMm) })), rules)
+  const steps = stepsFor(keys.length, rails.map((rail, r) => ({ reach: rail.reach, atMm: inColumn[r]!.map(i => i === null ? null : rail.candidates[i]!.atMm) })), rules)
   if (!keys.length) return { picks: rails.map(() => []), total: 0, members: 0, proved: rails.map(() => true), spreadProved: false }
   const least = fewest(steps)
   let complete = true
@@ -32,7 +32,7 @@ export function aligned(rails: RailProblem[], rules: LocalRules): PatternResult 
       return { picks, unevenSum: picks.reduce((sum, own, r) => sum + (own.length ? unevenness(own, rails[r]!.candidates, rails[r]!.reach, rules) : 0), 0) }
     }).sort((a, b) => a.unevenSum - b.unevenSum)
     // Rails of unlike reach over open support share no columns: some would be left without what they need.
-    const good = options.find(({ picks }) => rails.every((rail, r) => !leavesShort(rail, picks[r]!, rules) && (!judged(rail, rules) || rail.judge!.worst(picks[r]!.map(i => rail.candidates[i]!.xMm)) <= FULL)))
+    const good = options.find(({ picks }) => rails.every((rail, r) => !leavesShort(rail, picks[r]!, rules) && (!judged(rail, rules) || rail.judge!.worst(picks[r]!.map(i => rail.candidates[i]!.atMm)) <= FULL)))
     if (good) return { picks: good.picks, total, members: distinctMembers(rails, good.picks), proved: rails.map(() => complete), spreadProved: false }
     complete &&= listed.complete
   }

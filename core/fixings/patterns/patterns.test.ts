@@ -10,7 +10,7 @@ function someRails(random: Random, n: number): SmallRail[] {
     if (base.candidates.length < 4 || base.candidates.length > 9) continue
     const rails = Array.from({ length: n }, () => {
       const reach = { fromMm: base.reach.fromMm, toMm: base.reach.toMm - (random.next() < 0.3 ? random.between(0, 900) : 0) }
-      return { ...base, reach, candidates: base.candidates.filter(one => one.xMm <= reach.toMm) }
+      return { ...base, reach, candidates: base.candidates.filter(one => one.atMm <= reach.toMm) }
     })
     if (rails.every(rail => everyChoice(rail).length > 0)) return rails
   }

@@ -21,7 +21,7 @@ const MOST_RETRIES = 12
 /** Ways of every rail with at most `extra` fixings over its own fewest; rails alike share one list. */
 export function waysOfAll(rails: RailProblem[], rules: LocalRules, extra: number, known: WaysMemo): Ways[] {
   return rails.map((rail) => {
-    const key = JSON.stringify([extra, rail.reach, rail.judge?.key, rail.candidates.map(one => [one.xMm, one.key])])
+    const key = JSON.stringify([extra, rail.reach, rail.judge?.key, rail.candidates.map(one => [one.atMm, one.key])])
     const made = known.get(key) ?? waysFor(rail, rules, extra)
     known.set(key, made)
     return made

@@ -74,7 +74,7 @@ function mostEven(rails: RailProblem[], ways: Ways[], chosen: FixingOption[]): F
     uses.count(r, option, -1)
     const own = uses.key(r, option)
     const alike = ways[r]!.options.filter(one => one !== option && uses.key(r, one).every((value, k) => k === 2 || value === own[k])).slice(0, MOST_COMPARED)
-    const worst = (one: FixingOption) => judge.worst(one.picks.map(i => candidates[i]!.xMm))
+    const worst = (one: FixingOption) => judge.worst(one.picks.map(i => candidates[i]!.atMm))
     const best = alike.reduce((a, b) => worst(b) < worst(a) - 1e-9 ? b : a, option)
     uses.count(r, best, 1)
     return best

@@ -4,6 +4,9 @@ import { lengthMm, partId } from './fields'
 export const orientations = ['upright', 'on-side'] as const
 export const fixingPatterns = ['soft-stagger', 'aligned', 'hard-stagger'] as const
 export const columnRules = ['free', 'aligned', 'brick'] as const
+/** Which way rails run: along the eave, or up the slope. */
+export const railWays = ['across', 'up'] as const
+export type RailWay = typeof railWays[number]
 export const spliceKinds = ['butted', 'bridged'] as const
 /** How modules load their rail: at their clamps, or spread along it. */
 export const loadPaths = ['line', 'clamps'] as const
@@ -29,6 +32,8 @@ export const rowRuleSchema = z.object({
   upperRailMm: lengthMm('The upper rail', 0, 3000).nullable(),
   /** How this row's modules lie; null takes the array's. */
   orientation: z.enum(orientations).nullable(),
+  /** Places after which the row is parted by an expansion break, counted from the left, 1 first: the gap there is wider and rails end on both sides of it. */
+  breaks: z.array(z.number().int().min(1).max(199)).max(20),
   /** Places in the row left empty, counted from the left, 1 first. */
   skip: z.array(z.number().int().min(1).max(200)).max(200),
   /** Left edges of modules that keep their very place, mm from the eave's left end; others are filled in round them. */
@@ -56,6 +61,9 @@ export const arraySchema = z.object({
   /** Which keep-clear line the rows are pushed against: the lower or the upper. */
   stackFrom: z.enum(stackEnds),
   fixingPattern: z.enum(fixingPatterns),
+  railWay: z.enum(railWays),
+  /** Rails up the slope: how far each lies in from the module's side, mm; null is placed by rule. */
+  railInMm: lengthMm('The rail', 0, 3000).nullable(),
   loadPath: z.enum(loadPaths),
   spliceAs: z.enum(spliceKinds),
   /** Deflection of a span is kept to this share of it, and twice that past the last fixing. */
@@ -73,11 +81,11 @@ export const arraySchema = z.object({
 })
 
 /** How an array is built where nobody has said otherwise. */
-export const plainBuild: Pick<z.infer<typeof arraySchema>, 'loadPath' | 'spliceAs' | 'deflectionOver' | 'heldUpN' | 'heldDownN' | 'heldSlopeN'>
-  = { loadPath: 'line', spliceAs: 'butted', deflectionOver: 120, heldUpN: null, heldDownN: null, heldSlopeN: null }
+export const plainBuild: Pick<z.infer<typeof arraySchema>, 'railWay' | 'railInMm' | 'loadPath' | 'spliceAs' | 'deflectionOver' | 'heldUpN' | 'heldDownN' | 'heldSlopeN'>
+  = { railWay: 'across', railInMm: null, loadPath: 'line', spliceAs: 'butted', deflectionOver: 120, heldUpN: null, heldDownN: null, heldSlopeN: null }
 
 export type ArrayRules = z.infer<typeof arraySchema>
 export type RowRule = z.infer<typeof rowRuleSchema>
 
 /** A row nobody has said anything about. */
-export const plainRow: RowRule = { count: null, shiftMm: 0, gapBelowMm: null, lowerRailMm: null, upperRailMm: null, orientation: null, skip: [], held: [], locked: false }
+export const plainRow: RowRule = { count: null, shiftMm: 0, gapBelowMm: null, lowerRailMm: null, upperRailMm: null, orientation: null, breaks: [], skip: [], held: [], locked: false }

@@ -1,0 +1,17 @@
+import type { ChosenParts } from '../catalogue'
+import type { ArrayRules, RailWay } from '../job'
+import type { RowPlan } from '../rows'
+import { railsAcross } from './across'
+import { frameLines } from './frames'
+import type { RailPlan } from './rail'
+import { railsUp } from './up'
+import type { RailLines } from './zone'
+
+/** Which way the lines to be fixed run: coupled frames always along the eave. */
+export const wayOf = (array: Pick<ArrayRules, 'railWay'>, { rail }: Pick<ChosenParts, 'rail'>): RailWay => rail.frame ? 'across' : array.railWay
+
+/** The rails that carry an array's rows, or the lines of their coupled frames. */
+export function placeRails(rows: RowPlan[], array: ArrayRules, parts: ChosenParts, lines: RailLines): RailPlan[] {
+  if (parts.rail.frame) return frameLines(rows, parts, lines)
+  return array.railWay === 'up' ? railsUp(rows, array, parts, lines) : railsAcross(rows, array, parts, lines)
+}
