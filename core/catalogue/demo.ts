@@ -118,7 +118,7 @@ export const demoCatalogue: Catalogue = {
     {
       id: 'windlass-tile-hook', maker: 'Windlass Roof Hardware', name: 'Windlass tile hook', coverings: ['interlocking-tile', 'plain-tile'], into: ['rafters'],
       fasteners: { kind: 'wood-screw', diameterMm: 6, lengthMm: 100, tipMm: 6, yieldMpa: 600, pilotMm: 4, edgeDiameters: 2.5, acrossMm: [0] },
-      resistances: [design(1900, 2350, 1500)], underMm: 5, plateMm: 5, offsetMm: 32, heelMm: 60, standoffMm: 55, hook: { stiffnessNPerMm: 420, clearMm: 5, armMm: 34, travelMm: 60 }, leastSheathingMm: null, greatestSpanMm: null, price: 13.7,
+      resistances: [design(1900, 2350, 1500)], underMm: 5, plateMm: 5, offsetMm: 32, heelMm: 60, standoffMm: 55, hook: { stiffnessNPerMm: 420, clearMm: 5, armMm: 34, travelMm: 78 }, leastSheathingMm: null, greatestSpanMm: null, price: 13.7,
       halfFootprintMm: 45, screw: { name: 'Hook screw 6 x 100 mm', perMount: 2, pilot: '4 mm pilot, 70 mm deep' },
       flashed: false, sealant: 'None: the tile above is notched and sheds the water', massKg: 0.94, evidence,
     },

@@ -40,6 +40,7 @@ function method(context: FindingContext): DraftFinding[] {
   const add = (id: string, sentence: string) => found.push({ ...base(context, id), severity: 'caution', sentence: `${sentence} The edition’s method for modules close over the roof does not hold there: ask your engineer.` })
   const overMm = plan.parts.mount.standoffMm + plan.parts.module.thicknessMm + 40
   if (overMm > METHOD.highestMm) add('method-height', `The array stands ${say(overMm)} over the roof, and at most ${say(METHOD.highestMm)} is covered.`)
+  if (plan.parts.rail.frame) add('method-skirt', 'A skirt closes the array along its lower edge.')
   const gaps = [plan.rows.columnGapMm, ...(plan.rows.rows.length > 1 ? [face.array.rowGapMm] : [])]
   const narrow = Math.min(...gaps)
   if (narrow < METHOD.leastGapMm - 0.01) add('method-gap', `Modules are ${say(narrow)} apart, and the pressure under them evens out only from ${say(METHOD.leastGapMm)}.`)

@@ -51,7 +51,7 @@ export function partsOf(parts: ChosenParts, rows: RowPlan[], rails: RailPlan[], 
     { kind: 'end-cap', name: rail.endCapName, maker: rail.maker, pieces: (rail.frame ? skirtedLines(rails) : rails).length * 2, lengthMm: null, massKg: null, rule: rail.frame ? 'Both ends of each skirt' : 'Both ends of each rail' },
     { kind: 'mount', name: mount.name, maker: mount.maker, pieces: fixings.total, lengthMm: null, massKg: fixings.total * mount.massKg, rule: 'One at each fixing' },
     { kind: 'screw', name: mount.screw.name, maker: mount.maker, pieces: fixings.total * mount.screw.perMount, lengthMm: null, massKg: null, rule: `${mount.screw.perMount} a fixing` },
-    { kind: 'lug', name: 'Grounding lug', maker: '', pieces: blocks.length, lengthMm: null, massKg: null, rule: 'One a row, or a run of it' },
+    { kind: 'lug', name: 'Grounding lug', maker: '', pieces: rails[0]?.way === 'up' ? rails.length / 2 : blocks.length, lengthMm: null, massKg: null, rule: rails[0]?.way === 'up' ? 'One a column: nothing else joins them' : 'One a row, or a run of it' },
     { kind: 'electronics', name: 'Module electronics unit', maker: '', pieces: modules, lengthMm: null, massKg: null, rule: 'One a module' },
   ]
   return list.filter(part => part.pieces > 0)

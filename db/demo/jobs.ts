@@ -124,13 +124,13 @@ const capstanWalk = job(starterJob('30 Capstan Walk', 'Saltmarsh Haven', 'imperi
   setbacks: setbacks(inch(1, 0), inch(1, 6), inch(3, 0), inch(1, 0), inch(1, 6), inch(1, 6), inch(1, 0)),
 }, { orientation: 'upright' }, { access: 'ladder', exposure: 'sheltered', altitudeM: 31, streetDeg: 30, drivewayDeg: 300, coveringState: 'sound', coveringAgeYears: 9, coveringYearsLeft: 26, decision: 'go-ahead', bring: ['ladder', 'harness-anchors'] })
 
-/** A screwed sheet over purlins, two of which were found. */
+/** A screwed sheet over purlins, two of which were found: rails up the slope cross them. */
 const oakumShed = job(starterJob('Oakum Shed 2', 'Brackwater', 'metric', metricParts), {
   name: 'Yard face', outline: { kind: 'rectangle', eaveLengthMm: 13_900, slopeLengthMm: 6240 }, pitchDeg: 15, place: { azimuthDeg: 188, eastMm: 0, northMm: 0, eaveHeightMm: 3600, storeys: 1 },
   covering: usualCovering('screwed-sheet', false),
   supports: { kind: 'purlins', member: 'purlin', firstMm: 190, spacingMm: 575, widthMm: 75, found: [{ line: 2, centreMm: 771 }, { line: 5, centreMm: 2486 }] },
   setbacks: setbacks(350, 350, 500, 500),
-}, { moduleId: 'skerry-390', mountId: 'cleat-sheet-foot', rowGapMm: 33, rows: [{ ...plainRow, gapBelowMm: 140 }] }, { access: 'lift', exposure: 'open', coveringState: 'sound', coveringAgeYears: 12, coveringYearsLeft: 30, decision: 'go-ahead', hazards: ['fragile', 'overhead-line'], bring: ['lift', 'edge-protection'] })
+}, { moduleId: 'skerry-390', mountId: 'cleat-sheet-foot', rowGapMm: 18, railWay: 'up' }, { access: 'lift', exposure: 'open', coveringState: 'sound', coveringAgeYears: 12, coveringYearsLeft: 30, decision: 'go-ahead', hazards: ['fragile', 'overhead-line'], bring: ['lift', 'edge-protection'] })
 
 /** A sheet fixed at its own screws: a foot takes the place of one. */
 const gantryStore = job(starterJob('Gantry Store', 'Brackwater', 'metric', metricParts), {
@@ -172,6 +172,13 @@ const sailmaker = job(starterJob('18 Sailmaker Court', 'Saltmarsh Haven', 'imper
   setbacks: setbacks(inch(1, 0), inch(1, 6), inch(3, 0), inch(3, 0)),
 }, { mountId: 'limpet-sheathing' }, { access: 'ladder', exposure: 'sheltered', coveringState: 'sound', coveringAgeYears: 4, coveringYearsLeft: 30, decision: 'go-ahead' })
 
+/** No rail at all: the modules' own frames are coupled, with a skirt along the eave. */
+const halyardClose = job(starterJob('9 Halyard Close', 'Saltmarsh Haven', 'imperial', { ...imperialParts, railId: 'thole-coupled', mountId: 'thole-edge-foot', clampsId: 'thole-grip' }), {
+  name: 'Lane face', outline: { kind: 'rectangle', eaveLengthMm: inch(31, 4), slopeLengthMm: inch(15, 2) }, pitchDeg: pitchFromRise(6), place: { azimuthDeg: 205, eastMm: 0, northMm: 0, eaveHeightMm: inch(9, 3), storeys: 1 },
+  supports: rafterRow(inch(0, 10), inch(1, 4), inch(0, 1.5), finds([[4, inch(4, 10.25)], [11, inch(14, 1.75)], [19, inch(24, 10)]])),
+  setbacks: setbacks(inch(0, 9), inch(1, 6), inch(3, 0), inch(3, 0)),
+}, { rowGapMm: inch(0, 0.5), orientation: 'on-side' }, { access: 'ladder', exposure: 'sheltered', coveringState: 'sound', coveringAgeYears: 6, coveringYearsLeft: 24, decision: 'go-ahead' })
+
 /** Not begun: a starter face and nothing measured yet. */
 const lampSteps = starterJob('Lamp Steps 8', 'Brackwater', 'metric', metricParts)
 
@@ -199,5 +206,5 @@ const judged = (job: Job, ruleSet: RuleSetId): Job => ({ ...job, keepClear: { ..
 export const demoJobs: { id: string, job: Job }[] = [
   loaded(judged(ropewalk, 'us-2018'), havenLoads(132, 26, 'C')), loaded(tallowYard, havenLoads(124, 22, 'C')), loaded(kelpQuay, brackwaterLoads(26, 600)), lampSteps,
   loaded(judged(netLoft, 'european'), brackwaterLoads(25, 700)), loaded(capstanWalk, laterLoads(120, 25)), loaded(oakumShed, brackwaterLoads(24, 600)), loaded(gantryStore, brackwaterLoads(24, 600)),
-  loaded(judged(bellbuoy, 'us-2012'), havenLoads(122, 22, 'C')), loaded(cinderLane, brackwaterLoads(25, 800)), loaded(mizzen, brackwaterLoads(25, 600)), loaded(sailmaker, laterLoads(112, 20)),
+  loaded(judged(bellbuoy, 'us-2012'), havenLoads(122, 22, 'C')), loaded(cinderLane, brackwaterLoads(25, 800)), loaded(mizzen, brackwaterLoads(25, 600)), loaded(sailmaker, laterLoads(112, 20)), loaded(halyardClose, havenLoads(115, 20)),
 ].map((job, i) => ({ id: `2d0c7f7a-0f5e-4f6c-8f10-5a4b3c2d${String(i + 1).padStart(4, '0')}`, job }))

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { FacePlan } from '#core/plan'
+import { onFace } from '#core/rails'
 import type { FaceScale } from '../../composables/useFaceScale'
 
 /**
@@ -7,6 +8,10 @@ import type { FaceScale } from '../../composables/useFaceScale'
  * much of what it holds is used, full at the top, with figures on the selected rail.
  */
 const { plan, scale, selection = '', showsUse = false } = defineProps<{ plan: FacePlan, scale: FaceScale, selection?: string, showsUse?: boolean }>()
+const screen = (r: number, atMm: number) => {
+  const { xMm, yMm } = onFace(plan.rails[r]!, atMm)
+  return `${scale.x(xMm)} ${scale.y(yMm)}`
+}
 const BAR = 18
 const colour = (share: number) => share > 1 ? 'var(--color-brick-500)' : share > 0.9 ? 'var(--color-amber-500)' : 'var(--color-lichen-500)'
 const useOf = (r: number, i: number) => showsUse ? plan.uses[r]?.fixings[i]?.worst ?? null : null
@@ -20,8 +25,8 @@ const useOf = (r: number, i: number) => showsUse ? plan.uses[r]?.fixings[i]?.wor
     >
       <g
         v-for="(fixing, i) in rail.fixings"
-        :key="fixing.xMm"
-        :transform="`translate(${scale.x(fixing.xMm)} ${scale.y(plan.rails[r]!.yMm)})`"
+        :key="fixing.atMm"
+        :transform="`translate(${screen(r, fixing.atMm)})`"
       >
         <path
           d="M-6 -6 L6 6 M6 -6 L-6 6"

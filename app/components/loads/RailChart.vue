@@ -15,7 +15,7 @@ const kind = ref<Kind>('moment')
 const index = computed(() => facePlan.value.rails.findIndex(rail => rail.id === railId))
 const rail = computed(() => facePlan.value.rails[index.value]!)
 const strength = computed(() => facePlan.value.strength!)
-const setting = computed(() => settingOf(strength.value, index.value, rail.value, facePlan.value.rows.rows[rail.value.row]!, facePlan.value.parts, face.value.array))
+const setting = computed(() => settingOf(strength.value, index.value, rail.value, facePlan.value.parts, face.value.array))
 const use = computed(() => facePlan.value.uses[index.value])
 const combinations = computed(() => kind.value === 'sag' ? strength.value.loads.combinations.service : strength.value.loads.combinations.strength)
 /** The combination that is worst for what is drawn, until another is chosen. */
@@ -23,7 +23,7 @@ const worstName = computed(() => use.value?.shares[kind.value === 'moment' ? 'be
 const chosen = ref<string | null>(null)
 watch([kind, () => railId], () => chosen.value = null)
 const combination = computed(() => combinations.value.find(one => one.name === (chosen.value ?? worstName.value)) ?? combinations.value[0]!)
-const xs = computed(() => facePlan.value.fixings.rails[index.value]!.fixings.map(fixing => fixing.xMm))
+const xs = computed(() => facePlan.value.fixings.rails[index.value]!.fixings.map(fixing => fixing.atMm))
 const curves = computed(() => railCurves(setting.value, xs.value, jointsOn(facePlan.value, railId), combination.value))
 
 const STEPS = 14
@@ -58,6 +58,9 @@ const span = computed(() => Math.min(greatest.value * MOST_ROOM, Math.max(greate
 const y = computed(() => scaleLinear([-span.value, span.value], kind.value === 'shear' ? [HEIGHT - margin.bottom, margin.top] : [margin.top, HEIGHT - margin.bottom]))
 const path = computed(() => line<Sample>(one => x.value(one.xMm), one => y.value(one.value))(samples.value) ?? '')
 const fill = computed(() => area<Sample>(one => x.value(one.xMm), () => y.value(0), one => y.value(one.value))(samples.value) ?? '')
+/** What the rail's own tape reads at a place along it, and the place that reads so. */
+const readingOf = (mm: number) => rail.value.way === 'up' ? mm : readingAlong(face.value, mm)
+const placeOf = (reading: number) => rail.value.way === 'up' || face.value.datum === 'left' ? readingAlong({ ...face.value, datum: 'left' }, 0) + reading : readingAlong(face.value, 0) - reading
 const axes = useTemplateRef('axes')
 const axisX = useTemplateRef('axisX')
 watchEffect(() => {
@@ -67,8 +70,8 @@ watchEffect(() => {
   if (axes.value) select(axes.value).call(axisLeft(y.value).tickValues(round).tickFormat(value => kind.value === 'sag' ? `${Number(value).toFixed(1).replace('-', '−')} mm` : write(Number(value))))
   const step = (setting.value.toMm - setting.value.fromMm) > 4000 ? (units.value === 'imperial' ? 1219.2 : 1000) : (units.value === 'imperial' ? 609.6 : 500)
   const readings = Array.from({ length: 60 }, (_, i) => i * step)
-  const places = readings.map(mm => readingAlong(face.value, 0) + (face.value.datum === 'left' ? mm : -mm)).filter(mm => mm >= setting.value.fromMm && mm <= setting.value.toMm)
-  if (axisX.value) select(axisX.value).call(axisBottom(x.value).tickValues(places).tickFormat(value => formatQuantity(length(readingAlong(face.value, Number(value))), units.value)))
+  const places = readings.map(placeOf).filter(mm => mm >= setting.value.fromMm && mm <= setting.value.toMm)
+  if (axisX.value) select(axisX.value).call(axisBottom(x.value).tickValues(places).tickFormat(value => formatQuantity(length(readingOf(Number(value))), units.value)))
 })
 const pointed = ref<number | null>(null)
 function point(event: PointerEvent) {
@@ -126,7 +129,7 @@ const summary = computed(() => `${kinds.find(one => one.value === kind.value)!.l
       >
         <template v-if="there">
           <FieldLengthText
-            :mm="readingAlong(face, there.at)"
+            :mm="readingOf(there.at)"
             :units="units"
           />: {{ formatQuantity(moment(there.moment), units) }}, {{ formatQuantity(force(there.shear), units) }}, sag {{ there.sag.toFixed(1).replace('-', '−') }} mm
         </template>

@@ -1,31 +1,18 @@
 <script setup lang="ts">
 import type { PatternTotals } from '#core/fixings'
-import type { ArrayRules, FixingPattern } from '#core/job'
-import { plainRow } from '#core/job'
+import type { ArrayRules, FixingPattern, RailWay } from '#core/job'
 import { mismatches } from '#core/catalogue'
-import { checkWords } from '#core/findings'
 import { readingAlong } from '#core/roof'
-import { force, formatQuantity, formatShare } from '#core/units'
+import { formatShare } from '#core/units'
 
 const { job, face, facePlan, catalogue, units, selection, select, commit } = useFace()
 const jobId = useRoute().params.id as string
+const rail = computed(() => facePlan.value.rails.find(one => one.id === selection.value) ?? null)
 const part = ref('rails')
 const parts4 = [{ label: 'Rails', value: 'rails' }, { label: 'Loads', value: 'loads' }, { label: 'Holds', value: 'holds' }, { label: 'Sticks', value: 'sticks' }]
 const asksSpans = ref(false)
 const array = computed(() => face.value.array)
 const set = (values: Partial<Omit<ArrayRules, 'rows'>>) => commit(arrayEdit(face.value.id, values))
-const rail = computed(() => facePlan.value.rails.find(one => one.id === selection.value) ?? null)
-const fixings = computed(() => facePlan.value.fixings.rails.find(one => one.railId === selection.value) ?? null)
-/** In the order of the tape, from the datum on. */
-const fixingLines = computed(() => face.value.datum === 'left' ? fixings.value?.fixings ?? [] : [...fixings.value?.fixings ?? []].reverse())
-const use = computed(() => facePlan.value.uses[facePlan.value.rails.findIndex(one => one.id === selection.value)] ?? null)
-const dutyOf = (xMm: number) => use.value?.fixings.find(duty => duty.xMm === xMm) ?? null
-const rowBottomMm = computed(() => rail.value ? facePlan.value.rows.rows[rail.value.row]!.bottomMm : 0)
-const typedMm = computed(() => {
-  if (!rail.value) return null
-  const rule = array.value.rows[rail.value.row] ?? plainRow
-  return rail.value.side === 'lower' ? rule.lowerRailMm : rule.upperRailMm
-})
 
 /** Parts that do not go together are listed all the same, marked: choosing one raises a finding with its cures. */
 const named = <T extends { id: string, name: string }>(items: T[], goes: (item: T) => boolean) =>
@@ -33,6 +20,8 @@ const named = <T extends { id: string, name: string }>(items: T[], goes: (item: 
 const parts = computed(() => facePlan.value.parts)
 const clean = (change: Partial<typeof parts.value>) => mismatches(catalogue.value, { ...parts.value, ...change }, { covering: face.value.covering.kind, support: face.value.supports.kind }).length === 0
 
+const ways: { label: string, value: RailWay }[] = [{ label: 'Across the roof', value: 'across' }, { label: 'Up the slope', value: 'up' }]
+const frames = computed(() => parts.value.rail.frame !== null)
 const patternNames: Record<FixingPattern, string> = { 'soft-stagger': 'Soft stagger', 'aligned': 'Aligned', 'hard-stagger': 'Hard stagger' }
 /** Prices of the patterns, worked out beside the plan: all three take longer than the plan itself. */
 const totals = shallowRef<PatternTotals | null>(null)
@@ -48,125 +37,13 @@ const priceOf = (pattern: FixingPattern): string => {
   return total === null ? ': can’t be had here' : `: ${total} fixings${total === soft ? '' : `, ${total > soft ? '+' : '−'}${Math.abs(total - soft)}`}`
 }
 const patternChoices = computed(() => (Object.keys(patternNames) as FixingPattern[]).map(value => ({ value, label: `${patternNames[value]}${priceOf(value)}` })))
-const setHeight = (mm: number | null) => rail.value
-  ? commit(rowEdit(face.value.id, rail.value.row, rail.value.side === 'lower' ? { lowerRailMm: mm } : { upperRailMm: mm }))
-  : { ok: true as const, value: true }
 </script>
 
 <template>
-  <template v-if="rail && fixings">
-    <div class="flex items-start justify-between">
-      <h2 class="slip-title">
-        Rail {{ rail.number }}, row {{ rail.row + 1 }}, {{ rail.side }} rail
-      </h2>
-      <UButton
-        size="xs"
-        color="neutral"
-        variant="ghost"
-        label="All rails"
-        @click="select('rails')"
-      />
-    </div>
-    <FieldLengthField
-      label="Above the row’s edge"
-      :hint="typedMm === null ? 'by rule' : 'typed; empty for by rule'"
-      :mm="rail.yMm - rowBottomMm"
-      :units="units"
-      optional
-      :commit="setHeight"
-    />
-    <dl>
-      <SlipLine label="Up from the eave">
-        <FieldLengthText
-          :mm="rail.yMm"
-          :units="units"
-        />
-      </SlipLine>
-      <SlipLine
-        label="Clamp zone"
-        :bad="!rail.inZone"
-      >
-        <FieldLengthText
-          :mm="rail.zone.fromMm - rowBottomMm"
-          :units="units"
-        /> to <FieldLengthText
-          :mm="rail.zone.toMm - rowBottomMm"
-          :units="units"
-        />
-      </SlipLine>
-      <SlipLine label="Length, trimmed">
-        <FieldLengthText
-          :mm="rail.toMm - rail.fromMm"
-          :units="units"
-        />
-      </SlipLine>
-      <SlipLine label="Fixings">
-        {{ fixings.fixings.length }}{{ fixings.shortfalls.length ? '' : fixings.fewestProved ? ', fewest possible' : ', fewer not excluded' }}
-      </SlipLine>
-      <SlipLine
-        v-if="use"
-        label="Most used"
-        :bad="use.worst > 1.000001"
-      >
-        {{ use.worst > 9 ? 'nothing holds' : formatShare(use.worst) }}, {{ checkWords[use.governs].name }}
-      </SlipLine>
-      <SlipLine
-        label="Longest span"
-        :bad="fixings.longestSpanMm > facePlan.limits.maxSpanMm + 0.01"
-      >
-        <FieldLengthText
-          :mm="fixings.longestSpanMm"
-          :units="units"
-        /> of <FieldLengthText
-          :mm="facePlan.limits.maxSpanMm"
-          :units="units"
-        />
-      </SlipLine>
-      <SlipLine
-        v-for="end in (['Left', 'Right'] as const)"
-        :key="end"
-        :label="`Overhang ${end.toLowerCase()}`"
-        :bad="(end === 'Left' ? fixings.overhangStartMm : fixings.overhangEndMm) > facePlan.limits.maxOverhangMm + 0.01"
-      >
-        <FieldLengthText
-          :mm="end === 'Left' ? fixings.overhangStartMm : fixings.overhangEndMm"
-          :units="units"
-        /> of <FieldLengthText
-          :mm="facePlan.limits.maxOverhangMm"
-          :units="units"
-        />
-      </SlipLine>
-    </dl>
-    <h2 class="slip-title mt-5">
-      Fixing by fixing
-    </h2>
-    <ol>
-      <li
-        v-for="fixing in fixingLines"
-        :key="fixing.xMm"
-        class="border-b border-dotted border-graphite-300 py-1 text-[15px]"
-      >
-        <div class="flex items-baseline justify-between gap-2">
-          <span>{{ fixing.member[0]!.toUpperCase() }}{{ fixing.member.slice(1) }}
-            <span
-              class="text-[13px]"
-              :class="fixing.state === 'guessed' ? 'font-semibold text-amber-600' : 'text-muted'"
-            >{{ fixing.state }}{{ fixing.chance < 0.995 ? `, timber ${Math.round(100 * fixing.chance)} %` : '' }}</span></span>
-          <b><FieldLengthText
-            :mm="readingAlong(face, fixing.xMm)"
-            :units="units"
-          /></b>
-        </div>
-        <div
-          v-if="dutyOf(fixing.xMm)"
-          class="flex justify-between text-[13px] text-muted"
-        >
-          <span>up {{ formatQuantity(force(dutyOf(fixing.xMm)!.upN), units) }}, down {{ formatQuantity(force(dutyOf(fixing.xMm)!.downN), units) }}, slope {{ formatQuantity(force(dutyOf(fixing.xMm)!.slopeN), units) }}</span>
-          <span class="font-semibold">{{ dutyOf(fixing.xMm)!.worst > 9 ? 'not held' : formatShare(dutyOf(fixing.xMm)!.worst) }}</span>
-        </div>
-      </li>
-    </ol>
-  </template>
+  <SlipRail
+    v-if="rail"
+    :rail="rail"
+  />
   <SlipTabs
     v-else
     v-model="part"
@@ -209,6 +86,19 @@ const setHeight = (mm: number | null) => rail.value
       @choose="set({ railId: $event })"
     />
     <FieldChoiceField
+      v-if="!frames"
+      label="Rails run"
+      :value="array.railWay"
+      :choices="ways"
+      @choose="set({ railWay: $event })"
+    />
+    <p
+      v-else
+      class="text-[13px] text-muted"
+    >
+      No rail: mounts stand under the modules’ own edges, coupled from frame to frame.
+    </p>
+    <FieldChoiceField
       label="Mount"
       :value="array.mountId"
       :choices="named(catalogue.mounts, one => clean({ mount: one }))"
@@ -243,6 +133,7 @@ const setHeight = (mm: number | null) => rail.value
       :commit="mm => set({ allowedOverhangMm: mm })"
     />
     <FieldLengthField
+      v-if="!frames"
       label="Trim tail"
       hint="left long at each end"
       :mm="array.trimTailMm"
@@ -258,7 +149,7 @@ const setHeight = (mm: number | null) => rail.value
       </SlipLine>
     </dl>
     <h2 class="slip-title mt-5">
-      Rail by rail
+      {{ frames ? 'Line by line' : 'Rail by rail' }}
     </h2>
     <ul>
       <li
@@ -270,8 +161,8 @@ const setHeight = (mm: number | null) => rail.value
           class="flex w-full items-baseline justify-between border-b border-dotted border-graphite-300 py-1.5 text-left text-[15px] hover:bg-chalk-50"
           @click="select(one.id)"
         >
-          <span>Rail {{ one.number }}, up <FieldLengthText
-            :mm="one.yMm"
+          <span>{{ frames ? 'Line' : 'Rail' }} {{ one.number }}, {{ one.way === 'up' ? 'along' : 'up' }} <FieldLengthText
+            :mm="one.way === 'up' ? readingAlong(face, one.lineMm) : one.lineMm"
             :units="units"
           /></span>
           <span

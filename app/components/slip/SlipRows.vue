@@ -14,18 +14,16 @@ const orientationChoices: { label: string, value: Orientation }[] = [{ label: 'U
 const columnChoices: { label: string, value: ColumnRule }[] = [{ label: 'On common columns', value: 'aligned' }, { label: 'Each in the middle of its stretch', value: 'free' }, { label: 'Half a module over in turn', value: 'brick' }]
 const stackChoices: { label: string, value: StackEnd }[] = [{ label: 'The lower line, eave up', value: 'eave' }, { label: 'The upper line, ridge down', value: 'ridge' }]
 const asksRows = ref(false)
-/** Leaves a place of a row empty, or fills it again. Places count from the left. */
-function toggleSkip(row: number, place: number) {
-  const { skip } = ruleOf(row)
-  return setRow(row, { skip: skip.includes(place) ? skip.filter(one => one !== place) : [...skip, place].sort((a, b) => a - b) })
-}
 /** A locked row keeps its modules where they are and its gap, so that neither a solve nor a wider strip changes it. */
 const lock = (row: RowPlan) => setRow(row.index, row.locked
   ? { locked: false, held: [], count: null }
   : { locked: true, held: row.moduleLeftsMm, skip: [], count: row.count, gapBelowMm: keptGap(row) })
 const keptGap = (row: RowPlan) => ruleOf(row.index).gapBelowMm ?? (row.index === 0 ? 0 : array.value.rowGapMm)
-/** What pressing a place does: leave it empty, or hold its module where it is. */
-const placeMode = ref<'drop' | 'hold'>('drop')
+/** What pressing a place does: leave it empty, hold its module where it is, or part the row after it. */
+const placeModes = [{ value: 'drop', label: 'Press to drop' }, { value: 'hold', label: 'Press to hold' }, { value: 'part', label: 'Press to part after' }] as const
+const placeMode = ref<typeof placeModes[number]>(placeModes[0])
+const nextMode = () => placeMode.value = placeModes[(placeModes.indexOf(placeMode.value) + 1) % placeModes.length]!
+const toggled = (places: number[], place: number) => places.includes(place) ? places.filter(one => one !== place) : [...places, place].sort((a, b) => a - b)
 const isHeld = (row: RowPlan, leftMm: number) => ruleOf(row.index).held.some(mm => Math.abs(mm - leftMm) < 0.01)
 /** The row's places from the left, dropped ones among them, with the left edge of those that have a module. */
 function placesOf(row: RowPlan) {
@@ -38,8 +36,10 @@ function placesOf(row: RowPlan) {
   })
 }
 function pressPlace(row: RowPlan, { place, leftMm, held }: ReturnType<typeof placesOf>[number]) {
-  if (placeMode.value === 'drop' || leftMm === null) return toggleSkip(row.index, place)
   const rule = ruleOf(row.index)
+  if (placeMode.value.value === 'part') return setRow(row.index, { breaks: toggled(rule.breaks, place) })
+  // Places count from the left.
+  if (placeMode.value.value === 'drop' || leftMm === null) return setRow(row.index, { skip: toggled(rule.skip, place) })
   return setRow(row.index, { held: held ? rule.held.filter(mm => Math.abs(mm - leftMm) >= 0.01) : [...rule.held, leftMm].sort((a, b) => a - b), gapBelowMm: keptGap(row) })
 }
 /** Puts the array in the middle of its slack. */
@@ -226,18 +226,18 @@ const shownRows = computed(() => [...rows.value].reverse())
           color="neutral"
           variant="outline"
           class="mr-1"
-          :label="placeMode === 'drop' ? 'Press to drop' : 'Press to hold'"
-          title="What pressing a place does: leave it empty, or hold its module where it is"
-          @click.stop="placeMode = placeMode === 'drop' ? 'hold' : 'drop'"
+          :label="placeMode.label"
+          title="What pressing a place does: leave it empty, hold its module where it is, or part the row after it by an expansion break"
+          @click.stop="nextMode"
         />
         <button
           v-for="one in placesOf(row)"
           :key="one.place"
           type="button"
           class="min-w-6 border px-1 text-sm"
-          :class="one.dropped ? 'border-dashed border-graphite-400 text-graphite-600 line-through' : one.held ? 'border-graphite-900 bg-graphite-900 font-semibold text-white' : 'border-graphite-700 font-semibold'"
+          :class="[ruleOf(row.index).breaks.includes(one.place) ? 'mr-2 border-r-4 border-r-crayon' : '', one.dropped ? 'border-dashed border-graphite-400 text-graphite-600 line-through' : one.held ? 'border-graphite-900 bg-graphite-900 font-semibold text-white' : 'border-graphite-700 font-semibold']"
           :aria-pressed="!one.dropped"
-          :aria-label="`Place ${one.place}${one.held ? ', held' : ''}`"
+          :aria-label="`Place ${one.place}${one.held ? ', held' : ''}${ruleOf(row.index).breaks.includes(one.place) ? ', expansion break after it' : ''}`"
           :disabled="row.locked"
           @click.stop="pressPlace(row, one)"
         >
