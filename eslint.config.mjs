@@ -6,7 +6,7 @@ export default withNuxt(
   {
     // core runs in a worker, on the server and on the command line: it may know none of them.
     files: ['core/**/*.ts'],
-    ignores: ['core/**/*.test.ts', 'core/**/*.bench.ts'],
+    ignores: ['core/**/*.test.ts'],
     rules: {
       'no-restricted-imports': ['error', {
         patterns: [

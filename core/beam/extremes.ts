@@ -80,7 +80,8 @@ export function peakShear(pieces: BeamPiece[]): Peak {
   return { xMm: bestX, value: best }
 }
 
-const HALVINGS = 40
+/** Close enough to where a sag is greatest: it is level there, so that this much aside is far below any figure shown, mm. */
+const NEAR_MM = 1e-3
 
 /**
  * Greatest deflection by size between two places, with its sign. The slope is a cubic whose own turning points are where the
@@ -109,7 +110,7 @@ export function peakSag(pieces: BeamPiece[], stiffness: number, fromMm: number, 
       look(b)
       const falls = slopeAt(a) > 0
       if ((slopeAt(b) > 0) === falls) continue
-      for (let k = 0; k < HALVINGS; k++) {
+      while (b - a > NEAR_MM) {
         const middle = (a + b) / 2
         if ((slopeAt(middle) > 0) === falls) a = middle
         else b = middle

@@ -3,7 +3,7 @@ import { balance, type Balance, type Judges } from '../fixings'
 import { type Edit, type Face, faceOf, type Job } from '../job'
 import { movedRail } from '../rails'
 import { faceStrength } from '../strength'
-import { type FacePlan, judgesOf, placesOf } from './face'
+import { type FacePlan, judgesOf, placesOf, settingsOf } from './face'
 import { planFaceOf } from './job'
 
 /** The edit that balances a face's overhangs and what it does; null when the rows don't fit as they stand or there are none. */
@@ -21,6 +21,6 @@ function judgesWhenMoved(face: Face, { parts, rows, rails, limits, loading: { lo
   return (shiftMm) => {
     const movedRows = rows.rows.map(row => ({ ...row, leftMm: row.leftMm + shiftMm, rightMm: row.rightMm + shiftMm, moduleLeftsMm: row.moduleLeftsMm.map(mm => mm + shiftMm) }))
     const movedRails = rails.map(rail => movedRail(rail, shiftMm))
-    return judgesOf(face, { parts, rails: movedRails, limits }, faceStrength(face, loads, parts, movedRows, movedRails))
+    return judgesOf(settingsOf(face, parts, movedRails, faceStrength(face, loads, parts, movedRows, movedRails)), limits)
   }
 }

@@ -1,16 +1,16 @@
 import { type Catalogue, chooseParts } from '../catalogue'
-import type { Face, Job, KeepClearRules } from '../job'
+import type { Face, Job, KeepClearRules, KeepClearValues } from '../job'
 import { clearRoof, type CountFace, type FaceClear, type FaceCount, keepClear, type RoofClear } from '../keepclear'
 import { fillRows } from '../rows'
 
 // Faces, rules and catalogues are never changed once made; cures plan the same ones again many times.
-const known = new WeakMap<Catalogue, WeakMap<KeepClearRules, WeakMap<Face, Map<string, FaceCount>>>>()
+const known = new WeakMap<Catalogue, WeakMap<KeepClearValues, WeakMap<Face, Map<string, FaceCount>>>>()
 
-function memoOf(catalogue: Catalogue, rules: KeepClearRules, face: Face): Map<string, FaceCount> {
-  const byRules = known.get(catalogue) ?? new WeakMap<KeepClearRules, WeakMap<Face, Map<string, FaceCount>>>()
+function memoOf(catalogue: Catalogue, { values }: KeepClearRules, face: Face): Map<string, FaceCount> {
+  const byRules = known.get(catalogue) ?? new WeakMap<KeepClearValues, WeakMap<Face, Map<string, FaceCount>>>()
   known.set(catalogue, byRules)
-  const byFace = byRules.get(rules) ?? new WeakMap<Face, Map<string, FaceCount>>()
-  byRules.set(rules, byFace)
+  const byFace = byRules.get(values) ?? new WeakMap<Face, Map<string, FaceCount>>()
+  byRules.set(values, byFace)
   const counts = byFace.get(face) ?? new Map<string, FaceCount>()
   byFace.set(face, counts)
   return counts
@@ -20,7 +20,9 @@ function memoOf(catalogue: Catalogue, rules: KeepClearRules, face: Face): Map<st
 function countRows(catalogue: Catalogue, rules: KeepClearRules): CountFace {
   return (face: Face, clear: FaceClear): FaceCount => {
     const counts = memoOf(catalogue, rules, face)
-    const key = JSON.stringify(clear)
+    // Of the rules only these and their figures bear on one face.
+    const { applies, ridgeMm, pathways, straddles, openEdges, most } = clear
+    const key = `${rules.ruleSet} ${rules.coverageAs} ${applies} ${ridgeMm} ${pathways.join()} ${straddles.join()} ${openEdges.join()} ${most}`
     const ready = counts.get(key)
     if (ready) return ready
     const parts = chooseParts(catalogue, face.array)

@@ -11,7 +11,7 @@ import { type FaceShape, shapeOf } from '../roof'
 import { placeRails, railLimits, type RailLimits, type RailPlan, wayOf } from '../rails'
 import { fillRows, type RowsPlan } from '../rows'
 import { cutSticks, MOST_NODES, type SticksPlan, spliceWindows } from '../sticks'
-import { checkRail, type FaceStrength, faceStrength, judgeOf, moduleUse, type ModuleUse, type RailUse, settingOf } from '../strength'
+import { checkRail, type FaceStrength, faceStrength, judgeOf, moduleUse, type ModuleUse, type RailSetting, type RailUse, settingOf } from '../strength'
 import { placesOutside, type PlacesForRail, supportSystem, type SupportsPlan } from '../supports'
 
 /** All that follows from one face of a job, as plain data. */
@@ -98,31 +98,34 @@ export function layOut(face: Face, catalogue: Catalogue, job: JobRules, clear: F
   const loading = loadingOf(job, face, parts)
   const limits = railLimits(parts.rail, parts.mount, face.array, loading.loads !== null)
   const strength = loading.loads && faceStrength(face, loading.loads, parts, rows.rows, rails)
-  const problem = fixingProblem(rails, places, limits, strength ? judgesOf(face, { parts, rails, limits }, strength) : [])
+  const settings = strength && settingsOf(face, parts, rails, strength)
+  const problem = fixingProblem(rails, places, limits, settings ? judgesOf(settings, limits) : [])
   const fixings = placeFixings(rails, problem, limits, face.array.fixingPattern)
   const sticks = cutRails(rails, fixings, parts, face, job, trial)
   const modules = rows.rows.reduce((sum, row) => sum + row.count, 0)
   return {
     problem, faceId: face.id, parts, shape: shapeOf(face.outline), courses: courseLines(face.covering, face.outline), joints: jointLines(face.covering, face.outline), clear, strips, region,
     regionAreaMm2: areaMm2(region), regionTopMm: bounds(region)?.up.toMm ?? 0, supports, railLines, limits, rows, rails, loading, strength, fixings,
-    uses: usesOf(face, { parts, rails, fixings, sticks, strength }, trial), sticks,
+    uses: usesOf(settings, { parts, rails, fixings, sticks }, trial), sticks,
     holds: strength ? rails.map((rail, r) => moduleUse(strength, r, rail, parts)) : [], modules, powerW: modules * parts.module.powerW,
   }
 }
 
-/** A judge for each rail of a face. */
-export const judgesOf = (face: Face, { parts, rails, limits }: Pick<FaceLayout, 'parts' | 'rails' | 'limits'>, strength: FaceStrength): Judges =>
-  rails.map((rail, r) => judgeOf(settingOf(strength, r, rail, parts, face.array), limits))
+/** What each rail of a face is checked with. */
+export const settingsOf = (face: Face, parts: ChosenParts, rails: RailPlan[], strength: FaceStrength): RailSetting[] =>
+  rails.map((rail, r) => settingOf(strength, r, rail, parts, face.array))
+
+/** A judge for each rail. */
+export const judgesOf = (settings: RailSetting[], limits: RailLimits): Judges => settings.map(setting => judgeOf(setting, limits))
 
 /** Turns a joint may make: nothing for one as stiff as the rail, freely for a hinge. */
 export const jointsOn = ({ sticks, parts }: Pick<FaceLayout, 'sticks' | 'parts'>, railId: string) =>
   parts.rail.splice.continuity === 'full' ? [] : sticks.splices.filter(splice => splice.railId === railId).map(splice => ({ xMm: splice.atMm, stiffness: 0 }))
 
 /** Every rail checked again as it is really built. */
-function usesOf(face: Face, plan: Pick<FaceLayout, 'parts' | 'rails' | 'fixings' | 'sticks' | 'strength'>, trial: boolean): (RailUse | null)[] {
-  const { strength, rails, parts, fixings } = plan
-  if (!strength) return rails.map(() => null)
-  return rails.map((rail, r) => checkRail(settingOf(strength, r, rail, parts, face.array), fixings.rails[r]!.fixings.map(fixing => fixing.atMm), jointsOn(plan, rail.id), trial))
+function usesOf(settings: RailSetting[] | null, plan: Pick<FaceLayout, 'parts' | 'rails' | 'fixings' | 'sticks'>, trial: boolean): (RailUse | null)[] {
+  const { rails, fixings } = plan
+  return rails.map((rail, r) => settings && checkRail(settings[r]!, fixings.rails[r]!.fixings.map(fixing => fixing.atMm), jointsOn(plan, rail.id), trial))
 }
 
 /** Rails with their trim tails, cut from stock. */

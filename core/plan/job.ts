@@ -52,8 +52,8 @@ export function planJob(job: Job, catalogue: Catalogue): Plan {
 const sum = <T>(items: T[], of: (item: T) => number): number => items.reduce((total, item) => total + of(item), 0)
 const stopsOf = (findings: Pick<Finding, 'severity'>[]): number => findings.filter(finding => finding.severity === 'stop').length
 
-/** What of a job bears on every face. */
-const rulesKeys = ['keepClear', 'loads', 'van', 'units', 'site'] as const
+/** What of a job bears on every face. The keep-clear rules' choices for the whole roof reach a face by what they ask of it. */
+const rulesOf = ({ keepClear, loads, van, units, site }: Job): unknown[] => [keepClear.ruleSet, keepClear.values, loads, van, units, site]
 
 /**
  * Lays out and judges every face. A face that an edit did not touch, under rules it did not touch either, is taken from the
@@ -61,14 +61,15 @@ const rulesKeys = ['keepClear', 'loads', 'van', 'units', 'site'] as const
  */
 function draftPlan(job: Job, catalogue: Catalogue, before: Draft | null): Draft {
   const roof = roofClearOf(job, catalogue)
-  const rulesStay = before && rulesKeys.every(key => before.job[key] === job[key])
+  const rules = rulesOf(job)
+  const rulesStay = before && rulesOf(before.job).every((rule, i) => rule === rules[i])
   const faces = job.faces.map((face, i): FaceDraft => {
     const clearKey = JSON.stringify(roof.faces[i])
     const same = rulesStay ? before.faces.find(one => one.face === face && one.clearKey === clearKey) : null
     if (same) return same
     const trial = before !== null
     // What is remembered may be of an equal face that came in another copy.
-    const draft = remembered(catalogue, [trial, face, clearKey, ...rulesKeys.map(key => job[key])], (): FaceDraft => {
+    const draft = remembered(catalogue, [trial, face, clearKey, ...rules], (): FaceDraft => {
       const layout = layOut(face, catalogue, job, roof.faces[i]!, trial)
       return { face, clearKey, layout, findings: draftFindings({ job, catalogue, face, plan: layout, places: placesOf(face, catalogue) }) }
     })

@@ -28,7 +28,7 @@ export function chainCut(rails: RailToCut[], stock: StockLength[], splicePrice: 
       next = cuttings.flatMap(cutting => cutRail({ ...rail, windows: [{ fromMm: rail.fromMm + leastPieceMm, toMm: rail.toMm - leastPieceMm }] }, cutting, stock, splicePrice, leastPieceMm))
     }
     // A stick too short to take any splice leaves the rail out: it is named among the unspliceable.
-    if (next.length) cuttings = worthKeeping(next)
+    if (next.length) cuttings = worthKeeping(next, stock)
   }
   const best = cuttings.reduce((a, b) => b.cost < a.cost - 1e-9 || (Math.abs(b.cost - a.cost) <= 1e-9 && b.sticks < a.sticks) ? b : a)
   const links: NonNullable<Cutting['last']>[] = []
@@ -52,7 +52,7 @@ function cutRail(rail: RailToCut, from: Cutting, stock: StockLength[], splicePri
   for (let front = begun ? [whole, begun] : [whole]; front.length;) {
     front = foremost(front.flatMap(part => stock.flatMap(one => takePiece(rail, {
       atMm: part.atMm,
-      cutting: { ...part.cutting, sticks: part.cutting.sticks + 1, cost: part.cutting.cost + one.price + (part.atMm > rail.fromMm ? splicePrice : 0), offcutMm: one.mm },
+      cutting: { sticks: part.cutting.sticks + 1, cost: part.cutting.cost + one.price + (part.atMm > rail.fromMm ? splicePrice : 0), offcutMm: one.mm, last: part.cutting.last },
     }, one, leastPieceMm, ends) ?? [])))
   }
   return ends
@@ -75,7 +75,7 @@ function foremost(parts: Part[]): Part[] {
 function takePiece(rail: RailToCut, { atMm, cutting }: Part, stick: StockLength | null, leastPieceMm: number, ends: Cutting[]): Part | null {
   const inHandMm = cutting.offcutMm
   const cutTo = (toMm: number): Cutting => ({
-    ...cutting, offcutMm: Math.max(0, inHandMm - (toMm - atMm) - KERF_MM),
+    sticks: cutting.sticks, cost: cutting.cost, offcutMm: Math.max(0, inHandMm - (toMm - atMm) - KERF_MM),
     last: { piece: { railId: rail.railId, fromMm: atMm, toMm }, stick, before: cutting.last },
   })
   if (rail.toMm - atMm <= inHandMm + TOLERANCE_MM) {
@@ -100,15 +100,17 @@ function farthest(windows: Interval[], fromMm: number, toMm: number): number | n
 const MOST_CUTTINGS = 24
 
 /**
- * Drops every cutting that another beats on sticks, cost and what is left over, and those that are two sticks
- * or more behind: what is left of one stick can't make up for that.
+ * Drops every cutting that another beats on sticks, cost and what is left over, and those that the cheapest would beat if it
+ * bought one stick more and threw it in.
  */
-function worthKeeping(cuttings: Cutting[]): Cutting[] {
-  const ordered = [...cuttings].sort((a, b) => a.cost - b.cost || a.sticks - b.sticks || b.offcutMm - a.offcutMm)
+function worthKeeping(cuttings: Cutting[], stock: StockLength[]): Cutting[] {
+  const ordered = cuttings.sort((a, b) => a.cost - b.cost || a.sticks - b.sticks || b.offcutMm - a.offcutMm)
+  const cheapest = ordered[0]!
+  const beaten = (one: Cutting) => stock.some(stick => cheapest.cost + stick.price < one.cost - 1e-9 && stick.mm >= one.offcutMm)
   const kept: Cutting[] = []
   for (const next of ordered) {
-    if (kept.length >= MOST_CUTTINGS || next.sticks > ordered[0]!.sticks + 1) break
-    if (!kept.some(one => one.sticks <= next.sticks && one.cost <= next.cost && one.offcutMm >= next.offcutMm)) kept.push(next)
+    if (kept.length >= MOST_CUTTINGS) break
+    if (!beaten(next) && !kept.some(one => one.sticks <= next.sticks && one.cost <= next.cost && one.offcutMm >= next.offcutMm)) kept.push(next)
   }
   return kept
 }

@@ -53,7 +53,7 @@ export function pack(splits: Split[][], { stock, yard, splicePrice }: Shop, most
   const longestMm = Math.max(...stock.map(one => one.mm))
   const lengthOf = (rail: number, way: number, piece: number) => splits[rail]![way]!.pieces[piece]!.toMm - splits[rail]![way]!.pieces[piece]!.fromMm
   const leastLength = splits.map(ways => Math.min(...ways.map(way => way.pieces.reduce((sum, piece) => sum + piece.toMm - piece.fromMm, 0))))
-  const signature = splits.map(ways => JSON.stringify(ways.map(way => way.pieces.map(piece => Number((piece.toMm - piece.fromMm).toFixed(3))))))
+  const signature = splits.map(ways => ways.map(way => way.pieces.map(piece => Math.round((piece.toMm - piece.fromMm) * 1e3)).join(' ')).join())
   // Long rails first; those alike stand together so that only one order of their ways is tried.
   const order = splits.map((_, r) => r).filter(r => splits[r]!.length).sort((a, b) => leastLength[b]! - leastLength[a]! || signature[a]!.localeCompare(signature[b]!))
   const splicesOf = (rail: number, way: number) => splicePrice * (splits[rail]![way]!.pieces.length - 1)

@@ -56,17 +56,17 @@ export function splitChoices(rails: RailToCut[], rules: SplitRules, all = true):
   if (!all) return { splits: seeds, unspliceable: chain.unspliceable, start }
   const longestMm = Math.max(...rules.lengthsMm)
   // Rails alike are cut alike.
+  const keys = rails.map(rail => JSON.stringify([rail.fromMm, rail.toMm, rail.windows]))
   const alike = <T>(of: (rail: RailToCut) => T): T[] => {
     const known = new Map<string, T>()
-    return rails.map((rail) => {
-      const key = JSON.stringify([rail.fromMm, rail.toMm, rail.windows])
-      const made = known.get(key) ?? of(rail)
-      known.set(key, made)
+    return rails.map((rail, r) => {
+      const made = known.get(keys[r]!) ?? of(rail)
+      known.set(keys[r]!, made)
       return made
     })
   }
   const plain = alike(rail => splitsAt(rail, basicPlaces(rail, rules.lengthsMm), rules, longestMm))
-  const left = [...new Set(plain.flat().flatMap(split => split.pieces).flatMap(piece => rules.lengthsMm.map(mm => Math.round(mm - (piece.toMm - piece.fromMm) - KERF_MM))))].filter(mm => mm >= rules.leastPieceMm).slice(0, MOST_PAIRINGS)
+  const left = leftOver(new Set(plain), rules)
   const paired = alike(rail => splitsAt(rail, pairingPlaces(rail, left), rules, longestMm))
   return {
     unspliceable: chain.unspliceable, start,
@@ -79,10 +79,25 @@ export function splitChoices(rails: RailToCut[], rules: SplitRules, all = true):
   }
 }
 
-const inWindows = (rail: RailToCut, places: number[]): number[] => [...new Set(places.flatMap((place) => {
-  if (rail.windows.some(window => contains(window, place))) return [place]
-  return []
-}).map(mm => Number(mm.toFixed(4))))]
+/** What is left of a stick beside each piece, the first few that differ. */
+function leftOver(ways: Iterable<Split[]>, { lengthsMm, leastPieceMm }: SplitRules): number[] {
+  const left = new Set<number>()
+  for (const splits of ways) {
+    for (const { pieces } of splits) {
+      for (const { fromMm, toMm } of pieces) {
+        for (const mm of lengthsMm) {
+          const restMm = Math.round(mm - (toMm - fromMm) - KERF_MM)
+          if (restMm >= leastPieceMm) left.add(restMm)
+          if (left.size >= MOST_PAIRINGS) return [...left]
+        }
+      }
+    }
+  }
+  return [...left]
+}
+
+const inWindows = (rail: RailToCut, places: number[]): number[] =>
+  [...new Set(places.filter(place => rail.windows.some(window => contains(window, place))).map(mm => Math.round(mm * 1e4) / 1e4))]
 
 /** The last place in the windows at or before `mm`, and the first at or after it. */
 const before = (windows: Interval[], mm: number): number[] => windows.filter(one => one.fromMm <= mm).slice(-1).map(one => Math.min(one.toMm, mm))
@@ -119,17 +134,21 @@ const pairingPlaces = (rail: RailToCut, left: number[]): number[] =>
 function splitsAt(rail: RailToCut, places: number[], { leastPieceMm }: SplitRules, longestMm: number): Split[] {
   const found: Split[] = []
   let fewest = Infinity
-  const walk = (fromMm: number, pieces: Interval[]) => {
+  const pieces: Interval[] = []
+  const walk = (fromMm: number) => {
     if (pieces.length > fewest + 1 || found.length > 4 * MOST_SPLITS) return
     if (rail.toMm - fromMm <= longestMm + TOLERANCE_MM) {
       found.push({ pieces: [...pieces, { fromMm, toMm: rail.toMm }], bridged: false })
       fewest = Math.min(fewest, pieces.length)
     }
     for (const place of places) {
-      if (place - fromMm >= leastPieceMm && place - fromMm <= longestMm + TOLERANCE_MM && rail.toMm - place >= leastPieceMm) walk(place, [...pieces, { fromMm, toMm: place }])
+      if (place - fromMm < leastPieceMm || place - fromMm > longestMm + TOLERANCE_MM || rail.toMm - place < leastPieceMm) continue
+      pieces.push({ fromMm, toMm: place })
+      walk(place)
+      pieces.pop()
     }
   }
-  walk(rail.fromMm, [])
+  walk(rail.fromMm)
   return distinct(found.filter(split => split.pieces.length <= fewest + 2)).sort((a, b) => a.pieces.length - b.pieces.length).slice(0, MOST_SPLITS)
 }
 
@@ -137,7 +156,7 @@ function splitsAt(rail: RailToCut, places: number[], { leastPieceMm }: SplitRule
 function distinct(splits: Split[]): Split[] {
   const seen = new Set<string>()
   return splits.filter(({ pieces }) => {
-    const key = pieces.map(one => (one.toMm - one.fromMm).toFixed(2)).sort().join()
+    const key = pieces.map(one => Math.round((one.toMm - one.fromMm) * 100)).sort((a, b) => a - b).join()
     return seen.has(key) ? false : Boolean(seen.add(key))
   })
 }

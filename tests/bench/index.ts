@@ -1,0 +1,2 @@
+/** Times of what a planner waits for. Every file prints its own when it is loaded. */
+import './plan'
