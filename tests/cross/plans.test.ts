@@ -2,10 +2,11 @@ import { differenceD, FillRule, type PathsD } from 'clipper2-ts'
 import { describe, expect, it } from 'vitest'
 import { demoJobs } from '../../db/demo/jobs'
 import { areaMm2, rectangle, type Region } from '../../core/geometry'
-import { usualCovering } from '../../core/coverings'
+import { forbiddenStrips, usualCovering } from '../../core/coverings'
 import { coveringKinds } from '../../core/catalogue'
 import { applyEdit, columnRules, type Edit, hitStates, type Job, loadEditions, orientations, type PlainEdit, plainRules, rafterRow, readJob, ruleSets, rulesOf, starterJob } from '../../core/job'
 import { type FacePlan, planJob } from '../../core/plan'
+import { onFace } from '../../core/rails'
 import { readingAlong } from '../../core/roof'
 import { rafterAt } from '../../core/supports'
 import { catalogue } from '../fixtures/jobs'
@@ -39,6 +40,8 @@ function randomJob(random: Random): Job {
     { type: 'set-row', faceId, row: random.whole(0, 2), values: { count: random.pick([null, 2, 6]), skip: random.pick([[], [2]]), orientation: random.pick([null, 'on-side']), held: random.pick([[], [random.between(500, 3000)]]) } },
     { type: 'set-loads', values: { rules: plainRules(random.pick(loadEditions)), building: { form: random.pick([null, 'hip', 'monopitch'] as const), heightMm: random.pick([null, 9000]), widthMm: null, lengthMm: null } } },
     { type: 'set-array', faceId, values: { loadPath: random.pick(['line', 'clamps']), spliceAs: random.pick(['butted', 'bridged']), deflectionOver: random.pick([120, 300]), allowedSpanMm: random.pick([null, 1100]) } },
+    { type: 'set-array', faceId, values: random.pick([{ railWay: 'across' }, { railWay: 'up', railInMm: random.pick([null, null, 240]) }, { railId: 'thole-coupled', mountId: 'thole-edge-foot', clampsId: 'thole-grip', rowGapMm: random.pick([12.7, 40]) }, { railId: 'hawser-mid', mountId: 'windlass-tile-hook', clampsId: 'hawser-grip' }] as const) },
+    { type: 'set-row', faceId, row: 0, values: { breaks: random.pick([[], [], [2], [1, 3]]) } },
     { type: 'set-van', values: { longestMm: random.pick([null, 3600, 700]), offcuts: random.pick([[], [{ railId: parts.railId, mm: 1900, pieces: 2 }]]) } },
     { type: 'set-keep-clear', values: { ...rulesOf(random.pick(ruleSets)), sprinklers: random.next() < 0.3 } },
   ]
@@ -79,15 +82,22 @@ function check(job: Job): FacePlan[] {
       for (const fixing of fixings) {
         expect(fixing.chance).toBeGreaterThanOrEqual(0)
         expect(fixing.chance).toBeLessThanOrEqual(1)
-        // A fixing on a rafter stands where the rail crosses it.
+        // A fixing on a rafter stands where the rail crosses it, or lies on it all the way up.
         const rafter = face.supports.rafters.find(one => fixing.member === `rafter ${one.number}`)
-        if (rafter) expect(rafterAt(rafter, rail.lineMm)).toBeCloseTo(fixing.atMm, 6)
+        const { xMm, yMm } = onFace(rail, fixing.atMm)
+        if (rafter) expect(Math.abs(rafterAt(rafter, yMm) - xMm)).toBeLessThan(rail.way === 'across' ? 1e-6 : rafter.widthMm / 2 + 1e-6)
+        // Nothing stands where couplers, corners or the covering forbid it.
+        for (const strip of [...rail.keepsOff, ...forbiddenStrips(own.covering, own.outline, face.parts.mount, rail)]) expect(fixing.atMm > strip.fromMm + 1e-6 && fixing.atMm < strip.toMm - 1e-6).toBe(false)
       }
     })
+    // Every module is carried by lines that bear all of its width between them.
+    const borne = new Map<string, number>()
+    for (const one of face.rails.flatMap(rail => rail.carries)) borne.set(`${one.row}/${one.module}`, (borne.get(`${one.row}/${one.module}`) ?? 0) + one.bearsMm)
+    for (const row of face.rows.rows) row.moduleLeftsMm.forEach((_, m) => expect(borne.get(`${row.index}/${m}`)!).toBeGreaterThan((face.rails[0]!.way === 'up' ? row.moduleWidthMm : row.moduleHeightMm) - 1e-6))
     // Every fixing's mark is the plan's place, read from the datum.
     face.rails.forEach((rail, r) => {
       const step = face.marks.find(one => one.id === `fixings-${rail.id}`)
-      const places = face.fixings.rails[r]!.fixings.map(fixing => readingAlong(own, fixing.atMm)).sort((a, b) => a - b)
+      const places = face.fixings.rails[r]!.fixings.map(fixing => rail.way === 'across' ? readingAlong(own, fixing.atMm) : fixing.atMm).sort((a, b) => a - b)
       expect(step?.marks.map(mark => mark.readingMm) ?? []).toEqual(places)
     })
     const pieces = (kind: string) => face.list.filter(part => part.kind === kind).reduce((sum, part) => sum + part.pieces, 0)
