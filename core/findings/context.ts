@@ -17,12 +17,16 @@ export interface FindingContext {
 /** Writes a length in the job's units. */
 export const writer = (context: FindingContext) => (mm: number): string => formatLength(mm, context.job.units)
 
-/** `Rail 3`, `Rails 1 to 4`, `Rails 1, 2, 5`. */
-export function railNumbers(numbers: number[]): string {
+/** What the lines that carry modules are called: rails, or lines of coupled frames. */
+export const lineWord = ({ parts }: Pick<FaceLayout, 'parts'>): string => parts.rail.frame ? 'line' : 'rail'
+
+/** `Rail 3`, `Rails 1 to 4`, `Lines 1, 2, 5`. */
+export function railNumbers(plan: Pick<FaceLayout, 'parts'>, numbers: number[]): string {
   const first = numbers[0]!
-  if (numbers.length === 1) return `Rail ${first}`
+  const word = plan.parts.rail.frame ? 'Line' : 'Rail'
+  if (numbers.length === 1) return `${word} ${first}`
   const inARow = numbers.length > 2 && numbers.every((number, i) => number === first + i)
-  return `Rails ${inARow ? `${first} to ${numbers.at(-1)}` : numbers.join(', ')}`
+  return `${word}s ${inARow ? `${first} to ${numbers.at(-1)}` : numbers.join(', ')}`
 }
 
 /** `1 rafter`, `3 rafters`. */

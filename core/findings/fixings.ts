@@ -6,7 +6,7 @@ import { type FaceLayout, layOut } from '../plan/face'
 import { endNames, OVERHANG_SHARE_OF_SPAN } from '../rails'
 import type { PlacesForRail } from '../supports'
 import { length } from '../units'
-import { type FindingContext, railNumbers, writer } from './context'
+import { type FindingContext, lineWord, railNumbers, writer } from './context'
 import type { Cure, DraftFinding } from './finding'
 import { noCures } from './finding'
 
@@ -47,7 +47,7 @@ function describe(context: FindingContext, shortfall: Shortfall, railIds: string
   const { plan } = context
   const { limits, rails } = plan
   const numbers = railIds.map(id => rails.find(rail => rail.id === id)!.number)
-  const which = railNumbers(numbers)
+  const which = railNumbers(plan, numbers)
   switch (shortfall.kind) {
     case 'no-support':
       return { sentence: `${which} ${numbers.length === 1 ? 'has' : 'have'} nothing underneath to be fixed to: no ${supportNames[context.face.supports.kind]} there${forbids(context, railIds) ? ' where the covering lets a mount through' : ''}.`, measured: null, limit: null }
@@ -139,7 +139,7 @@ function longOverhangs(context: FindingContext): DraftFinding[] {
   const number = plan.rails.find(rail => rail.id === worst.rail.railId)!.number
   return [{
     id: `overhang-share:${face.id}`, severity: 'note', stage: 'rails', faceId: face.id, about: worst.rail.railId,
-    sentence: `${long.length === 1 ? 'One overhang is' : `${long.length} overhangs are`} longer than 0.4 of the span beside ${long.length === 1 ? 'it' : 'them'} (common practice), the longest at the ${endNames(plan.rails[0]!)[worst.end]} end of rail ${number}: ${say(worst.overhangMm)} beside ${say(worst.limitMm)}. All keep the limit of ${say(plan.limits.maxOverhangMm)}.`,
+    sentence: `${long.length === 1 ? 'One overhang is' : `${long.length} overhangs are`} longer than 0.4 of the span beside ${long.length === 1 ? 'it' : 'them'} (common practice), the longest at the ${endNames(plan.rails[0]!)[worst.end]} end of ${lineWord(plan)} ${number}: ${say(worst.overhangMm)} beside ${say(worst.limitMm)}. All keep the limit of ${say(plan.limits.maxOverhangMm)}.`,
     measured: length(worst.overhangMm), limit: length(worst.limitMm), propose: noCures,
   }]
 }

@@ -62,7 +62,7 @@ function offCourse(context: FindingContext): DraftFinding[] {
   const movable = off.filter(rail => rail.bestMm !== null)
   return [{
     id: `off-course:${face.id}`, severity: 'caution', stage: 'rails', faceId: face.id, about: off[0]!.id,
-    sentence: `${railNumbers(off.map(rail => rail.number))} ${off.length === 1 ? 'crosses' : 'cross'} the edge of a course: a ${plan.parts.mount.name} there would overhang the shingle. Courses show ${say(showsMm)}.`,
+    sentence: `${railNumbers(plan, off.map(rail => rail.number))} ${off.length === 1 ? 'crosses' : 'cross'} the edge of a course: a ${plan.parts.mount.name} there would overhang the shingle. Courses show ${say(showsMm)}.`,
     measured: null, limit: length(showsMm),
     propose: () => movable.length === off.length
       ? [{ label: off.length === 1 ? `Move it on to a course` : 'Move them on to courses', edit: byRule(face.id, movable) }]
@@ -77,7 +77,7 @@ function offPan(context: FindingContext): DraftFinding[] {
   if (!off.length) return []
   return [{
     id: `off-pan:${face.id}`, severity: 'stop', stage: 'rails', faceId: face.id, about: off[0]!.id,
-    sentence: `${railNumbers(off.map(rail => rail.number))} ${off.length === 1 ? 'lies' : 'lie'} over the side laps of the tiles: a hook’s arm must leave in the pan.`,
+    sentence: `${railNumbers(plan, off.map(rail => rail.number))} ${off.length === 1 ? 'lies' : 'lie'} over the side laps of the tiles: a hook’s arm must leave in the pan.`,
     measured: null, limit: null, propose: () => off.every(rail => rail.bestMm !== null && rail.typed) ? [{ label: 'Move them over the pans', edit: byRule(face.id, off) }] : [],
   }]
 }
@@ -104,7 +104,7 @@ function offSupport(context: FindingContext): DraftFinding[] {
   const movable = off.filter(rail => rail.bestMm !== null && rail.typed)
   return [{
     id: `off-support:${face.id}`, severity: 'stop', stage: 'rails', faceId: face.id, about: off[0]!.id,
-    sentence: `${railNumbers(off.map(rail => rail.number))} ${off.length === 1 ? 'runs' : 'run'} ${plan.rails[0]?.way === 'up' && face.supports.kind !== 'sheathing' ? `beside the ${supportNames[face.supports.kind]}` : `between ${supportNames[face.supports.kind]}`}${movable.length === off.length ? '' : ': the clamp zone there reaches none. Raise or lower the row, turn the modules, or choose other modules'}.`,
+    sentence: `${railNumbers(plan, off.map(rail => rail.number))} ${off.length === 1 ? 'runs' : 'run'} ${plan.rails[0]?.way === 'up' && face.supports.kind !== 'sheathing' ? `beside the ${supportNames[face.supports.kind]}` : `between ${supportNames[face.supports.kind]}`}${movable.length === off.length ? '' : ': the clamp zone there reaches none. Raise or lower the row, turn the modules, or choose other modules'}.`,
     measured: null, limit: null,
     propose: () => movable.length === off.length
       ? [{ label: 'Move them on to their supports', edit: byRule(face.id, movable) }]

@@ -45,8 +45,8 @@ function overused(context: FindingContext): DraftFinding[] {
     return {
       id: `strength:${face.id}:${kind}`, severity: 'stop', stage: 'rails', faceId: face.id, about: worst.rail.id,
       sentence: unheld
-        ? `${railNumbers(own.map(({ rail }) => rail.number))}: nothing is known that holds ${checkWords[kind].name} with ${plan.parts.mount.name} under ${plan.strength!.loads.format === 'asd' ? 'allowable' : 'design'} loads. Type the figure its maker or an engineer gives, or take another mount.`
-        : `${railNumbers(own.map(({ rail }) => rail.number))}: ${checkWords[kind].name} is at ${Math.round(100 * worst.use.worst)} % with the best fixings found, ${formatQuantity(sizeOf(kind, check.value), job.units)} of ${formatQuantity(sizeOf(kind, check.limit), job.units)} under ${check.combination}.`,
+        ? `${railNumbers(plan, own.map(({ rail }) => rail.number))}: nothing is known that holds ${checkWords[kind].name} with ${plan.parts.mount.name} under ${plan.strength!.loads.format === 'asd' ? 'allowable' : 'design'} loads. Type the figure its maker or an engineer gives, or take another mount.`
+        : `${railNumbers(plan, own.map(({ rail }) => rail.number))}: ${checkWords[kind].name} is at ${Math.round(100 * worst.use.worst)} % with the best fixings found, ${formatQuantity(sizeOf(kind, check.value), job.units)} of ${formatQuantity(sizeOf(kind, check.limit), job.units)} under ${check.combination}.`,
       measured: unheld ? null : sizeOf(kind, check.value), limit: unheld ? null : sizeOf(kind, check.limit),
       propose: () => [...otherParts(context), ...aligned(context), ...smallerOverhang(context, kind)],
     }
@@ -54,7 +54,7 @@ function overused(context: FindingContext): DraftFinding[] {
   if (stuck.length) {
     found.push({
       id: `cannot-stand:${face.id}`, severity: 'stop', stage: 'rails', faceId: face.id, about: stuck[0]!.id, measured: null, limit: null,
-      sentence: `${railNumbers(stuck.map(rail => rail.number))} can’t stand: a rail needs two fixings at least, and no hinged splice outside them.`, propose: () => otherParts(context),
+      sentence: `${railNumbers(plan, stuck.map(rail => rail.number))} can’t stand: a rail needs two fixings at least, and no hinged splice outside them.`, propose: () => otherParts(context),
     })
   }
   return found
@@ -100,7 +100,7 @@ function overheld(context: FindingContext): DraftFinding[] {
     const what = kind.startsWith('module') ? `${plan.parts.module.name} held there may take` : `one of ${plan.parts.clamps.name} takes`
     return {
       id: `hold:${face.id}:${kind}`, severity: 'stop', stage: 'rails', faceId: face.id, about: worst.rail.id,
-      sentence: `${railNumbers([...new Set(own.map(({ rail }) => rail.number))])}: ${checkWords[kind].name} is ${formatQuantity(sizeOf(kind, worst.one.value), job.units)} under ${worst.one.combination}, and ${what} ${formatQuantity(sizeOf(kind, worst.one.limit), job.units)}.`,
+      sentence: `${railNumbers(plan, [...new Set(own.map(({ rail }) => rail.number))])}: ${checkWords[kind].name} is ${formatQuantity(sizeOf(kind, worst.one.value), job.units)} under ${worst.one.combination}, and ${what} ${formatQuantity(sizeOf(kind, worst.one.limit), job.units)}.`,
       measured: sizeOf(kind, worst.one.value), limit: sizeOf(kind, worst.one.limit),
       propose: () => kind.startsWith('module') ? betterPlace(context) : otherClamps(context),
     }

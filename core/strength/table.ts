@@ -2,6 +2,7 @@ import type { ChosenParts, Rail } from '../catalogue'
 import { fixingCapacity, railStrength } from '../capacity'
 import type { Face } from '../job'
 import { EXPOSED_FACTOR, type FaceLoads, type LineStretch } from '../loads'
+import { wayOf } from '../rails'
 import { radians } from '../units'
 import { type CheckKind, checkRail, type RailSetting } from './check'
 
@@ -50,7 +51,8 @@ function greatest(shareAt: (spanMm: number) => number): number {
  * overhangs that carries half a module. The real rails are checked with their own spans; this is for choosing.
  */
 export function spanTable(face: Face, loads: FaceLoads, parts: ChosenParts, rails: Rail[], exposed: boolean): SpanRow[] {
-  const widthMm = face.array.orientation === 'upright' ? parts.module.longMm : parts.module.shortMm
+  const up = wayOf(face.array, parts) === 'up'
+  const widthMm = (face.array.orientation === 'upright') === up ? parts.module.shortMm : parts.module.longMm
   const zones = [...new Set(loads.sets.flatMap(set => set.zones.map(zone => zone.name)))].filter(zone => loads.wind.rail[zone]).sort()
   const capacity = fixingCapacity(parts.mount, face, face.array, loads.format)
   return zones.flatMap(zone => (exposed ? [false, true] : [false]).map((isExposed): SpanRow => ({
@@ -59,7 +61,7 @@ export function spanTable(face: Face, loads: FaceLoads, parts: ChosenParts, rail
       const useAt = (spanMm: number) => {
         const lengthMm = 3 * spanMm
         const setting: RailSetting = {
-          fromMm: 0, toMm: lengthMm, reach: { fromMm: 0, toMm: lengthMm }, line: lineIn(loads, zone, isExposed, widthMm, lengthMm), modules: [], couplers: [], slope: 'across', loads, section: rail.section,
+          fromMm: 0, toMm: lengthMm, reach: { fromMm: 0, toMm: lengthMm }, line: lineIn(loads, zone, isExposed, widthMm, lengthMm), modules: [], couplers: [], slope: rail.frame ? 'by-modules' : up ? 'along' : 'across', loads, section: rail.section,
           strength: railStrength(rail, loads.format), capacity, deflectionOver: face.array.deflectionOver, loadPath: 'line',
         }
         return checkRail(setting, [0, spanMm, 2 * spanMm, lengthMm])!

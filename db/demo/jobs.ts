@@ -130,7 +130,7 @@ const oakumShed = job(starterJob('Oakum Shed 2', 'Brackwater', 'metric', metricP
   covering: usualCovering('screwed-sheet', false),
   supports: { kind: 'purlins', member: 'purlin', firstMm: 190, spacingMm: 575, widthMm: 75, found: [{ line: 2, centreMm: 771 }, { line: 5, centreMm: 2486 }] },
   setbacks: setbacks(350, 350, 500, 500),
-}, { moduleId: 'skerry-390', mountId: 'cleat-sheet-foot', rowGapMm: 18, railWay: 'up' }, { access: 'lift', exposure: 'open', coveringState: 'sound', coveringAgeYears: 12, coveringYearsLeft: 30, decision: 'go-ahead', hazards: ['fragile', 'overhead-line'], bring: ['lift', 'edge-protection'] })
+}, { moduleId: 'skerry-390', mountId: 'cleat-sheet-foot', orientation: 'on-side', rowGapMm: 18, railWay: 'up' }, { access: 'lift', exposure: 'open', coveringState: 'sound', coveringAgeYears: 12, coveringYearsLeft: 30, decision: 'go-ahead', hazards: ['fragile', 'overhead-line'], bring: ['lift', 'edge-protection'] })
 
 /** A sheet fixed at its own screws: a foot takes the place of one. */
 const gantryStore = job(starterJob('Gantry Store', 'Brackwater', 'metric', metricParts), {

@@ -7,16 +7,16 @@ const { plan, scale, selection, units } = defineProps<{ plan: FacePlan, scale: F
 const selectedRail = computed(() => plan.rails.findIndex(rail => rail.id === selection))
 /** Dimensions up the slope are drawn as those along the eave, and the whole turned to be read from the right. */
 const turned = computed(() => plan.rails[selectedRail.value]?.way === 'up')
-/** Spans and overhangs of the selected rail, as dimension lines on its outer side, clear of the module numbers. */
+/** Spans and overhangs of the selected rail, as dimension lines clear of the module numbers and of the next rail. */
 const dimensions = computed(() => {
   const rail = plan.rails[selectedRail.value]
   if (!rail) return []
   const xs = [rail.reach.fromMm, ...plan.fixings.rails[selectedRail.value]!.fixings.map(fixing => fixing.atMm), rail.reach.toMm]
   const run = (mm: number) => turned.value ? -scale.y(mm) : scale.x(mm)
   const line = turned.value ? scale.x(rail.lineMm) : scale.y(rail.lineMm)
-  const outside = rail.side === 'upper' || rail.side === 'left' ? -19 : 19
+  const beside = rail.side === 'upper' || rail.side === 'right' ? -19 : 19
   return xs.slice(1).map((to, i) => ({ mm: to - xs[i]!, from: run(xs[i]!), to: run(to), overhang: i === 0 || i === xs.length - 2 })).filter(one => one.mm > 0.5)
-    .map(one => ({ ...one, bad: one.mm > (one.overhang ? plan.limits.maxOverhangMm : plan.limits.maxSpanMm) + 0.01, y: line + outside }))
+    .map(one => ({ ...one, bad: one.mm > (one.overhang ? plan.limits.maxOverhangMm : plan.limits.maxSpanMm) + 0.01, y: line + beside }))
 })
 </script>
 
