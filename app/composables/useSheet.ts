@@ -1,12 +1,20 @@
 import type { Job } from '#core/job'
+import type { Loadout } from '#core/loadout'
+import type { FaceChanges } from '#core/markout'
 import type { Plan } from '#core/plan'
+
+/** One issued revision of the mark-out, without its pages. */
+export interface IssuedRevision { revision: number, issuedBy: string, issuedAt: string, jobVersion: number, note: string }
+
+/** What a job's sheets show. */
+export interface JobSheet { job: Job, plan: Plan, version: number, updatedAt: string, loadout: Loadout, issued: IssuedRevision[], changes: FaceChanges[] }
 
 /** A job as the server planned it, for sheets: read again whenever the last edit has reached it. */
 export function useSheet(jobId: string) {
   const store = useJobStore()
-  const { data, error, refresh } = useFetch<{ job: Job, plan: Plan, version: number, updatedAt: string }>(`/api/jobs/${jobId}/sheet`, { key: `sheet-${jobId}` })
+  const { data, error, refresh } = useFetch<JobSheet>(`/api/jobs/${jobId}/sheet`, { key: `sheet-${jobId}` })
   watch(() => [store.saveState, store.job] as const, ([state]) => {
     if (state === 'saved') void refresh()
   })
-  return { sheet: data, error }
+  return { sheet: data, error, refresh }
 }

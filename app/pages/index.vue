@@ -8,6 +8,24 @@ interface JobLine { jobId: string, title: string, place: string, units: UnitSyst
 const { data: jobs, error } = await useFetch<JobLine[]>('/api/jobs')
 const { data: me } = await useFetch<{ personName: string, firmName: string }>('/api/me')
 
+/** Opens a job from a job file; the server says what is wrong with one that it can't read. */
+const fileProblem = ref('')
+async function openFile(event: Event) {
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  input.value = ''
+  if (!file) return
+  fileProblem.value = ''
+  try {
+    const { jobId } = await $fetch<{ jobId: string }>('/api/jobs/file', { method: 'POST', body: await file.text(), headers: { 'content-type': 'application/json' } })
+    await navigateTo(`/jobs/${jobId}/survey`)
+  }
+  catch (failure) {
+    const data = (failure as { data?: { data?: { problems?: { path: string, sentence: string }[] } } }).data
+    fileProblem.value = data?.data?.problems?.slice(0, 3).map(one => `${one.path}: ${one.sentence}`).join(' ') ?? 'The server can’t be reached. Try again in a minute.'
+  }
+}
+
 const creating = ref(false)
 const draft = reactive({ title: '', place: '', units: 'imperial' as UnitSystem })
 const problem = ref('')
@@ -42,12 +60,33 @@ async function create() {
           </p>
         </div>
       </div>
-      <UButton
-        label="New job"
-        icon="i-lucide-plus"
-        @click="creating = true"
-      />
+      <div class="flex gap-2">
+        <label class="flex cursor-pointer items-center gap-1.5 border border-graphite-400 px-2.5 py-1.5 text-sm font-medium focus-within:outline-3 focus-within:outline-chalk-400 hover:bg-sheet">
+          <UIcon
+            name="i-lucide-folder-open"
+            class="size-5"
+          />Open a job file
+          <input
+            type="file"
+            accept=".json,application/json"
+            class="sr-only"
+            @change="openFile"
+          >
+        </label>
+        <UButton
+          label="New job"
+          icon="i-lucide-plus"
+          @click="creating = true"
+        />
+      </div>
     </header>
+    <p
+      v-if="fileProblem"
+      role="alert"
+      class="mb-4 border-l-4 border-brick-500 py-1 pl-3"
+    >
+      This file was not opened. {{ fileProblem }}
+    </p>
 
     <p
       v-if="error"

@@ -12,3 +12,5 @@ export const rowEdit = (faceId: string, row: number, values: ValuesOf<'set-row'>
 export const loadsEdit = (values: ValuesOf<'set-loads'>): Edit => ({ type: 'set-loads', values })
 /** An edit of what the van and the yard have. */
 export const vanEdit = (values: ValuesOf<'set-van'>): Edit => ({ type: 'set-van', values })
+/** An edit of the load: spares, lift and crate. */
+export const loadoutEdit = (values: ValuesOf<'set-loadout'>): Edit => ({ type: 'set-loadout', values })

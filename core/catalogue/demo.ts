@@ -1,3 +1,4 @@
+import { supplies } from './demo-supplies'
 import type { Catalogue, Resistance } from './schema'
 
 const evidence = 'Invented for the demonstration; plausible, not tested'
@@ -86,86 +87,87 @@ export const demoCatalogue: Catalogue = {
       fasteners: { kind: 'lag', diameterMm: inch(5 / 16), lengthMm: inch(3.5), tipMm: inch(0.25), yieldMpa: psi(45_000), pilotMm: inch(3 / 16), edgeDiameters: 1.5, acrossMm: [0] },
       resistances: [allowable(690, 1080, 460), design(4300, 6900, 2900)], underMm: inch(0.25), plateMm: 4.5, offsetMm: 0, heelMm: 52, standoffMm: 70, hook: null, leastSheathingMm: null, greatestSpanMm: inch(72), price: 17.2,
       halfFootprintMm: inch(1.5), screw: { name: 'Lag screw 5/16 x 3 1/2 in', perMount: 1, pilot: '3/16 in pilot, about 2 in deep' },
-      flashed: true, sealant: 'Inverted U under the flashing, open below', massKg: 0.83, evidence,
+      flashed: true, sealant: 'Inverted U under the flashing, open below', sealantMl: 9, tools: ['1/2 in hex socket', '3/16 in bit with a stop at 2 in', 'Flat bar for nails and shingle'], massKg: 0.83, evidence,
     },
     {
       id: 'limpet-flashed', maker: 'Limpet Fixings', name: 'Limpet flashed foot', coverings: ['coursed-shingle'], into: ['rafters'],
       fasteners: { kind: 'lag', diameterMm: inch(5 / 16), lengthMm: inch(3), tipMm: inch(0.25), yieldMpa: psi(45_000), pilotMm: inch(3 / 16), edgeDiameters: 1.5, acrossMm: [0] },
       resistances: [allowable(760, 1150, 420)], underMm: inch(0.2), plateMm: 4.8, offsetMm: 12, heelMm: 36, standoffMm: 85, hook: null, leastSheathingMm: null, greatestSpanMm: null, price: 11.4,
       halfFootprintMm: inch(1.25), screw: { name: 'Lag screw 5/16 x 3 in', perMount: 1, pilot: '3/16 in pilot, about 2 in deep' },
-      flashed: true, sealant: 'Inverted U under the flashing, open below', massKg: 0.61, evidence,
+      flashed: true, sealant: 'Inverted U under the flashing, open below', sealantMl: 7, tools: ['1/2 in hex socket', '3/16 in bit with a stop at 2 in', 'Flat bar for nails and shingle'], massKg: 0.61, evidence,
     },
     {
       id: 'limpet-four', maker: 'Limpet Fixings', name: 'Limpet four-screw foot', coverings: ['coursed-shingle'], into: ['rafters'],
       fasteners: { kind: 'wood-screw', diameterMm: inch(1 / 4), lengthMm: inch(3), tipMm: inch(0.25), yieldMpa: psi(110_000), pilotMm: null, edgeDiameters: 1.5, acrossMm: [inch(-0.25), inch(0.25)] },
       resistances: [allowable(820, 1240, 520), design(5200, 7900, 3300)], underMm: inch(0.25), plateMm: 4, offsetMm: 0, heelMm: 45, standoffMm: 60, hook: null, leastSheathingMm: null, greatestSpanMm: null, price: 9.8,
       halfFootprintMm: inch(2), screw: { name: 'Structural screw 1/4 x 3 in', perMount: 4, pilot: 'No pilot; every screw must be in timber' },
-      flashed: false, sealant: 'Butyl pad under the foot, unbroken', massKg: 0.48, evidence,
+      flashed: false, sealant: 'Butyl pad under the foot, unbroken', sealantMl: 0, tools: ['5/16 in hex driver bit', 'Flat bar for nails and shingle'], massKg: 0.48, evidence,
     },
     {
       id: 'limpet-sheathing', maker: 'Limpet Fixings', name: 'Limpet sheathing foot', coverings: ['coursed-shingle'], into: ['sheathing'], fasteners: null,
       resistances: [allowable(265, 900, 240)], underMm: inch(0.25), plateMm: 4, offsetMm: 0, heelMm: 55, standoffMm: 60, hook: null, leastSheathingMm: inch(15 / 32), greatestSpanMm: inch(48), price: 10.6,
       halfFootprintMm: inch(2.25), screw: { name: 'Sheathing screw 1/4 x 2 in', perMount: 6, pilot: 'No pilot; every screw must bite in sound sheathing' },
-      flashed: false, sealant: 'Butyl pad under the foot, unbroken', massKg: 0.55, evidence,
+      flashed: false, sealant: 'Butyl pad under the foot, unbroken', sealantMl: 0, tools: ['5/16 in hex driver bit'], massKg: 0.55, evidence,
     },
     {
       id: 'windlass-flashed', maker: 'Windlass Roof Hardware', name: 'Windlass flashed post', coverings: ['coursed-shingle'], into: ['rafters', 'purlins'],
       fasteners: { kind: 'wood-screw', diameterMm: 8, lengthMm: 80, tipMm: 8, yieldMpa: 480, pilotMm: 5, edgeDiameters: 1.5, acrossMm: [0] },
       resistances: [design(4100, 6200, 2300)], underMm: 6, plateMm: 5, offsetMm: 0, heelMm: 42, standoffMm: 95, hook: null, leastSheathingMm: null, greatestSpanMm: null, price: 12.2,
       halfFootprintMm: 40, screw: { name: 'Hanger screw 8 x 80 mm', perMount: 2, pilot: '5 mm pilot, 55 mm deep' },
-      flashed: true, sealant: 'Inverted U under the flashing, open below', massKg: 0.72, evidence,
+      flashed: true, sealant: 'Inverted U under the flashing, open below', sealantMl: 8, tools: ['13 mm socket', '5 mm bit with a stop at 55 mm', 'Flat bar for nails and shingle'], massKg: 0.72, evidence,
     },
     {
       id: 'windlass-tile-hook', maker: 'Windlass Roof Hardware', name: 'Windlass tile hook', coverings: ['interlocking-tile', 'plain-tile'], into: ['rafters'],
       fasteners: { kind: 'wood-screw', diameterMm: 6, lengthMm: 100, tipMm: 6, yieldMpa: 600, pilotMm: 4, edgeDiameters: 2.5, acrossMm: [0] },
       resistances: [design(1900, 2350, 1500)], underMm: 5, plateMm: 5, offsetMm: 32, heelMm: 60, standoffMm: 55, hook: { stiffnessNPerMm: 420, clearMm: 5, armMm: 34, travelMm: 78 }, leastSheathingMm: null, greatestSpanMm: null, price: 13.7,
       halfFootprintMm: 45, screw: { name: 'Hook screw 6 x 100 mm', perMount: 2, pilot: '4 mm pilot, 70 mm deep' },
-      flashed: false, sealant: 'None: the tile above is notched and sheds the water', massKg: 0.94, evidence,
+      flashed: false, sealant: 'None: the tile above is notched and sheds the water', sealantMl: 0, tools: ['Torx 30 bit', '4 mm bit with a stop at 70 mm', 'Grinder with a dry diamond disc, for notches'], massKg: 0.94, evidence,
     },
     {
       id: 'windlass-slate-hook', maker: 'Windlass Roof Hardware', name: 'Windlass slate hook', coverings: ['slate'], into: ['rafters'],
       fasteners: { kind: 'wood-screw', diameterMm: 6, lengthMm: 80, tipMm: 6, yieldMpa: 600, pilotMm: 4, edgeDiameters: 2.5, acrossMm: [0] },
       resistances: [design(1750, 2250, 1400)], underMm: 4, plateMm: 4, offsetMm: 28, heelMm: 60, standoffMm: 45, hook: { stiffnessNPerMm: 460, clearMm: 6, armMm: 30, travelMm: 0 }, leastSheathingMm: null, greatestSpanMm: null, price: 14.9,
       halfFootprintMm: 45, screw: { name: 'Hook screw 6 x 80 mm', perMount: 2, pilot: '4 mm pilot, 60 mm deep' },
-      flashed: true, sealant: 'Flashing over the slot, foam under its cap', massKg: 0.88, evidence,
+      flashed: true, sealant: 'Flashing over the slot, foam under its cap', sealantMl: 6, tools: ['Torx 30 bit', '4 mm bit with a stop at 60 mm', 'Slate ripper', 'Slate cutter'], massKg: 0.88, evidence,
     },
     {
       id: 'windlass-metal-tile', maker: 'Windlass Roof Hardware', name: 'Windlass metal-tile bracket', coverings: ['pressed-metal-tile'], into: ['rafters', 'purlins'],
       fasteners: { kind: 'wood-screw', diameterMm: 8, lengthMm: 120, tipMm: 8, yieldMpa: 480, pilotMm: 5, edgeDiameters: 1.5, acrossMm: [0] },
       resistances: [design(3000, 4600, 1500)], underMm: 45, plateMm: 5, offsetMm: 0, heelMm: 38, standoffMm: 80, hook: null, leastSheathingMm: null, greatestSpanMm: null, price: 11.9,
       halfFootprintMm: 35, screw: { name: 'Hanger screw 8 x 120 mm', perMount: 1, pilot: '5 mm pilot, 70 mm deep' },
-      flashed: false, sealant: 'Gasket under the flange, bead round the hole', massKg: 0.58, evidence,
+      flashed: false, sealant: 'Gasket under the flange, bead round the hole', sealantMl: 10, tools: ['13 mm socket', '5 mm bit with a stop at 70 mm'], massKg: 0.58, evidence,
     },
     {
       id: 'cleat-sheet-foot', maker: 'Cleat & Thimble', name: 'Cleat sheet foot', coverings: ['screwed-sheet'], into: ['screws', 'purlins'],
       fasteners: { kind: 'wood-screw', diameterMm: 6.3, lengthMm: 90, tipMm: 8, yieldMpa: 550, pilotMm: null, edgeDiameters: 1.5, acrossMm: [0] },
       resistances: [allowable(330, 820, 260), design(2300, 5200, 1700)], underMm: 38, plateMm: 3, offsetMm: 8, heelMm: 30, standoffMm: 70, hook: null, leastSheathingMm: null, greatestSpanMm: null, price: 6.9,
       halfFootprintMm: 25, screw: { name: 'Sheet screw 6.3 x 90 mm with gasket', perMount: 1, pilot: 'In the hole of the screw that was taken out' },
-      flashed: false, sealant: 'The screw’s own gasket, upright towards the ridge', massKg: 0.31, evidence,
+      flashed: false, sealant: 'The screw’s own gasket, upright towards the ridge', sealantMl: 0, tools: ['10 mm hex driver bit'], massKg: 0.31, evidence,
     },
     {
       id: 'cleat-seam', maker: 'Cleat & Thimble', name: 'Cleat seam clamp', coverings: ['standing-seam'], into: ['seams'], fasteners: null,
       resistances: [allowable(480, 900, 310), design(3000, 5600, 1950)], underMm: 0, plateMm: 3, offsetMm: 0, heelMm: 30, standoffMm: 55, hook: null, leastSheathingMm: null, greatestSpanMm: inch(54), price: 8.8,
       halfFootprintMm: 30, screw: { name: 'Set screw M8', perMount: 2, pilot: 'None: nothing goes through the metal' },
-      flashed: false, sealant: 'None: the seam is not pierced', massKg: 0.36, evidence,
+      flashed: false, sealant: 'None: the seam is not pierced', sealantMl: 0, tools: ['6 mm hex key bit'], massKg: 0.36, evidence,
     },
   ],
   clamps: [
     {
       id: 'thole-grip', maker: 'Thole & Rowlock', name: 'Thole edge grips (on the foot)', thicknessMm: { fromMm: 30, toMm: 36 },
-      gapMm: inch(0.5), railPastMm: 0, torqueNm: 16, resistances: [allowable(690, 1080, 460)], railIds: ['thole-coupled'], evidence,
+      gapMm: inch(0.5), railPastMm: 0, torqueNm: 16, bolt: { name: 'Edge grip bolt M8', enters: 'slot' }, resistances: [allowable(690, 1080, 460)], railIds: ['thole-coupled'], evidence,
     },
     {
       id: 'pinch-inch', maker: 'Bollard Extrusions', name: 'Pinch clamps, one inch past', thicknessMm: { fromMm: 30, toMm: 40 },
-      gapMm: inch(0.5), railPastMm: inch(1), torqueNm: 14, resistances: [allowable(520, 1500, 190)], railIds: ['bollard-light', 'bollard-deep'], evidence,
+      gapMm: inch(0.5), railPastMm: inch(1), torqueNm: 14, bolt: { name: 'Twist bolt M8', enters: 'slot' }, resistances: [allowable(520, 1500, 190)], railIds: ['bollard-light', 'bollard-deep'], evidence,
     },
     {
       id: 'pinch-hidden', maker: 'Bollard Extrusions', name: 'Pinch hidden end clamps', thicknessMm: { fromMm: 30, toMm: 33 },
-      gapMm: inch(0.25), railPastMm: 0, torqueNm: 11, resistances: [allowable(430, 1500, 160)], railIds: ['bollard-light', 'bollard-deep'], evidence,
+      gapMm: inch(0.25), railPastMm: 0, torqueNm: 11, bolt: { name: 'Twist bolt M6', enters: 'slot' }, resistances: [allowable(430, 1500, 160)], railIds: ['bollard-light', 'bollard-deep'], evidence,
     },
     {
       id: 'hawser-grip', maker: 'Hawser Profiles', name: 'Hawser grip clamps', thicknessMm: { fromMm: 28, toMm: 38 },
-      gapMm: 18, railPastMm: 30, torqueNm: 12, resistances: [design(3300, 9000, 1250)], railIds: ['hawser-mid'], evidence,
+      gapMm: 18, railPastMm: 30, torqueNm: 12, bolt: { name: 'Hammer-head bolt M8 x 20', enters: 'end' }, resistances: [design(3300, 9000, 1250)], railIds: ['hawser-mid'], evidence,
     },
   ],
+  supplies,
 }

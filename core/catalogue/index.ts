@@ -1,4 +1,5 @@
 /** Modules, rails, mounts and clamps as data, and what goes with what. */
+export * from './part-kinds'
 export * from './schema'
 export * from './choose'
 export * from './demo'

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { partKinds } from './part-kinds'
 
 const mm = (min: number, max: number) => z.number().min(min).max(max)
 const id = z.string().regex(/^[a-z0-9][a-z0-9-]{1,60}$/)
@@ -156,6 +157,10 @@ export const mountSchema = z.object({
   screw: z.object({ name: z.string(), perMount: z.number().int().min(1).max(12), pilot: z.string() }),
   flashed: z.boolean(),
   sealant: z.string(),
+  /** Sealant that one fixing takes, ml; 0 for none. */
+  sealantMl: mm(0, 200),
+  /** Tools and bits that its fixing needs. */
+  tools: z.array(z.string()),
   massKg: z.number().positive().max(10),
   evidence,
 })
@@ -169,17 +174,36 @@ export const clampSetSchema = z.object({
   /** Rail needed past the module's edge for an end clamp, mm; 0 for a hidden clamp. */
   railPastMm: mm(0, 150),
   torqueNm: z.number().positive().max(60),
+  /** Its bolt, and how the head gets into the rail: dropped into the slot anywhere and turned, or from the rail's end only. */
+  bolt: z.object({ name: z.string(), enters: z.enum(['slot', 'end']) }),
   /** Of one clamp: pull-off, and slip down the slope. */
   resistances: z.array(resistance).max(2),
   railIds: z.array(id).min(1),
   evidence,
 })
 
+/** A small part, by the pack it is bought in and what one weighs. */
+export const supplySchema = z.object({
+  id, maker: z.string(), name: z.string(),
+  kind: z.enum(partKinds),
+  /** The module, rail, mount or clamp set that it is a part of; null where it goes with any. */
+  forId: id.nullable(),
+  /** Of one piece, kg. */
+  massKg: z.number().min(0).max(100),
+  packOf: z.number().int().min(1).max(1000),
+  /** Of one piece. */
+  price,
+  /** What one holds: ml of sealant in a cartridge, mm of cable on a reel; null for what is counted. */
+  holds: z.number().positive().nullable(),
+  evidence,
+})
+export type Supply = z.infer<typeof supplySchema>
+
 export const catalogueSchema = z.object({
   /** ISO 4217 code of its prices. */
   currency: z.string().length(3),
   modules: z.array(moduleSchema), rails: z.array(railSchema),
-  mounts: z.array(mountSchema), clamps: z.array(clampSetSchema),
+  mounts: z.array(mountSchema), clamps: z.array(clampSetSchema), supplies: z.array(supplySchema),
 })
 
 export type Module = z.infer<typeof moduleSchema>

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { type ArrayRules, arraySchema, type Face, faceSchema, hitSchema, hitUses, type Job, jobSchema, keepClearSchema, loadsSchema, MOST_FACES, MOST_HITS, plainRow, rafterFacts, type RafterSupports, type RowRule, rowRuleSchema, shortId, siteSchema, vanSchema } from './schema'
+import { type ArrayRules, arraySchema, type Face, faceSchema, hitSchema, hitUses, type Job, jobSchema, keepClearSchema, loadoutSchema, loadsSchema, MOST_FACES, MOST_HITS, plainRow, rafterFacts, type RafterSupports, type RowRule, rowRuleSchema, shortId, siteSchema, vanSchema } from './schema'
 
 const faceId = faceSchema.shape.id
 const MOST_ROWS = 40
@@ -18,6 +18,7 @@ const plainEditSchema = z.discriminatedUnion('type', [
   z.object({ type: z.literal('set-keep-clear'), values: keepClearSchema.partial() }),
   z.object({ type: z.literal('set-loads'), values: loadsSchema.partial() }),
   z.object({ type: z.literal('set-van'), values: vanSchema.partial() }),
+  z.object({ type: z.literal('set-loadout'), values: loadoutSchema.partial() }),
   /** `at` is the face's place in the list. */
   z.object({ type: z.literal('add-face'), at: z.number().int().min(0).max(MOST_FACES), face: faceSchema }),
   z.object({ type: z.literal('remove-face'), faceId }),
@@ -55,6 +56,7 @@ export function applyEdit(job: Job, edit: Edit): Job {
     case 'set-keep-clear': return { ...job, keepClear: { ...job.keepClear, ...edit.values } }
     case 'set-loads': return { ...job, loads: { ...job.loads, ...edit.values } }
     case 'set-van': return { ...job, van: { ...job.van, ...edit.values } }
+    case 'set-loadout': return { ...job, loadout: { ...job.loadout, ...edit.values } }
     case 'add-face': return { ...job, faces: [...job.faces.slice(0, edit.at), edit.face, ...job.faces.slice(edit.at)] }
     case 'remove-face': return { ...job, faces: job.faces.filter(face => face !== faceOf(job, edit.faceId)) }
     case 'set-face': return withFace(job, edit.faceId, face => ({ ...face, ...edit.values }))
@@ -101,6 +103,7 @@ function inverseOfPlain(job: Job, edit: PlainEdit): PlainEdit {
     case 'set-keep-clear': return { ...edit, values: oldValues(job.keepClear, edit.values) }
     case 'set-loads': return { ...edit, values: oldValues(job.loads, edit.values) }
     case 'set-van': return { ...edit, values: oldValues(job.van, edit.values) }
+    case 'set-loadout': return { ...edit, values: oldValues(job.loadout, edit.values) }
     case 'add-face': return { type: 'remove-face', faceId: edit.face.id }
     case 'remove-face': return { type: 'add-face', at: job.faces.findIndex(face => face.id === edit.faceId), face: faceOf(job, edit.faceId) }
     case 'set-face': return { ...edit, values: oldValues(faceOf(job, edit.faceId), edit.values) }
@@ -201,6 +204,7 @@ export function touches(edit: Edit): string[] {
     case 'set-keep-clear': return of(edit.values, 'keep-clear')
     case 'set-loads': return of(edit.values, 'loads')
     case 'set-van': return of(edit.values, 'van')
+    case 'set-loadout': return of(edit.values, 'loadout')
     case 'add-face': return [`face ${edit.face.id}/whole`]
     case 'remove-face': return [`face ${edit.faceId}/whole`]
     case 'set-face': return of(edit.values, `face ${edit.faceId}`)

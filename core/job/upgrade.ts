@@ -1,4 +1,4 @@
-import { noLoads, plainBuild, plainRow, plainTimber, plainVan } from './schema'
+import { noLoads, plainBuild, plainLoadout, plainRow, plainTimber, plainVan } from './schema'
 
 type Facts = Record<string, unknown>
 const isFacts = (value: unknown): value is Facts => typeof value === 'object' && value !== null && !Array.isArray(value)
@@ -12,5 +12,5 @@ const arrayOf = (array: Facts): Facts => ({ ...plainBuild, ...array, rows: Array
 export function upgraded(data: unknown): unknown {
   if (!isFacts(data) || !Array.isArray(data.faces)) return data
   const faces = data.faces.map(face => isFacts(face) ? { timber: plainTimber, ...face, array: isFacts(face.array) ? arrayOf(face.array) : face.array } : face)
-  return { loads: noLoads, van: plainVan, ...data, faces }
+  return { loads: noLoads, van: plainVan, loadout: plainLoadout, ...data, faces }
 }

@@ -1,8 +1,6 @@
 import Papa from 'papaparse'
 import { describe, expect, it } from 'vitest'
-import { catalogue, changed, inch, planOf, threeRowsOfSix } from '../../tests/fixtures/jobs'
-import { partsCsv } from '../parts'
-import { planJob } from '../plan'
+import { changed, inch, planOf, threeRowsOfSix } from '../../tests/fixtures/jobs'
 import { parseLength } from '../units'
 import { marksCsv, tapeReadings } from './index'
 
@@ -14,7 +12,7 @@ describe('mark-out', () => {
 
   it('goes in the order in which a crew strikes lines', () => {
     const kinds = [...new Set(plan.marks.map(one => one.kind))]
-    expect(kinds).toEqual(['datum', 'keep-clear', 'first-row', 'rows', 'rails', 'supports', 'fixings', 'modules', 'electronics', 'rail-ends'])
+    expect(kinds).toEqual(['datum', 'keep-clear', 'first-row', 'square', 'rows', 'rails', 'supports', 'fixings', 'modules', 'electronics', 'splices', 'trim'])
   })
 
   it('reads every mark from the one datum, exact and in the order of the tape', () => {
@@ -22,7 +20,7 @@ describe('mark-out', () => {
     for (const one of plan.marks) {
       const readings = one.marks.map(mark => mark.readingMm)
       expect(readings).toEqual([...readings].sort((a, b) => a - b))
-      expect(one.closing.readingMm).toEqual(expect.closeTo(one.tape === 'along' ? inch(336) : inch(240), 6))
+      expect(one.closing!.readingMm).toEqual(expect.closeTo(one.tape === 'along' ? inch(336) : inch(240), 6))
     }
     plan.rails.forEach((rail, r) => expect(step(`fixings-${rail.id}`).marks.map(mark => mark.readingMm)).toEqual(plan.fixings.rails[r]!.fixings.map(fixing => fixing.atMm)))
   })
@@ -68,10 +66,4 @@ describe('tape readings of a selection', () => {
     expect([readings.along.length, readings.up.length]).toEqual([along, up])
     for (const one of [...readings.along, ...readings.up]) expect(Number.isFinite(one.readingMm)).toBe(true)
   })
-})
-
-it('writes the load-out as a table whose pieces are the plan’s', () => {
-  const plan = planJob(threeRowsOfSix(), catalogue)
-  const parsed = Papa.parse<Record<string, string>>(partsCsv(plan.list, 'imperial'), { header: true })
-  expect(parsed.data.map(line => Number(line.pieces))).toEqual(plan.list.map(part => part.pieces))
 })

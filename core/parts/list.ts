@@ -1,10 +1,8 @@
-import type { ChosenParts, ClampSet, Rail } from '../catalogue'
+import type { ChosenParts, PartKind, Rail } from '../catalogue'
 import type { FixingsPlan } from '../fixings'
-import { type RailPlan, skirtedLines } from '../rails'
+import { clampsOn, type RailPlan, skirtedLines } from '../rails'
 import type { RowPlan } from '../rows'
 import type { SticksPlan } from '../sticks'
-
-export type PartKind = 'module' | 'stick' | 'offcut' | 'splice' | 'mid-clamp' | 'end-clamp' | 'end-cap' | 'mount' | 'screw' | 'lug' | 'electronics' | 'coupler' | 'skirt'
 
 /** One line of the load-out. */
 export interface Part {
@@ -30,7 +28,7 @@ export function partsOf(parts: ChosenParts, rows: RowPlan[], rails: RailPlan[], 
   const { module, rail, mount, clamps } = parts
   const modules = pieces(rows)
   const blocks = rows.flatMap(row => row.blocks)
-  const clamped = clampCount(rails, clamps)
+  const clamped = rails.map(rail => clampsOn(rail, clamps)).reduce((sum, one) => ({ mids: sum.mids + one.mids, ends: sum.ends + one.ends }), { mids: 0, ends: 0 })
   const bought = sticks.sticks.filter(stick => !stick.fromYard)
   const stockLengths = [...new Set(bought.map(stick => stick.stockMm))].sort((a, b) => b - a)
   const offcutLengths = [...new Set(sticks.sticks.filter(stick => stick.fromYard).map(stick => stick.stockMm))].sort((a, b) => b - a)
@@ -55,24 +53,6 @@ export function partsOf(parts: ChosenParts, rows: RowPlan[], rails: RailPlan[], 
     { kind: 'electronics', name: 'Module electronics unit', maker: '', pieces: modules, lengthMm: null, massKg: null, rule: 'One a module' },
   ]
   return list.filter(part => part.pieces > 0)
-}
-
-/** Modules this much off a mid clamp's width apart are still held by one, mm. */
-const CLAMP_PLAY_MM = 1
-
-/** Mid clamps where neighbours along a rail stand a clamp's width apart, end clamps at its ends and wherever they do not. */
-function clampCount(rails: RailPlan[], clamps: ClampSet): { mids: number, ends: number } {
-  const counts = { mids: 0, ends: 0 }
-  for (const { carries, way, holds } of rails) {
-    if (!holds) continue
-    counts.ends += 2
-    carries.slice(1).forEach((one, i) => {
-      // Along the eave the columns' gap is chosen for the clamp; up the slope the rows' gap may be anything.
-      if (way === 'across' || Math.abs(one.fromMm - carries[i]!.toMm - clamps.gapMm) <= CLAMP_PLAY_MM) counts.mids++
-      else counts.ends += 2
-    })
-  }
-  return counts
 }
 
 /** What couples the modules' own frames, and the skirt along their lowest edges. */

@@ -61,20 +61,20 @@ function groundOf(face: Face, parts: ChosenParts): { plan: SupportsPlan, places:
 }
 
 /** What of a job is not its faces' own, but bears on every one of them. */
-export type JobRules = Pick<Job, 'keepClear' | 'loads' | 'van'>
+export type JobRules = Pick<Job, 'keepClear' | 'loads' | 'van' | 'units'>
 
 /**
  * Plans one face: supports, covering limits, region, rows, rails, loads, fixings, splices, the whole-rail check, parts, marks.
  * @param clear what the whole roof's keep-clear rules ask of it
  */
-export const planFace = (face: Face, catalogue: Catalogue, job: JobRules, clear: FaceClear): FacePlan => finishFace(face, layOut(face, catalogue, job, clear))
+export const planFace = (face: Face, catalogue: Catalogue, job: JobRules, clear: FaceClear): FacePlan => finishFace(face, job, layOut(face, catalogue, job, clear))
 
 /** What is only read off a face once everything on it stands: parts and marks. */
-export function finishFace(face: Face, { problem: _, ...layout }: LaidOut): FacePlan {
+export function finishFace(face: Face, job: Pick<Job, 'units'>, { problem: _, ...layout }: LaidOut): FacePlan {
   const { parts, strips, supports, rows, rails, fixings, sticks } = layout
   return {
     ...layout, list: partsOf(parts, rows.rows, rails, fixings, sticks),
-    marks: markoutSteps({ face, parts, strips, supports, rows, rails, fixings, sticks }),
+    marks: markoutSteps({ face, units: job.units, parts, strips, supports, rows, rails, fixings, sticks }),
   }
 }
 

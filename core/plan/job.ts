@@ -35,7 +35,7 @@ const MOST_CURES = 3
 export function planJob(job: Job, catalogue: Catalogue): Plan {
   const draft = draftPlan(job, catalogue, null)
   const findings = draft.findings.map(finding => withCures(job, catalogue, draft, finding)).sort(bySeverity)
-  const faces = draft.faces.map(({ face, layout }) => finishFace(face, layout))
+  const faces = draft.faces.map(({ face, layout }) => finishFace(face, job, layout))
   return {
     faces, roof: draft.roof, list: mergeParts(faces.flatMap(face => face.list)), findings,
     totals: {

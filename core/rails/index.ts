@@ -1,4 +1,5 @@
 /** Rails across the roof or up the slope, or lines of coupled frames without any, each inside its modules' clamp zones, and the limits they keep. */
+export * from './clamps'
 export * from './expansion'
 export * from './frames'
 export * from './limits'

@@ -1,9 +1,9 @@
 import { done, type Outcome, refused } from '../outcome'
 import type { UnitSystem } from './length'
-import { formatQuantity, MPA_PER_PSI, MS_PER_MPH, N_PER_LBF, PA_PER_PSF, type Quantity } from './quantity'
+import { formatQuantity, KG_PER_POUND, MPA_PER_PSI, MS_PER_MPH, N_PER_LBF, PA_PER_PSF, type Quantity } from './quantity'
 
 /** What can be typed as a number with a unit. */
-export type Measure = 'pressure' | 'force' | 'speed' | 'stress' | 'share' | 'factor'
+export type Measure = 'pressure' | 'force' | 'mass' | 'speed' | 'stress' | 'share' | 'factor'
 
 interface Dimension {
   what: string
@@ -23,6 +23,10 @@ const dimensions: Record<Measure, Dimension> = {
   force: {
     what: 'force', units: { lb: N_PER_LBF, lbf: N_PER_LBF, n: 1, kn: 1000 }, bare: { imperial: 'lb', metric: 'kn' },
     example: { imperial: '450 lb', metric: '2.1 kN' }, quantity: n => ({ kind: 'force', n }),
+  },
+  mass: {
+    what: 'mass', units: { lb: KG_PER_POUND, lbs: KG_PER_POUND, kg: 1, t: 1000 }, bare: { imperial: 'lb', metric: 'kg' },
+    example: { imperial: '400 lb', metric: '180 kg' }, quantity: kg => ({ kind: 'mass', kg }),
   },
   speed: {
     what: 'wind speed', units: { 'mph': MS_PER_MPH, 'm/s': 1, 'km/h': 1 / 3.6 }, bare: { imperial: 'mph', metric: 'm/s' },
@@ -45,8 +49,8 @@ const dimensions: Record<Measure, Dimension> = {
 const NUMBER_AND_UNIT = /^([+-]?(?:\d+(?:\.\d+)?|\.\d+)) ?(.*)$/
 
 /**
- * Reads a figure with its unit; a bare number is in the job's usual unit (psf, lb, mph, psi; kPa, kN, m/s, MPa; percent).
- * @returns the value in Pa, N, m/s, MPa or as a plain number, or a sentence that says how to write it
+ * Reads a figure with its unit; a bare number is in the job's usual unit (psf, lb, mph, psi; kPa, kN, kg, m/s, MPa; percent).
+ * @returns the value in Pa, N, kg, m/s, MPa or as a plain number, or a sentence that says how to write it
  */
 export function parseMeasure(text: string, measure: Measure, units: UnitSystem): Outcome<number> {
   const { what, units: known, bare, example } = dimensions[measure]

@@ -88,7 +88,7 @@ export function formatShare(value: number): string {
 export const formatPower = (w: number): string => w < 1000 ? `${Math.round(w)} W` : `${(w / 1000).toFixed(2)} kW`
 
 /** Exact by the international pound of 1959. */
-const KG_PER_POUND = 0.45359237
+export const KG_PER_POUND = 0.45359237
 
 /** Mass in pounds or kilograms, whole above ten and to one place below. */
 export function formatMass(kg: number, units: UnitSystem): string {

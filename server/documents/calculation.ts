@@ -1,35 +1,21 @@
-import PDFDocument from 'pdfkit'
 import type { CalculationSection, CalculationSheet } from '#core/plan'
 import { formatQuantity, type UnitSystem } from '#core/units'
 import type { Working } from '#core/working'
-
-/** Fonts as files, shipped with the server. */
-export interface DocumentFonts { regular: Buffer, bold: Buffer }
+import { type DocumentFonts, footPages, INK, MUTED, openPdf, type Pdf } from './pdf'
 
 const LEFT = 48
 const WIDTH = 595 - 2 * LEFT
-const INK = '#22272e'
-const MUTED = '#55575a'
-
-type Pdf = InstanceType<typeof PDFDocument>
-
 /** Draws a calculation sheet on A4 pages. */
 export async function calculationPdf(sheet: CalculationSheet, units: UnitSystem, fonts: DocumentFonts, printed: string): Promise<Buffer> {
-  const pdf = new PDFDocument({ size: 'A4', margin: LEFT, bufferPages: true, font: fonts.regular as unknown as string, info: { Title: `Calculation sheet, ${sheet.title}`, Creator: 'Upper Deck' } })
-  pdf.registerFont('regular', fonts.regular)
-  pdf.registerFont('bold', fonts.bold)
-  const chunks: Buffer[] = []
-  pdf.on('data', (chunk: Buffer) => chunks.push(chunk))
-  const finished = new Promise<void>(resolve => pdf.on('end', resolve))
+  const { pdf, finish } = openPdf(`Calculation sheet, ${sheet.title}`, 'A4', LEFT, fonts)
   pdf.font('bold').fontSize(18).fillColor(INK).text('Calculation sheet')
   pdf.font('regular').fontSize(10.5).text(`${sheet.title}${sheet.place ? `, ${sheet.place}` : ''}. ${printed}`)
   pdf.moveDown(0.6)
   for (const caution of sheet.cautions) pdf.font('regular').fontSize(9).fillColor(INK).text(`•  ${caution}`, { width: WIDTH })
   for (const one of sheet.sections) drawSection(pdf, one, units)
-  numberPages(pdf, sheet.title)
-  pdf.end()
-  await finished
-  return Buffer.concat(chunks)
+  // Every page says whose it is and that it is not the last word.
+  footPages(pdf, LEFT, (page, pages) => `${sheet.title}: page ${page} of ${pages}. Not a sign-off: the local code and a licensed engineer come first.`)
+  return await finish()
 }
 
 /** Begins a new page where less than so much is left of this one. */
@@ -82,15 +68,4 @@ function drawTable(pdf: Pdf, { head, rows }: NonNullable<CalculationSection['tab
   pdf.moveDown(0.3)
   line(head, 'bold')
   for (const row of rows) line(row, 'regular')
-}
-
-/** Every page says whose it is and that it is not the last word. */
-function numberPages(pdf: Pdf, title: string) {
-  const { count } = pdf.bufferedPageRange()
-  for (let i = 0; i < count; i++) {
-    pdf.switchToPage(i)
-    // Below the margin text would begin a page of its own.
-    pdf.page.margins.bottom = 0
-    pdf.font('regular').fontSize(8).fillColor(MUTED).text(`${title}: page ${i + 1} of ${count}. Not a sign-off: the local code and a licensed engineer come first.`, LEFT, pdf.page.height - 32, { width: WIDTH, align: 'center' })
-  }
 }

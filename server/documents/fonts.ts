@@ -1,4 +1,4 @@
-import type { DocumentFonts } from './calculation'
+import type { DocumentFonts } from './pdf'
 
 let known: Promise<DocumentFonts> | null = null
 

@@ -1,6 +1,7 @@
 import type { H3Event } from 'h3'
 import type { Catalogue } from '#core/catalogue'
-import { planJob, type Plan } from '#core/plan'
+import type { Face, Job } from '#core/job'
+import { type FacePlan, planJob, type Plan } from '#core/plan'
 import { loadCatalogue } from '../db/catalogue'
 import { findJob, type StoredJob } from '../db/jobs'
 import { asFirm } from '../db/pool'
@@ -16,9 +17,16 @@ export async function openedJob(event: H3Event): Promise<StoredJob & { catalogue
 }
 
 /** The same, planned on the server: what sheets and exports are made from. */
-export async function plannedJob(event: H3Event): Promise<StoredJob & { plan: Plan }> {
-  const { catalogue, ...stored } = await openedJob(event)
-  return { ...stored, plan: planJob(stored.job, catalogue) }
+export async function plannedJob(event: H3Event): Promise<StoredJob & { plan: Plan, catalogue: Catalogue }> {
+  const opened = await openedJob(event)
+  return { ...opened, plan: planJob(opened.job, opened.catalogue) }
+}
+
+/** A face of the address's job, planned; answers 404 where the job has no such face. */
+export async function plannedFace(event: H3Event): Promise<{ job: Job, face: Face, plan: FacePlan }> {
+  const { job, plan } = await plannedJob(event)
+  const f = job.faces.findIndex(face => face.id === getRouterParam(event, 'face'))
+  return f < 0 ? refuse(404, [{ path: 'face', sentence: 'This job has no such face. It may have been removed.' }]) : { job, face: job.faces[f]!, plan: plan.faces[f]! }
 }
 
 /** Sends text or bytes as a file with a name made from the job's title. */

@@ -70,7 +70,7 @@ function printShares(job: Job) {
     ['fixings', () => placeFixings(rails, fixingProblem(rails, places, limits, judges()), limits, face.array.fixingPattern)],
     ['sticks', () => cutSticks(rails.map((rail, r) => ({ railId: rail.id, fromMm: rail.fromMm - 76, toMm: rail.toMm + 76, windows: spliceWindows(fixings.rails[r]!, chosen.rail.splice) })), { rail: chosen.rail, spliceAs: 'butted', van: job.van })],
     ['whole-rail check', () => rails.map((rail, r) => checkRail(settingOf(strength!, r, rail, chosen, face.array), fixings.rails[r]!.fixings.map(one => one.atMm)))],
-    ['parts and marks', () => finishFace(face, all)],
+    ['parts and marks', () => finishFace(face, job, all)],
   ]
   const keepClearRegion = all.region
   const times = steps.map(([name, work]) => ({ name, ms: timesOf(work, 40).median }))

@@ -2,51 +2,16 @@ import { differenceD, FillRule, type PathsD } from 'clipper2-ts'
 import { describe, expect, it } from 'vitest'
 import { demoJobs } from '../../db/demo/jobs'
 import { areaMm2, rectangle, type Region } from '../../core/geometry'
-import { forbiddenStrips, usualCovering } from '../../core/coverings'
-import { coveringKinds } from '../../core/catalogue'
-import { applyEdit, columnRules, type Edit, hitStates, type Job, loadEditions, orientations, type PlainEdit, plainRules, rafterRow, readJob, ruleSets, rulesOf, starterJob } from '../../core/job'
+import { forbiddenStrips } from '../../core/coverings'
+import { type Job, readJob } from '../../core/job'
 import { type FacePlan, planJob } from '../../core/plan'
 import { onFace } from '../../core/rails'
 import { readingAlong } from '../../core/roof'
 import { rafterAt } from '../../core/supports'
 import { catalogue } from '../fixtures/jobs'
 import { notFinite } from '../fixtures/not-finite'
-import { type Random, seeded } from '../fixtures/random'
-
-const parts = { moduleId: 'skerry-425', railId: 'bollard-light', mountId: 'limpet-flashed', clampsId: 'pinch-inch' }
-
-/** A job as a hurried person might leave it: odd sizes, odd rules, half a hit log. */
-function randomJob(random: Random): Job {
-  const units = random.pick(['imperial', 'metric'] as const)
-  const faceId = 'main'
-  const supports: Extract<PlainEdit, { type: 'set-face' }>['values']['supports'][] = [
-    { ...rafterRow(random.between(50, 700), random.between(350, 900), random.between(35, 75)), layout: random.pick(['nominal', 'fitted', 'irregular'] as const), hits: Array.from({ length: random.whole(0, 9) }, (_, i) => ({ id: `h${i}`, xMm: random.between(0, 9000), yMm: random.between(0, 4000), state: random.pick(hitStates), use: random.pick(['rafter', 'rafter', 'rafter', 'doubled', 'set-aside'] as const) })) },
-    { kind: 'purlins', member: 'purlin', firstMm: random.between(50, 500), spacingMm: random.between(300, 1500), widthMm: random.between(40, 90), found: [] },
-    { kind: 'seams', firstMm: random.between(0, 400), spacingMm: random.between(250, 600) },
-    { kind: 'screws', firstMm: random.between(0, 300), spacingMm: random.between(150, 400), firstRowMm: random.between(50, 400), rowSpacingMm: random.between(300, 900) },
-    { kind: 'sheathing', thicknessMm: 18, areas: random.next() < 0.5 ? [] : [{ fromXMm: 500, toXMm: random.between(2000, 7000), fromYMm: 0, toYMm: 5000 }] },
-  ]
-  const w = random.between(3000, 14_000)
-  const h = random.between(2500, 7000)
-  const edits: Edit[] = [
-    { type: 'set-face', faceId, values: {
-      supports: random.pick(supports)!, covering: usualCovering(random.pick(coveringKinds), units === 'imperial'), pitchDeg: random.between(5, 60), datum: random.pick(['left', 'right']), windStripMm: random.pick([0, 0, 300]),
-      outline: random.next() < 0.4
-        ? { kind: 'rectangle', eaveLengthMm: w, slopeLengthMm: h }
-        : { kind: 'corners', corners: ([[0, 0, 'eave'], [w, 0, 'hip'], [w * random.between(0.55, 0.95), h, 'ridge'], [w * random.between(0, 0.4), h, 'rake']] as const).map(([xMm, yMm, edge]) => ({ xMm, yMm, edge })) },
-      obstructions: Array.from({ length: random.whole(0, 3) }, (_, i) => ({ id: `o${i}`, kind: random.pick(['vent', 'chimney', 'escape-window'] as const), round: random.next() < 0.5, xMm: random.between(0, w), yMm: random.between(0, h), widthMm: random.between(80, 900), heightMm: random.between(80, 900), clearanceMm: random.between(0, 300) })),
-    } },
-    { type: 'set-array', faceId, values: { orientation: random.pick(orientations), columns: random.pick(columnRules), stackFrom: random.pick(['eave', 'ridge']), shiftMm: random.pick([0, 0, 120, -300]), rowCount: random.pick([null, null, 1, 3]), fixingPattern: random.pick(['soft-stagger', 'aligned', 'hard-stagger']) } },
-    { type: 'set-row', faceId, row: random.whole(0, 2), values: { count: random.pick([null, 2, 6]), skip: random.pick([[], [2]]), orientation: random.pick([null, 'on-side']), held: random.pick([[], [random.between(500, 3000)]]) } },
-    { type: 'set-loads', values: { rules: plainRules(random.pick(loadEditions)), building: { form: random.pick([null, 'hip', 'monopitch'] as const), heightMm: random.pick([null, 9000]), widthMm: null, lengthMm: null } } },
-    { type: 'set-array', faceId, values: { loadPath: random.pick(['line', 'clamps']), spliceAs: random.pick(['butted', 'bridged']), deflectionOver: random.pick([120, 300]), allowedSpanMm: random.pick([null, 1100]) } },
-    { type: 'set-array', faceId, values: random.pick([{ railWay: 'across' }, { railWay: 'up', railInMm: random.pick([null, null, 240]) }, { railId: 'thole-coupled', mountId: 'thole-edge-foot', clampsId: 'thole-grip', rowGapMm: random.pick([12.7, 40]) }, { railId: 'hawser-mid', mountId: 'windlass-tile-hook', clampsId: 'hawser-grip' }] as const) },
-    { type: 'set-row', faceId, row: 0, values: { breaks: random.pick([[], [], [2], [1, 3]]) } },
-    { type: 'set-van', values: { longestMm: random.pick([null, 3600, 700]), offcuts: random.pick([[], [{ railId: parts.railId, mm: 1900, pieces: 2 }]]) } },
-    { type: 'set-keep-clear', values: { ...rulesOf(random.pick(ruleSets)), sprinklers: random.next() < 0.3 } },
-  ]
-  return edits.reduce(applyEdit, starterJob('Random', '', units, parts))
-}
+import { seeded } from '../fixtures/random'
+import { randomJob } from '../fixtures/random-job'
 
 /** What must hold of any plan, however odd its job. */
 function check(job: Job): FacePlan[] {

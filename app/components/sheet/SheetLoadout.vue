@@ -1,12 +1,18 @@
 <script setup lang="ts">
-import { formatMass } from '#core/units'
-
-/** The load-out: what goes on the van, and which stick each piece of rail is cut from. */
+/** The load-out: the van list to tick, what each face takes, lifts, what is bought, spares, and which stick each piece of rail is cut from. */
 const { jobId } = defineProps<{ jobId: string }>()
 const { sheet, error } = useSheet(jobId)
 const units = computed(() => sheet.value!.job.units)
 const print = () => window.print()
-const mass = computed(() => sheet.value!.plan.list.reduce((sum, part) => sum + (part.massKg ?? 0), 0))
+const part = ref('van')
+const parts5 = computed(() => [
+  { label: 'Van list', value: 'van' }, { label: 'By face', value: 'faces' }, { label: 'Lifts', value: 'lifts' }, { label: 'Cut plan', value: 'cuts' }, { label: 'Buy', value: 'buy' }, { label: 'Spares', value: 'spares' },
+])
+const file = (name: string) => ({ to: `/api/jobs/${jobId}/${name}`, external: true, target: '_blank' })
+const files = [
+  { label: 'Load-out (XLSX)', ...file('load-out.xlsx') }, { label: 'Load-out (CSV)', ...file('load-out.csv') }, { label: 'Purchase list (CSV)', ...file('purchases.csv') },
+]
+const cut = computed(() => sheet.value?.plan.faces.flatMap((plan, f) => plan.sticks.sticks.length ? [{ plan, name: sheet.value!.job.faces[f]!.name }] : []) ?? [])
 </script>
 
 <template>
@@ -31,15 +37,15 @@ const mass = computed(() => sheet.value!.plan.list.reduce((sum, part) => sum + (
           label="Print"
           @click="print"
         />
-        <UButton
-          color="neutral"
-          variant="outline"
-          icon="i-lucide-table"
-          label="CSV"
-          :to="`/api/jobs/${jobId}/load-out.csv`"
-          external
-          download
-        />
+        <UDropdownMenu :items="files">
+          <UButton
+            color="neutral"
+            variant="outline"
+            icon="i-lucide-download"
+            label="Files"
+            trailing-icon="i-lucide-chevron-down"
+          />
+        </UDropdownMenu>
       </SheetHead>
       <p
         v-if="!sheet.plan.list.length"
@@ -48,76 +54,56 @@ const mass = computed(() => sheet.value!.plan.list.reduce((sum, part) => sum + (
         Nothing to load yet: no row stands on the face. Set the rows first.
       </p>
       <template v-else>
-        <table class="w-full text-[15px]">
-          <thead>
-            <tr class="border-b border-graphite-900 text-left align-bottom">
-              <th class="w-20 py-1 pr-3 text-right">
-                Pieces
-              </th>
-              <th class="py-1">
-                Part
-              </th>
-              <th class="py-1 max-md:hidden">
-                Maker
-              </th>
-              <th class="py-1 max-sm:hidden">
-                Counted as
-              </th>
-              <th class="py-1 text-right">
-                Mass
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr
-              v-for="part in sheet.plan.list"
-              :key="`${part.kind} ${part.name} ${part.lengthMm}`"
-              class="border-b border-dotted border-graphite-400 align-baseline"
-              :data-part="part.kind"
-            >
-              <td class="py-1.5 pr-3 text-right text-lg font-bold">
-                {{ part.pieces }}
-              </td>
-              <td class="py-1.5">
-                {{ part.name }}<span v-if="part.lengthMm">, <FieldLengthText
-                  :mm="part.lengthMm"
-                  :units="units"
-                /> stick</span>
-              </td>
-              <td class="py-1.5 text-muted max-md:hidden">
-                {{ part.maker }}
-              </td>
-              <td class="py-1.5 text-muted max-sm:hidden">
-                {{ part.rule }}
-              </td>
-              <td class="py-1.5 text-right whitespace-nowrap">
-                {{ part.massKg === null ? '' : formatMass(part.massKg, units) }}
-              </td>
-            </tr>
-          </tbody>
-          <tfoot>
-            <tr>
-              <td
-                class="py-2 text-right font-semibold"
-                colspan="5"
-              >
-                Weighed parts: {{ formatMass(mass, units) }}. Carry modules in twos; lifts within their rated load.
-              </td>
-            </tr>
-          </tfoot>
-        </table>
-        <section
-          v-for="(face, f) in sheet.plan.faces"
-          v-show="face.rails.length"
-          :key="face.faceId"
-          class="mt-6"
-        >
-          <SheetCutPlan
-            :face-name="sheet.job.faces[f]!.name"
-            :plan="face"
-            :units="units"
-          />
-        </section>
+        <SlipTabs
+          v-model="part"
+          class="no-print"
+          :parts="parts5"
+        />
+        <SheetLoadVan
+          v-if="part === 'van'"
+          :job-id="jobId"
+          :loadout="sheet.loadout"
+          :units="units"
+          :van-mm="sheet.job.van.longestMm"
+        />
+        <SheetLoadFaces
+          v-else-if="part === 'faces'"
+          :job="sheet.job"
+          :loadout="sheet.loadout"
+          :units="units"
+        />
+        <SheetLoadLifts
+          v-else-if="part === 'lifts'"
+          :job="sheet.job"
+          :loadout="sheet.loadout"
+          :units="units"
+        />
+        <SheetLoadBuy
+          v-else-if="part === 'buy'"
+          :loadout="sheet.loadout"
+          :units="units"
+        />
+        <SheetLoadSpares
+          v-else-if="part === 'spares'"
+          :job="sheet.job"
+          :loadout="sheet.loadout"
+        />
+        <template v-else>
+          <section
+            v-for="one in cut"
+            :key="one.plan.faceId"
+            class="mb-6"
+          >
+            <SheetCutPlan
+              :face-name="one.name"
+              :plan="one.plan"
+              :units="units"
+            />
+          </section>
+          <p v-if="!cut.length">
+            No rail to cut: the modules’ own frames are coupled.
+          </p>
+        </template>
       </template>
     </template>
     <p

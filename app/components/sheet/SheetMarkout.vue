@@ -1,13 +1,23 @@
 <script setup lang="ts">
-import type { MarkStep } from '#core/markout'
 import { datumName } from '#core/roof'
 
 /** The mark-out: lines and marks in the order in which they are struck, every reading from the one datum. */
 const { jobId } = defineProps<{ jobId: string }>()
-const { sheet, error } = useSheet(jobId)
+const { sheet, error, refresh } = useSheet(jobId)
 const units = computed(() => sheet.value!.job.units)
-const print = () => window.print()
-const tapeWords = (step: MarkStep) => step.tape === 'along' ? 'along the eave' : 'up the slope'
+/** The revision that is out, where there is one: its PDF is what is handed over. */
+const revision = computed(() => sheet.value && sheet.value.issued[0] && !sheet.value.changes.length ? sheet.value.issued[0].revision : null)
+const pdf = (paper: 'A4' | 'LETTER') => `/api/jobs/${jobId}/mark-out.pdf?paper=${paper}${revision.value === null ? '' : `&revision=${revision.value}`}`
+const files = computed(() => [[
+  { label: 'Sheet, A4 (PDF)', to: pdf('A4'), external: true, target: '_blank' }, { label: 'Sheet, Letter (PDF)', to: pdf('LETTER'), external: true, target: '_blank' },
+  { label: 'Marks (CSV)', to: `/api/jobs/${jobId}/mark-out.csv`, external: true, target: '_blank' }, { label: 'Calculations (PDF)', to: `/api/jobs/${jobId}/calculations.pdf`, external: true, target: '_blank' },
+], [
+  ...(sheet.value?.job.faces ?? []).flatMap(face => [
+    { label: `${face.name} (DXF)`, to: `/api/jobs/${jobId}/faces/${face.id}/drawing.dxf`, external: true, target: '_blank' }, { label: `${face.name} (SVG)`, to: `/api/jobs/${jobId}/faces/${face.id}/drawing.svg`, external: true, target: '_blank' },
+  ]),
+], [
+  { label: 'Roof in plan (GeoJSON)', to: `/api/jobs/${jobId}/roof.geojson`, external: true, target: '_blank' }, { label: 'Job file (JSON)', to: `/api/jobs/${jobId}/job.json`, external: true, target: '_blank' },
+]])
 </script>
 
 <template>
@@ -27,113 +37,65 @@ const tapeWords = (step: MarkStep) => step.tape === 'along' ? 'along the eave' :
         :updated-at="sheet.updatedAt"
       >
         <UButton
-          color="neutral"
-          icon="i-lucide-printer"
-          label="Print"
-          @click="print"
+          icon="i-lucide-smartphone"
+          label="Mark by mark"
+          title="One mark a screen, for the phone on the roof"
+          :to="`/jobs/${jobId}/roof`"
         />
-        <UButton
-          color="neutral"
-          variant="outline"
-          icon="i-lucide-table"
-          label="CSV"
-          :to="`/api/jobs/${jobId}/mark-out.csv`"
-          external
-          download
-        />
+        <UDropdownMenu :items="files">
+          <UButton
+            color="neutral"
+            variant="outline"
+            icon="i-lucide-download"
+            label="Files"
+            trailing-icon="i-lucide-chevron-down"
+          />
+        </UDropdownMenu>
       </SheetHead>
+      <SheetIssue
+        :job-id="jobId"
+        :issued="sheet.issued"
+        :changes="sheet.changes"
+        :version="sheet.version"
+        :units="units"
+        @issued="refresh"
+      />
       <p class="mb-4 border-l-4 border-amber-500 py-1 pl-3 text-[15px] leading-snug">
         <b>Fall protection on, ladder tied off, covering dry.</b> Rails are no foothold. Drill a pilot before every fixing: pale dust is timber. A miss is sealed and moved, and said.
       </p>
-      <section
+      <template
         v-for="(face, f) in sheet.job.faces"
         :key="face.id"
       >
-        <h3 class="mb-3 text-xl leading-tight font-bold">
-          {{ face.name }}: hook both tapes on the {{ datumName(face) }}
-        </h3>
-        <div class="h-96 max-md:hidden print:block">
-          <FaceDrawing
-            :job="sheet.job"
-            :face="face"
-            :plan="sheet.plan.faces[f]!"
-            selection="rails"
-          />
-        </div>
-        <ol>
-          <li
-            v-for="(step, i) in sheet.plan.faces[f]!.marks"
-            :key="step.id"
-            class="mb-6 break-inside-avoid"
-          >
-            <h4 class="flex flex-wrap items-baseline justify-between gap-x-3 border-b border-graphite-900 font-bold">
-              <span class="text-[17px]">{{ i + 1 }}. {{ step.title }}</span>
-              <span class="text-[15px] font-semibold">{{ tapeWords(step) }}<template v-if="step.lineMm">, line at <FieldLengthText
-                :mm="step.lineMm"
-                :units="units"
-              /> up</template></span>
-            </h4>
-            <p class="my-1 text-[15px] leading-snug">
-              {{ step.instruction }}
-            </p>
-            <table class="w-full">
-              <thead class="sr-only">
-                <tr><th>Mark</th><th>Reading</th></tr>
-              </thead>
-              <tbody>
-                <tr
-                  v-for="mark in step.marks"
-                  :key="mark.id"
-                  class="border-b border-dotted border-graphite-400 align-baseline"
-                >
-                  <td class="py-1 pr-2">
-                    {{ mark.label }}<span
-                      v-if="mark.note"
-                      class="block text-sm text-muted"
-                    >{{ mark.note }}</span>
-                  </td>
-                  <td
-                    class="py-1 text-right text-2xl font-semibold whitespace-nowrap"
-                    :data-mark="mark.id"
-                  >
-                    <FieldLengthText
-                      :mm="mark.readingMm"
-                      :units="units"
-                    /><span
-                      v-if="mark.upMm !== null"
-                      class="block text-lg"
-                    >up <FieldLengthText
-                      :mm="mark.upMm"
-                      :units="units"
-                    /></span>
-                  </td>
-                  <td
-                    class="hidden w-8 py-1 pl-3 print:table-cell"
-                    aria-hidden="true"
-                  >
-                    <span class="inline-block size-5 border-2 border-graphite-900" />
-                  </td>
-                </tr>
-                <tr class="align-baseline text-muted">
-                  <td class="py-1 pr-2">
-                    {{ step.closing.label }}<span class="block text-sm md:ml-2 md:inline print:ml-2 print:inline">Closing reading: proves the tape</span>
-                  </td>
-                  <td class="py-1 text-right text-xl whitespace-nowrap">
-                    <FieldLengthText
-                      :mm="step.closing.readingMm"
-                      :units="units"
-                    />
-                  </td>
-                  <td
-                    class="hidden print:table-cell"
-                    aria-hidden="true"
-                  />
-                </tr>
-              </tbody>
-            </table>
-          </li>
-        </ol>
-      </section>
+        <section v-if="sheet.plan.faces[f]!.modules">
+          <h3 class="mb-3 text-xl leading-tight font-bold">
+            {{ face.name }}: hook both tapes on the {{ datumName(face) }}
+          </h3>
+          <div class="h-96 max-md:hidden print:block">
+            <FaceDrawing
+              :job="sheet.job"
+              :face="face"
+              :plan="sheet.plan.faces[f]!"
+              selection="rails"
+            />
+          </div>
+          <ol>
+            <SheetStep
+              v-for="(step, i) in sheet.plan.faces[f]!.marks"
+              :key="step.id"
+              :step="step"
+              :number="i + 1"
+              :units="units"
+            />
+          </ol>
+        </section>
+      </template>
+      <p
+        v-if="!sheet.plan.totals.modules"
+        class="text-lg"
+      >
+        Nothing to mark out yet: no row stands on any face. Set the rows first.
+      </p>
       <footer class="border-t border-graphite-900 pt-2 text-sm text-muted">
         Readings are rounded once, to {{ units === 'imperial' ? '1/16 inch' : '1 mm' }}, from the exact running value. Spans follow the figures typed or the usual ones; the makers’ instructions, the local code and a licensed engineer come before this sheet.
       </footer>

@@ -3,6 +3,7 @@ import { STEEPEST_PITCH_DEG } from '../../units'
 import { arraySchema } from './array'
 import { coveringSchema } from './covering'
 import { lengthMm, shortId, sides } from './fields'
+import { loadoutSchema } from './loadout'
 import { loadsSchema } from './loads'
 import { keepClearSchema, reservedSchema } from './keepclear'
 import { obstructionSchema } from './obstruction'
@@ -50,6 +51,7 @@ export const jobSchema = z.object({
   keepClear: keepClearSchema,
   loads: loadsSchema,
   van: vanSchema,
+  loadout: loadoutSchema,
   faces: z.array(faceSchema).min(1, 'A job has at least one face.').max(MOST_FACES, `A job has at most ${MOST_FACES} faces.`),
 }).superRefine((job, context) => {
   const seen = new Set<string>()

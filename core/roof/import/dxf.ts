@@ -19,13 +19,16 @@ export function outlinesFromDxf(text: string, unitMm: number): Outcome<{ name: s
   if (!drawing) return refused('This is not a DXF file that can be read. Save it as an ASCII DXF and try again.')
   if (!drawing.entities?.length) return refused('This DXF file has nothing drawn in it.')
   const perUnit = MM_PER_UNIT[Number(drawing.header?.$INSUNITS)] ?? unitMm
-  const closed = (drawing.entities as Polyline[]).filter(one => (one.type === 'LWPOLYLINE' || one.type === 'POLYLINE') && isClosed(one))
+  const drawn = (drawing.entities as Polyline[]).filter(one => (one.type === 'LWPOLYLINE' || one.type === 'POLYLINE') && isClosed(one))
+  // A drawing with a layer for outlines, as this app writes it, has everything else on others.
+  const outlines = drawn.filter(one => one.layer?.toUpperCase() === 'OUTLINE')
+  const closed = outlines.length ? outlines : drawn
   if (!closed.length) return refused('There is no closed polyline in this DXF file. Draw each face as one, with its eave at the bottom, and close it.')
   const found: { name: string, outline: Outline }[] = []
   for (const [i, polyline] of closed.entries()) {
     const outline = ringOutline(polyline.vertices!.map(({ x, y }) => ({ x: x * perUnit, y: y * perUnit })))
     if (!outline.ok) return refused(`Polyline ${i + 1}: ${outline.problem}`)
-    found.push({ name: polyline.layer && polyline.layer !== '0' ? polyline.layer : `Face ${i + 1}`, outline: outline.value })
+    found.push({ name: polyline.layer && polyline.layer !== '0' && !outlines.length ? polyline.layer : `Face ${i + 1}`, outline: outline.value })
   }
   return done(found)
 }

@@ -1,7 +1,7 @@
-import { partsCsv } from '#core/parts'
+import { loadoutCsv, loadoutOf } from '#core/loadout'
 
-/** The parts of all faces as a table. */
+/** What goes on the van as a table. */
 export default defineEventHandler(async (event) => {
-  const { job, plan } = await plannedJob(event)
-  return sendFile(event, job.title, 'load-out.csv', 'text/csv; charset=utf-8', partsCsv(plan.list, job.units))
+  const { job, plan, catalogue } = await plannedJob(event)
+  return sendFile(event, job.title, 'load-out.csv', 'text/csv; charset=utf-8', loadoutCsv(loadoutOf(job, plan.faces, catalogue), job.units))
 })

@@ -1,0 +1,150 @@
+<script setup lang="ts">
+import { type FaceChanges, revisionName } from '#core/markout'
+import type { UnitSystem } from '#core/units'
+
+/** Where the mark-out stands: which revision is out, what has changed since, and the next to be issued. */
+const { jobId, issued, changes, version, units } = defineProps<{ jobId: string, issued: IssuedRevision[], changes: FaceChanges[], version: number, units: UnitSystem }>()
+const emit = defineEmits<{ issued: [] }>()
+const store = useJobStore()
+const last = computed(() => issued[0] ?? null)
+const changed = computed(() => changes.reduce((sum, face) => sum + face.changes.length, 0))
+const note = ref('')
+const problem = ref('')
+const busy = ref(false)
+const shows = ref(false)
+const day = (at: string) => new Date(at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })
+
+async function issue() {
+  problem.value = ''
+  busy.value = true
+  try {
+    await $fetch(`/api/jobs/${jobId}/sheets`, { method: 'POST', body: { version, note: note.value } })
+    note.value = ''
+    shows.value = false
+    emit('issued')
+  }
+  catch (failure) {
+    const data = (failure as { data?: { data?: { problems?: { sentence: string }[] } } }).data
+    problem.value = data?.data?.problems?.map(one => one.sentence).join(' ') ?? 'The server can’t be reached. Nothing was issued; try again in a minute.'
+  }
+  busy.value = false
+}
+</script>
+
+<template>
+  <section
+    class="mb-4 border-2 p-3"
+    :class="!last ? 'border-graphite-400' : changed ? 'border-brick-500' : 'border-lichen-500'"
+    aria-label="Issue"
+  >
+    <div class="flex flex-wrap items-center justify-between gap-x-4 gap-y-2">
+      <p class="text-[17px] leading-snug">
+        <template v-if="!last">
+          <b>Not issued yet.</b> What the crew takes up should carry a revision.
+        </template>
+        <template v-else-if="changed">
+          <b class="text-brick-600">Revision {{ revisionName(last.revision) }} is superseded:</b> {{ changed }} {{ changed === 1 ? 'mark has' : 'marks have' }} changed since {{ last.issuedBy }} issued it, {{ day(last.issuedAt) }}.
+        </template>
+        <template v-else>
+          <b>Revision {{ revisionName(last.revision) }}</b> issued by {{ last.issuedBy }}, {{ day(last.issuedAt) }}. It holds: no mark has changed.
+        </template>
+      </p>
+      <UButton
+        v-if="!last || changed"
+        class="no-print"
+        :label="`Issue revision ${revisionName((last?.revision ?? 0) + 1)}`"
+        :loading="busy"
+        :disabled="store.saveState !== 'saved'"
+        @click="issue"
+      />
+    </div>
+    <div
+      v-if="!last || changed"
+      class="no-print mt-2"
+    >
+      <UInput
+        v-model="note"
+        class="w-full"
+        maxlength="200"
+        placeholder="A note for the crew, printed on the sheet"
+        aria-label="Note on the issued sheet"
+      />
+    </div>
+    <p
+      v-if="problem"
+      role="alert"
+      class="mt-2 font-medium text-brick-600"
+    >
+      {{ problem }}
+    </p>
+    <template v-if="changed">
+      <button
+        type="button"
+        class="no-print mt-2 text-[15px] font-semibold text-chalk-600 underline"
+        :aria-expanded="shows"
+        @click="shows = !shows"
+      >
+        {{ shows ? 'Hide what changed' : 'Show what changed' }}
+      </button>
+      <div
+        v-if="shows"
+        class="mt-2 max-h-72 overflow-y-auto"
+      >
+        <div
+          v-for="face in changes"
+          :key="face.faceId"
+        >
+          <h4 class="font-semibold">
+            {{ face.name }}
+          </h4>
+          <ul>
+            <li
+              v-for="(one, i) in face.changes"
+              :key="i"
+              class="flex flex-wrap items-baseline justify-between gap-x-3 border-b border-dotted border-graphite-300 py-0.5 text-[15px]"
+            >
+              <span><b>{{ one.kind === 'moved' ? 'Moved' : one.kind === 'added' ? 'New' : 'Gone' }}</b> {{ one.step }}: {{ one.label }}</span>
+              <span class="whitespace-nowrap">
+                <template v-if="one.kind === 'moved'"><FieldLengthText
+                  :mm="one.fromMm"
+                  :units="units"
+                /> → <b><FieldLengthText
+                  :mm="one.toMm"
+                  :units="units"
+                /></b></template>
+                <FieldLengthText
+                  v-else
+                  :class="one.kind === 'gone' ? 'line-through' : 'font-semibold'"
+                  :mm="one.readingMm"
+                  :units="units"
+                />
+              </span>
+            </li>
+          </ul>
+        </div>
+      </div>
+    </template>
+    <details
+      v-if="issued.length"
+      class="no-print mt-2 text-[15px]"
+    >
+      <summary class="cursor-pointer text-muted">
+        {{ issued.length }} issued
+      </summary>
+      <ul>
+        <li
+          v-for="one in issued"
+          :key="one.revision"
+          class="flex items-baseline justify-between gap-3 border-b border-dotted border-graphite-300 py-1"
+        >
+          <span>Revision {{ revisionName(one.revision) }}, {{ day(one.issuedAt) }}, {{ one.issuedBy }}{{ one.note ? `: ${one.note}` : '' }}</span>
+          <a
+            class="font-semibold text-chalk-600 underline"
+            :href="`/api/jobs/${jobId}/mark-out.pdf?revision=${one.revision}`"
+            download
+          >PDF</a>
+        </li>
+      </ul>
+    </details>
+  </section>
+</template>

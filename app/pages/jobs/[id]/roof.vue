@@ -1,0 +1,286 @@
+<script setup lang="ts">
+import { type Check, type Mark, type MarkStep, revisionName, spokenCheck, spokenMark, spokenStep } from '#core/markout'
+import { datumName } from '#core/roof'
+import { formatQuantity } from '#core/units'
+
+/** The mark-out on the roof: one mark a screen, readable at arm's length in the sun, read aloud, ticked with one thumb. */
+useHead({ title: 'Mark-out · Upper Deck' })
+const jobId = String(useRoute().params.id)
+const { sheet, error } = useSheet(jobId)
+const units = computed(() => sheet.value?.job.units ?? 'metric')
+const last = computed(() => sheet.value?.issued[0] ?? null)
+const changed = computed(() => sheet.value?.changes.reduce((sum, face) => sum + face.changes.length, 0) ?? 0)
+const list = computed(() => last.value && !changed.value ? `mark-out:${revisionName(last.value.revision)}` : 'mark-out')
+const { ticked, set, reached } = useTicks(jobId, list)
+
+type Task = { key: string, faceId: string, face: string, step: MarkStep, first: boolean } & ({ kind: 'mark' | 'closing', mark: Mark } | { kind: 'check', check: Check })
+const tasks = computed((): Task[] => (sheet.value?.plan.faces ?? []).flatMap((plan, f): Task[] => {
+  if (!plan.modules) return []
+  const face = sheet.value!.job.faces[f]!
+  return plan.marks.flatMap((step) => {
+    const base = { faceId: face.id, face: face.name, step }
+    const key = (part: string) => `${face.id}/${step.id}/${part}`.slice(0, 200)
+    return [
+      ...step.marks.map((mark): Task => ({ ...base, first: false, kind: 'mark', mark, key: key(mark.key) })),
+      ...(step.closing ? [{ ...base, first: false, kind: 'closing' as const, mark: step.closing, key: key('closing') }] : []),
+      ...step.checks.map((check): Task => ({ ...base, first: false, kind: 'check', check, key: key(check.id) })),
+    ].map((task, i) => ({ ...task, first: i === 0 }))
+  })
+}))
+const at = ref(0)
+const task = computed(() => tasks.value[Math.min(at.value, tasks.value.length - 1)] ?? null)
+const inStep = computed(() => tasks.value.filter(one => one.faceId === task.value?.faceId && one.step.id === task.value?.step.id))
+const steps = computed(() => [...new Map(tasks.value.map((one, i) => [`${one.faceId} ${one.step.id}`, { first: i, face: one.face, title: one.step.title, faceId: one.faceId, stepId: one.step.id }])).values()].map((step) => {
+  const own = tasks.value.filter(one => one.faceId === step.faceId && one.step.id === step.stepId)
+  return { ...step, first: tasks.value.indexOf(own[0]!), done: own.filter(one => ticked.value.has(one.key)).length, of: own.length }
+}))
+/** Opens on the first mark that is not done, once the ticks are here. */
+let opened = false
+watch([tasks, ticked], () => {
+  if (opened || !tasks.value.length) return
+  const next = tasks.value.findIndex(one => !ticked.value.has(one.key))
+  if (ticked.value.size) opened = true
+  at.value = Math.max(0, next)
+}, { immediate: true })
+const done = computed(() => tasks.value.filter(one => ticked.value.has(one.key)).length)
+const lists = ref(false)
+
+const aloud = useLocalStorage('read-marks-aloud', false)
+const spoken = computed(() => {
+  const one = task.value
+  if (!one) return ''
+  const words = one.kind === 'check' ? spokenCheck(one.check, units.value) : spokenMark(one.mark, units.value)
+  return one.first ? `${spokenStep(one.step, units.value)} ${words}` : words
+})
+const { isSupported, speak, stop } = useSpeechSynthesis(spoken, { rate: 0.95, lang: 'en-GB' })
+function say() {
+  stop()
+  // The voice needs a moment to let go of what it was saying.
+  setTimeout(() => speak(), 60)
+}
+watch(() => task.value?.key, () => {
+  if (aloud.value && isSupported.value) say()
+})
+function toggleAloud() {
+  aloud.value = !aloud.value
+  if (aloud.value) say()
+  else stop()
+}
+onBeforeUnmount(stop)
+
+const go = (to: number) => {
+  opened = true
+  at.value = Math.min(Math.max(0, to), tasks.value.length - 1)
+}
+function finish() {
+  if (!task.value) return
+  if (!ticked.value.has(task.value.key)) {
+    set(task.value.key, true)
+    navigator.vibrate?.(30)
+  }
+  go(at.value + 1)
+}
+const size = computed(() => units.value === 'imperial' ? 'text-[3.6rem]' : 'text-[4.2rem]')
+</script>
+
+<template>
+  <div class="glare fixed inset-0 flex flex-col">
+    <p
+      v-if="error"
+      role="alert"
+      class="p-6 text-xl font-semibold"
+    >
+      The marks can’t be read from the server. What was ticked is kept on this phone; come back when there is a signal.
+    </p>
+    <template v-else-if="sheet && task">
+      <header class="flex items-center gap-2 border-b-4 border-black px-3 py-2">
+        <NuxtLink
+          :to="`/jobs/${jobId}/mark-out`"
+          class="grid size-12 place-items-center text-3xl font-bold"
+          aria-label="Back to the sheet"
+        >✕</NuxtLink>
+        <button
+          type="button"
+          class="min-w-0 flex-1 text-left"
+          :aria-expanded="lists"
+          @click="lists = !lists"
+        >
+          <span class="block truncate text-lg leading-tight font-bold">{{ task.step.title }}</span>
+          <span class="block truncate text-[15px] leading-tight">{{ task.face }}, {{ done }} of {{ tasks.length }} done, all steps ▾</span>
+        </button>
+        <button
+          v-if="isSupported"
+          type="button"
+          class="grid size-12 shrink-0 place-items-center border-2 border-black"
+          :class="aloud ? 'bg-black text-[#fff7c4]' : ''"
+          :aria-pressed="aloud"
+          aria-label="Read the marks aloud"
+          @click="toggleAloud"
+        >
+          <UIcon
+            name="i-lucide-volume-2"
+            class="size-7"
+          />
+        </button>
+      </header>
+      <div class="h-2 bg-black/15">
+        <div
+          class="h-2 bg-black"
+          :style="{ width: `${100 * done / tasks.length}%` }"
+        />
+      </div>
+
+      <p
+        v-if="changed"
+        role="alert"
+        class="border-b-4 border-black bg-black px-4 py-2 text-lg font-bold text-[#fff7c4]"
+      >
+        Not the issued sheet: {{ changed }} {{ changed === 1 ? 'mark has' : 'marks have' }} changed since revision {{ revisionName(last!.revision) }}. Ask the office.
+      </p>
+      <p
+        v-else
+        class="px-4 pt-2 text-[15px] font-semibold"
+      >
+        {{ last ? `Revision ${revisionName(last.revision)}, ${last.issuedBy}` : 'Not issued yet' }} · {{ reached ? 'ticks have reached the office' : 'ticks kept on this phone' }}
+      </p>
+
+      <ol
+        v-if="lists"
+        class="flex-1 overflow-y-auto px-4 py-2"
+      >
+        <li
+          v-for="step in steps"
+          :key="`${step.faceId} ${step.stepId}`"
+        >
+          <button
+            type="button"
+            class="flex min-h-14 w-full items-center justify-between gap-3 border-b-2 border-black/30 text-left text-xl font-semibold"
+            @click="go(step.first); lists = false"
+          >
+            <span>{{ step.title }}</span><span class="shrink-0">{{ step.done === step.of ? '✓' : `${step.done}/${step.of}` }}</span>
+          </button>
+        </li>
+      </ol>
+      <main
+        v-else
+        class="flex min-h-0 flex-1 flex-col overflow-y-auto px-4 py-3"
+      >
+        <p
+          v-if="task.first"
+          class="mb-2 text-lg leading-snug"
+        >
+          {{ task.step.instruction }}
+        </p>
+        <p class="mb-1 text-lg font-semibold">
+          {{ task.kind === 'check' ? 'Check' : task.step.tape === 'along' ? 'Along the eave' : 'Up the slope' }}<template v-if="task.step.lineMm && task.kind !== 'check'">
+            , line at <FieldLengthText
+              :mm="task.step.lineMm"
+              :units="units"
+            />
+          </template>
+        </p>
+        <div class="my-auto py-2">
+          <h1 class="text-3xl leading-tight font-bold">
+            {{ task.kind === 'check' ? task.check.label : task.mark.label }}
+          </h1>
+          <p
+            class="leading-none font-extrabold whitespace-nowrap"
+            :class="size"
+            data-reading
+          >
+            <FieldLengthText
+              v-if="task.kind !== 'check'"
+              :mm="task.mark.readingMm"
+              :units="units"
+            />
+            <FieldLengthText
+              v-else-if="task.check.value.kind === 'length'"
+              :mm="task.check.value.mm"
+              :units="units"
+            />
+            <template v-else>
+              {{ formatQuantity(task.check.value, units) }}
+            </template>
+          </p>
+          <template v-if="task.kind !== 'check'">
+            <p
+              v-if="task.mark.upMm !== null"
+              class="mt-3 text-3xl font-bold"
+            >
+              up <FieldLengthText
+                :mm="task.mark.upMm"
+                :units="units"
+              />
+            </p>
+            <template v-if="task.mark.endsMm">
+              <p
+                v-for="(mm, e) in task.mark.endsMm"
+                :key="e"
+                class="mt-2 text-2xl font-bold"
+              >
+                <template v-if="mm !== null">
+                  {{ e === 0 ? 'Up the datum’s edge' : 'Up the far edge' }} <FieldLengthText
+                    :mm="mm"
+                    :units="units"
+                  />
+                </template>
+              </p>
+            </template>
+            <p
+              v-if="task.mark.note"
+              class="mt-3 text-2xl leading-tight font-semibold"
+            >
+              {{ task.mark.note }}
+            </p>
+          </template>
+          <p
+            v-else-if="task.check.note"
+            class="mt-3 text-2xl font-semibold"
+          >
+            {{ task.check.note }}
+          </p>
+        </div>
+        <p class="text-[15px]">
+          {{ inStep.indexOf(task) + 1 }} of {{ inStep.length }} in this step. Tape from the {{ datumName(sheet.job.faces.find(one => one.id === task!.faceId)!) }}.
+        </p>
+      </main>
+
+      <footer
+        v-if="!lists"
+        class="flex gap-3 border-t-4 border-black p-3"
+      >
+        <button
+          type="button"
+          class="h-20 w-24 shrink-0 border-4 border-black text-xl font-bold disabled:opacity-30"
+          :disabled="at === 0"
+          @click="go(at - 1)"
+        >
+          Back
+        </button>
+        <button
+          type="button"
+          class="h-20 flex-1 bg-black text-3xl font-bold text-[#fff7c4]"
+          @click="finish"
+        >
+          {{ ticked.has(task.key) ? '✓ Next' : task.kind === 'mark' ? 'Marked' : 'It proves' }}
+        </button>
+      </footer>
+    </template>
+    <div
+      v-else-if="sheet"
+      class="p-6 text-2xl font-semibold"
+    >
+      <p>Nothing to mark out yet: no row stands on any face.</p>
+      <NuxtLink
+        :to="`/jobs/${jobId}/rows`"
+        class="mt-4 inline-block underline"
+      >Set the rows</NuxtLink>
+    </div>
+    <p
+      v-else
+      class="p-6 text-2xl font-semibold"
+    >
+      Working out the marks…
+    </p>
+  </div>
+</template>

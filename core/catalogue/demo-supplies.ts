@@ -1,0 +1,28 @@
+import type { PartKind } from './part-kinds'
+import type { Supply } from './schema'
+
+const evidence = 'Invented for the demonstration; plausible, not weighed'
+const supply = (id: string, kind: PartKind, maker: string, name: string, massKg: number, packOf: number, price: number, forId: string | null = null, holds: number | null = null): Supply =>
+  ({ id, kind, maker, name, massKg, packOf, price, forId, holds, evidence })
+
+/** Small parts of the invented makers, by their packs. */
+export const supplies: Supply[] = [
+  supply('bollard-light-splice', 'splice', 'Bollard Extrusions', 'Bollard light splice bar', 0.19, 10, 4.1, 'bollard-light'), supply('bollard-deep-splice', 'splice', 'Bollard Extrusions', 'Bollard deep splice bar', 0.31, 10, 5.3, 'bollard-deep'),
+  supply('hawser-splice', 'splice', 'Hawser Profiles', 'Hawser 42 splice bar', 0.22, 10, 3.6, 'hawser-mid'), supply('thole-coupler', 'coupler', 'Thole & Rowlock', 'Thole frame coupler', 0.16, 20, 5.8, 'thole-coupled'),
+  supply('bollard-light-cap', 'end-cap', 'Bollard Extrusions', 'Bollard light end cap', 0.01, 20, 0.6, 'bollard-light'), supply('bollard-deep-cap', 'end-cap', 'Bollard Extrusions', 'Bollard deep end cap', 0.015, 20, 0.7, 'bollard-deep'),
+  supply('hawser-cap', 'end-cap', 'Hawser Profiles', 'Hawser 42 end cap', 0.01, 20, 0.5, 'hawser-mid'), supply('thole-skirt-end', 'end-cap', 'Thole & Rowlock', 'Thole skirt end', 0.07, 2, 3.9, 'thole-coupled'),
+  supply('pinch-inch-mid', 'mid-clamp', 'Bollard Extrusions', 'Pinch mid clamp', 0.085, 20, 1.9, 'pinch-inch'), supply('pinch-inch-end', 'end-clamp', 'Bollard Extrusions', 'Pinch end clamp', 0.095, 10, 2.2, 'pinch-inch'),
+  supply('pinch-hidden-mid', 'mid-clamp', 'Bollard Extrusions', 'Pinch slim mid clamp', 0.08, 20, 2.1, 'pinch-hidden'), supply('pinch-hidden-end', 'end-clamp', 'Bollard Extrusions', 'Pinch hidden end clamp', 0.11, 10, 3.4, 'pinch-hidden'),
+  supply('hawser-grip-mid', 'mid-clamp', 'Hawser Profiles', 'Hawser grip mid', 0.09, 50, 1.6, 'hawser-grip'), supply('hawser-grip-end', 'end-clamp', 'Hawser Profiles', 'Hawser grip end', 0.1, 20, 1.8, 'hawser-grip'),
+  supply('lag-3', 'screw', 'Limpet Fixings', 'Lag screw 5/16 x 3 in', 0.034, 50, 0.42, 'limpet-flashed'), supply('lag-3-half', 'screw', 'Thole & Rowlock', 'Lag screw 5/16 x 3 1/2 in', 0.04, 50, 0.5, 'thole-edge-foot'),
+  supply('structural-3', 'screw', 'Limpet Fixings', 'Structural screw 1/4 x 3 in', 0.016, 100, 0.31, 'limpet-four'), supply('sheathing-2', 'screw', 'Limpet Fixings', 'Sheathing screw 1/4 x 2 in', 0.011, 100, 0.22, 'limpet-sheathing'),
+  supply('hanger-80', 'screw', 'Windlass Roof Hardware', 'Hanger screw 8 x 80 mm', 0.032, 50, 0.4, 'windlass-flashed'), supply('hook-100', 'screw', 'Windlass Roof Hardware', 'Hook screw 6 x 100 mm', 0.019, 100, 0.24, 'windlass-tile-hook'),
+  supply('hook-80', 'screw', 'Windlass Roof Hardware', 'Hook screw 6 x 80 mm', 0.015, 100, 0.2, 'windlass-slate-hook'), supply('hanger-120', 'screw', 'Windlass Roof Hardware', 'Hanger screw 8 x 120 mm', 0.046, 50, 0.55, 'windlass-metal-tile'),
+  supply('sheet-90', 'screw', 'Cleat & Thimble', 'Sheet screw 6.3 x 90 mm with gasket', 0.018, 100, 0.28, 'cleat-sheet-foot'), supply('set-m8', 'screw', 'Cleat & Thimble', 'Set screw M8', 0.009, 100, 0.18, 'cleat-seam'),
+  supply('limpet-flashing', 'flashing', 'Limpet Fixings', 'Limpet flashing 8 x 12 in', 0.24, 10, 3.2, 'limpet-flashed'), supply('thole-flashing', 'flashing', 'Thole & Rowlock', 'Thole flashing 9 x 12 in', 0.26, 10, 3.7, 'thole-edge-foot'),
+  supply('windlass-flashing', 'flashing', 'Windlass Roof Hardware', 'Windlass flashing 250 x 300 mm', 0.28, 10, 3.4, 'windlass-flashed'), supply('windlass-slate-flashing', 'flashing', 'Windlass Roof Hardware', 'Windlass slate flashing with clip, foam and cap', 0.34, 10, 6.1, 'windlass-slate-hook'),
+  supply('gull-sealant', 'sealant', 'Gull & Mackerel', 'Roof sealant, 300 ml cartridge', 0.44, 12, 6.4, null, 300), supply('gull-lug', 'lug', 'Gull & Mackerel', 'Grounding lug with stainless bolt', 0.06, 10, 3.1),
+  supply('lantern-unit', 'electronics', 'Lanternhouse Cells', 'Module electronics unit', 1.1, 4, 118), supply('lantern-trunk', 'cable', 'Lanternhouse Cells', 'Trunk cable, 25 m reel', 4.6, 1, 96, null, 25_000),
+  supply('gull-tie', 'cable-tie', 'Gull & Mackerel', 'Stainless cable clip', 0.004, 100, 0.14), supply('lantern-outlet-cap', 'outlet-cap', 'Lanternhouse Cells', 'Outlet cap', 0.01, 10, 2.2), supply('lantern-terminator', 'terminator', 'Lanternhouse Cells', 'Cable terminator', 0.03, 5, 7.5),
+  supply('gull-labels', 'label', 'Gull & Mackerel', 'Label set for one system', 0.05, 1, 14), supply('thole-skirt-length', 'skirt', 'Thole & Rowlock', 'Thole skirt', 1.97, 2, 31.5, 'thole-coupled'),
+]

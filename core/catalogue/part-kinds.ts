@@ -1,0 +1,5 @@
+/** Kinds of parts that go on a roof or on the van, in the order in which they are listed. */
+export const partKinds = [
+  'module', 'stick', 'offcut', 'splice', 'coupler', 'skirt', 'mid-clamp', 'end-clamp', 'end-cap', 'mount', 'screw', 'flashing', 'sealant', 'lug', 'electronics', 'cable', 'cable-tie', 'outlet-cap', 'terminator', 'label', 'tool',
+] as const
+export type PartKind = typeof partKinds[number]

@@ -1,0 +1,72 @@
+import DxfParser from 'dxf-parser'
+import sharp from 'sharp'
+import { describe, expect, it } from 'vitest'
+import { demoJobs } from '../../db/demo/jobs'
+import { catalogue } from '../../tests/fixtures/jobs'
+import { faceFigure, figureLayers } from '../drawing'
+import { areaMm2 } from '../geometry'
+import { planJob } from '../plan'
+import { onFace } from '../rails'
+import { shapeOf } from '../roof'
+import { facesFromGeoJson, outlinesFromDxf } from '../roof/import'
+import { dxfLayer, faceDxf, faceSvg, roofGeoJson } from './index'
+
+const drawn = demoJobs.map(({ job }) => {
+  const plan = planJob(job, catalogue)
+  return { title: job.title, job, plan, face: job.faces[0]!, figure: faceFigure(job.faces[0]!, plan.faces[0]!) }
+})
+
+interface Entity { type: string, layer: string, vertices?: { x: number, y: number }[], position?: { x: number, y: number } }
+const parsed = (text: string) => new DxfParser().parseSync(text) as unknown as { header: Record<string, unknown>, entities: Entity[], tables: { layer: { layers: Record<string, unknown> } } }
+
+describe.each(drawn)('$title as DXF', ({ job, face, plan, figure }) => {
+  const text = faceDxf(figure)
+  const drawing = parsed(text)
+  const on = (layer: typeof figureLayers[number]) => drawing.entities.filter(one => one.layer === dxfLayer(layer))
+  it('has every layer by name, in millimetres', () => {
+    expect(Object.keys(drawing.tables.layer.layers)).toEqual(expect.arrayContaining(figureLayers.map(dxfLayer)))
+    expect(drawing.header.$INSUNITS).toBe(4)
+  })
+  it('has modules, rails and fixings where the plan has them', () => {
+    const own = plan.faces[0]!
+    const corners = on('modules').filter(one => one.type === 'LWPOLYLINE').map(one => [Math.min(...one.vertices!.map(v => v.x)), Math.min(...one.vertices!.map(v => v.y))])
+    expect(corners).toEqual(own.rows.rows.flatMap(row => row.moduleLeftsMm.map(left => [expect.closeTo(left, 4), expect.closeTo(row.bottomMm, 4)])))
+    const points = on('fixings').filter(one => one.type === 'POINT').map(one => [one.position!.x, one.position!.y])
+    expect(points).toEqual(own.fixings.rails.flatMap((rail, r) => rail.fixings.map(({ atMm }) => {
+      const { xMm, yMm } = onFace(own.rails[r]!, atMm)
+      return [expect.closeTo(xMm, 4), expect.closeTo(yMm, 4)]
+    })))
+    expect(on('rails').filter(one => one.type === 'LINE')).toHaveLength(own.rails.length)
+  })
+  it('is read in again as the face’s outline', () => {
+    const read = outlinesFromDxf(text, 1)
+    expect(read.ok && read.value).toHaveLength(1)
+    expect(areaMm2(shapeOf((read.ok && read.value[0]!.outline) as typeof face.outline).region)).toBeCloseTo(areaMm2(shapeOf(face.outline).region), -1)
+  })
+  it('is an SVG that a general renderer draws at its size, too', async () => {
+    const svg = faceSvg(figure)
+    for (const layer of figureLayers) expect(svg).toContain(`<g id="${layer}"`)
+    const { width, height, format } = await sharp(Buffer.from(svg), { density: 25.4, limitInputPixels: false }).metadata()
+    expect(format).toBe('svg')
+    // Density is chosen so that a millimetre on the roof is a pixel; the margin is 250 mm all round.
+    expect(Math.abs(width! - (figure.along.toMm - figure.along.fromMm + 500))).toBeLessThan(40)
+    expect(Math.abs(height! - (figure.up.toMm - figure.up.fromMm + 500))).toBeLessThan(40)
+    expect(svg).not.toMatch(/NaN|Infinity|undefined/)
+    expect(svg.match(/<text/g)!.length).toBeGreaterThanOrEqual(plan.faces[0]!.modules)
+    expect(job.faces[0]).toBe(face)
+  })
+})
+
+describe.each(drawn)('$title as GeoJSON', ({ job }) => {
+  it('comes back through the import with its faces’ sizes, pitches and edges', () => {
+    const read = facesFromGeoJson(roofGeoJson(job))
+    expect(read.ok).toBe(true)
+    if (!read.ok) return
+    read.value.forEach((face, f) => {
+      const own = job.faces[f]!
+      expect(face.pitchDeg).toBe(own.pitchDeg)
+      expect(areaMm2(shapeOf(face.outline).region) / areaMm2(shapeOf(own.outline).region)).toBeCloseTo(1, 4)
+      expect(shapeOf(face.outline).edges.map(edge => edge.kind).sort()).toEqual(shapeOf(own.outline).edges.map(edge => edge.kind).sort())
+    })
+  })
+})

@@ -1,0 +1,124 @@
+import { datumName, placeAlong, shapeOf } from '../roof'
+import { type RailPlan, railWords } from '../rails'
+import { type Rafter, rafterAt, type SupportState } from '../supports'
+import { length } from '../units'
+import { marginsOf } from './ends'
+import type { MarkoutInput } from './input'
+import { squareFor } from './square'
+import { type MarkDraft, type MarkStep, sentenceCase, type StepMaker, type Tape } from './step'
+
+export function datumStep({ face }: MarkoutInput, make: StepMaker): MarkStep {
+  return make({
+    id: 'datum', kind: 'datum', title: 'Datum', tape: 'along', lineMm: 0,
+    instruction: `Hook both tapes on the ${datumName(face)}. Every reading on this sheet runs from there: never add one to another.`,
+    marks: [{ label: 'Datum corner', mm: placeAlong(face, 0), note: 'Tape reads zero here' }],
+  })
+}
+
+/** Lines that run with a tape are one reading; those that run askew, as along a hip, are two points to snap between. */
+export function keepClearSteps({ face, strips }: MarkoutInput, make: StepMaker): MarkStep[] {
+  // Of several rules along one edge the deepest is the line to snap.
+  const deepest = (i: number) => Math.max(0, ...strips.filter(strip => strip.edge === i).map(strip => strip.depthMm))
+  const lines = shapeOf(face.outline).edges.map((edge, i) => ({ edge, depthMm: deepest(i) })).filter(({ depthMm }) => depthMm > 0)
+  const level = lines.filter(({ edge }) => Math.abs(edge.to.y - edge.from.y) < 1)
+  const upright = lines.filter(({ edge }) => Math.abs(edge.to.x - edge.from.x) < 1)
+  const askew = lines.filter(one => !level.includes(one) && !upright.includes(one))
+  return [
+    make({
+      id: 'keep-clear-up', kind: 'keep-clear', title: 'Keep-clear lines up the slope', tape: 'up', lineMm: null, instruction: 'Snap these across the face. No module passes them.',
+      marks: level.map(({ edge, depthMm }) => ({ label: `Keep-clear line, ${edge.name}`, mm: edge.from.y + (edge.to.x > edge.from.x ? depthMm : -depthMm) })),
+    }),
+    make({
+      id: 'keep-clear-along', kind: 'keep-clear', title: 'Keep-clear lines along the eave', tape: 'along', lineMm: null, instruction: 'Snap these up the slope. No module passes them.',
+      marks: upright.map(({ edge, depthMm }) => ({ label: `Keep-clear line, ${edge.name}`, mm: edge.from.x + (edge.to.y > edge.from.y ? -depthMm : depthMm) })),
+    }),
+    ...askew.map(({ edge, depthMm }, i) => {
+      const run = Math.hypot(edge.to.x - edge.from.x, edge.to.y - edge.from.y)
+      const inward = { x: -(edge.to.y - edge.from.y) / run * depthMm, y: (edge.to.x - edge.from.x) / run * depthMm }
+      const ends = [edge.from, edge.to].sort((a, b) => a.y - b.y)
+      return make({
+        id: `keep-clear-askew-${i + 1}`, kind: 'keep-clear', title: `Keep-clear line along the ${edge.name}`, tape: 'along', lineMm: null,
+        instruction: 'Snap between these two points. No module passes the line.',
+        marks: ends.map((end, e) => ({ label: `${e === 0 ? 'Lower' : 'Upper'} point`, mm: end.x + inward.x, upMm: end.y + inward.y })),
+      })
+    }),
+  ]
+}
+
+/** The line that every other row follows, its square, and the edges of all rows with what is left beside them. */
+export function rowSteps(input: MarkoutInput, make: StepMaker): MarkStep[] {
+  const { face, rows: { rows }, units } = input
+  const downward = face.array.stackFrom === 'ridge'
+  const first = downward ? rows.at(-1)! : rows[0]!
+  const others = rows.filter(row => row.count > 0)
+  const top = others.at(-1) ?? first
+  const square = squareFor(first.rightMm - first.leftMm, downward ? first.topMm - rows[0]!.bottomMm : top.topMm - first.bottomMm, units)
+  const corner = face.datum === 'left' ? first.leftMm : first.rightMm
+  return [
+    make({
+      id: 'first-row', kind: 'first-row', title: 'First row', tape: 'up', lineMm: null,
+      instruction: downward ? 'Snap the upper edge of the top row dead straight: every other row follows it down. Check it at both ends.' : 'Snap the lower edge dead straight: every other row follows it. Check it at both ends.',
+      marks: [downward ? { label: `Upper edge of row ${first.index + 1}`, mm: first.topMm } : { label: 'Lower edge of row 1', mm: first.bottomMm }],
+    }),
+    ...(square
+      ? [make({
+          id: 'square', kind: 'square', title: 'Square of the first row', tape: 'along', lineMm: downward ? first.topMm : first.bottomMm,
+          instruction: `From the mark at the row’s end measure along the line and ${downward ? 'down' : 'up'} the slope. The diagonal between both proves the corner square; a row laid to a corner that is not drifts.`,
+          marks: [{ label: 'Corner of the row', mm: corner }, { label: 'Along the line', mm: corner + (face.datum === 'left' ? 1 : -1) * square.alongMm }],
+          checks: [
+            { label: `${downward ? 'Down' : 'Up'} the slope from the corner`, value: length(square.upMm), note: '' },
+            { label: 'Diagonal between the two', value: length(square.diagonalMm), note: '3 : 4 : 5' },
+          ],
+        })]
+      : []),
+    make({
+      id: 'rows', kind: 'rows', title: 'Row edges', tape: 'up', lineMm: null, instruction: 'Lower and upper edges of all rows.',
+      marks: rows.flatMap(row => [{ label: `Row ${row.index + 1}, lower edge`, mm: row.bottomMm }, { label: `Row ${row.index + 1}, upper edge`, mm: row.topMm }]),
+      checks: others.flatMap(row => marginsOf(face, row, `Row ${row.index + 1}`, row === top)).map(({ label, mm }) => ({ label, value: length(mm), note: 'Margin' })),
+      gauge: rows.length > 1 && rows.every(row => row.moduleHeightMm === first.moduleHeightMm) && evenGaps(rows.map(row => row.bottomMm))
+        ? { what: 'module and gap up the slope', lengthMm: rows[1]!.bottomMm - rows[0]!.bottomMm, steps: rows.length - 1 }
+        : null,
+    }),
+  ]
+}
+
+const evenGaps = (places: number[]): boolean => places.slice(2).every((mm, i) => Math.abs(mm - places[i + 1]! - (places[1]! - places[0]!)) < 1e-6)
+
+/** The tape along which a rail's fixings, splices and ends are read. */
+export const tapeOf = ({ way }: Pick<RailPlan, 'way'>): Tape => way === 'across' ? 'along' : 'up'
+
+export function railLines({ rails, parts }: MarkoutInput, make: StepMaker): MarkStep {
+  const frames = parts.rail.frame !== null
+  return make({
+    id: 'rail-lines', kind: 'rails', title: frames ? 'Lines of mounts' : 'Rail lines', tape: rails[0]?.way === 'up' ? 'along' : 'up', lineMm: null,
+    instruction: frames ? 'Snap each line along which frames are held.' : 'Snap each rail’s centre line.',
+    marks: rails.map(rail => ({ label: `${frames ? 'Line' : 'Rail'} ${rail.number}`, mm: rail.lineMm, note: sentenceCase(railWords(rail)) })),
+  })
+}
+
+/** How a support's place is known, in a few words. */
+export const stateWords: Record<SupportState, string> = { proved: 'proved', inferred: 'inferred', guessed: 'guessed' }
+
+/** A rafter that leans by less than this from eave to top is one reading, mm. */
+const LEANS_FROM_MM = 1.5
+
+export function supportSteps({ supports, face }: MarkoutInput, make: StepMaker): MarkStep[] {
+  const topMm = shapeOf(face.outline).up.toMm
+  const note = (state: SupportState) => state === 'proved' ? 'Proved' : `${state === 'inferred' ? 'Inferred' : 'Guessed'}: pilot first`
+  const marksOf = (rafter: Rafter): MarkDraft[] => {
+    const topX = rafterAt(rafter, topMm)
+    const plain = { label: `Rafter ${rafter.number}`, mm: rafter.centreMm, note: note(rafter.state) }
+    return Math.abs(topX - rafter.centreMm) < LEANS_FROM_MM ? [plain] : [{ ...plain, label: `${plain.label}, lower point`, upMm: 0 }, { ...plain, label: `${plain.label}, upper point`, mm: topX, upMm: topMm }]
+  }
+  const base = { kind: 'supports' as const, lineMm: null }
+  return [
+    make({
+      ...base, id: 'rafters', title: 'Rafter centres', tape: 'along',
+      instruction: 'Mark at the eave and at the top, and snap. Those inferred or guessed are not timber until a pilot hole shows pale dust.',
+      marks: supports.rafters.flatMap(marksOf),
+    }),
+    make({ ...base, id: 'across', title: 'Lines of timber across', tape: 'up', instruction: 'Snap each centre line across the face.', marks: supports.across.map(line => ({ label: line.name, mm: line.centreMm, note: note(line.state) })) }),
+    make({ ...base, id: 'seams', title: 'Seams', tape: 'along', instruction: 'Count the seams off from the datum: clamps go on these.', marks: supports.seams.map(seam => ({ label: `Seam ${seam.number}`, mm: seam.xMm })) }),
+    make({ ...base, id: 'screw-rows', title: 'Rows of screws', tape: 'up', instruction: 'Rails run over these rows: a foot takes the place of a screw.', marks: supports.screws.rowsMm.map((mm, i) => ({ label: `Row of screws ${i + 1}`, mm })) }),
+  ]
+}

@@ -1,0 +1,102 @@
+import type { Face } from '../job'
+import { farEndName, readingAlong, shapeOf } from '../roof'
+import { type Quantity, readingDivisionMm, type UnitSystem } from '../units'
+import { endsUp } from './ends'
+
+/** Which tape a mark is read off: the one along the eave or the one up the slope. */
+export type Tape = 'along' | 'up'
+
+/** One reading to be marked. */
+export interface Mark {
+  id: string
+  /** What the mark is of, whatever its place in the list: by it a mark is known again in a later revision. */
+  key: string
+  label: string
+  /** Exact running reading from the datum corner, mm; rounded only when it is shown. */
+  readingMm: number
+  /** Reading of the other tape, mm, for a mark that is a point of its own; null where the step's line gives it. */
+  upMm: number | null
+  /**
+   * For a line across a face that is out of square or tapers: readings up both of its edges from the eave's ends, the datum's
+   * first, mm, so that it can be snapped. Null at an end whose edge does not reach that high; null where both read alike.
+   */
+  endsMm: [number | null, number | null] | null
+  note: string
+}
+
+/** A measurement that proves what was marked; not a running reading. */
+export interface Check { id: string, label: string, value: Quantity, note: string }
+
+/** A stick cut to one length and stepped along instead of a tape. */
+export interface GaugeStick {
+  what: string
+  /** Exact length to be stepped, mm, and how often. */
+  lengthMm: number
+  steps: number
+}
+
+/** What a stick that is cut to the nearest division is off by after all its steps, mm; positive is too far. */
+export function gaugeError({ lengthMm, steps }: GaugeStick, units: UnitSystem): { cutMm: number, offMm: number } {
+  const division = readingDivisionMm(units)
+  const cutMm = Math.round(lengthMm / division) * division
+  return { cutMm, offMm: steps * (cutMm - lengthMm) }
+}
+
+export const markStepKinds = ['datum', 'keep-clear', 'first-row', 'square', 'rows', 'rails', 'supports', 'fixings', 'bolts', 'modules', 'electronics', 'splices', 'trim'] as const
+export type MarkStepKind = typeof markStepKinds[number]
+
+/** One thing to do on the roof: marks on one tape, all read from the one datum, with what proves them. */
+export interface MarkStep {
+  id: string
+  kind: MarkStepKind
+  title: string
+  instruction: string
+  tape: Tape
+  /** Where this step's line lies on the other tape, mm; null when the step is not on one line. */
+  lineMm: number | null
+  marks: Mark[]
+  /** A last reading at the far end of the tape that proves it was hooked and held straight; null where nothing is read off a tape. */
+  closing: Mark | null
+  checks: Check[]
+  gauge: GaugeStick | null
+}
+
+export interface MarkDraft { label: string, mm: number, note?: string, upMm?: number, key?: string }
+export type StepDraft = Pick<MarkStep, 'id' | 'kind' | 'title' | 'instruction' | 'tape' | 'lineMm'> & { marks: MarkDraft[], checks?: Omit<Check, 'id'>[], gauge?: GaugeStick | null }
+export type StepMaker = (draft: StepDraft) => MarkStep
+
+/** Turns places on a face into readings from its datum, in the order in which they are struck, with a closing reading. */
+export function stepMaker(face: Face): StepMaker {
+  const { eave, up } = shapeOf(face.outline)
+  // A crew that comes down from the ridge meets the highest line first; along the eave both begin at the datum.
+  const downward = face.array.stackFrom === 'ridge'
+  return ({ marks, lineMm, checks = [], gauge = null, ...step }) => {
+    const sorted = marks
+      .map(mark => ({ ...mark, readingMm: step.tape === 'along' ? readingAlong(face, mark.mm) : mark.mm }))
+      .sort((a, b) => step.tape === 'up' && downward && step.kind !== 'fixings' ? b.readingMm - a.readingMm : a.readingMm - b.readingMm)
+    const seen = new Map<string, number>()
+    const keyOf = ({ key, label }: MarkDraft) => {
+      const plain = key ?? label
+      const times = (seen.get(plain) ?? 0) + 1
+      seen.set(plain, times)
+      return times === 1 ? plain : `${plain} #${times}`
+    }
+    const isLine = step.tape === 'up' && lineMm === null
+    return {
+      ...step, gauge, lineMm: lineMm === null || step.tape === 'along' ? lineMm : readingAlong(face, lineMm),
+      marks: sorted.map((mark, i) => ({
+        id: `${step.id}-${i + 1}`, key: keyOf(mark), label: mark.label, readingMm: mark.readingMm, upMm: mark.upMm ?? null, endsMm: isLine ? endsUp(face, mark.mm) : null, note: mark.note ?? '',
+      })),
+      closing: marks.length === 0
+        ? null
+        : {
+            id: `${step.id}-closing`, key: 'closing', upMm: null, endsMm: isLine ? endsUp(face, up.toMm) : null, note: 'Closing reading',
+            label: step.tape === 'along' ? `Eave’s far end, ${farEndName(face)}` : 'Top of the face',
+            readingMm: step.tape === 'along' ? eave.toMm - eave.fromMm : up.toMm,
+          },
+      checks: checks.map((check, i) => ({ id: `${step.id}-check-${i + 1}`, ...check })),
+    }
+  }
+}
+
+export const sentenceCase = (words: string): string => `${words[0]!.toUpperCase()}${words.slice(1)}`
