@@ -17,6 +17,9 @@ export interface LayerShapes { layer: FigureLayer, rings: Ring[], lines: [Point,
 /** A face drawn square-on to scale, as plain data from which sheets and files are made. */
 export interface FaceFigure { name: string, along: Interval, up: Interval, layers: LayerShapes[] }
 
+/** Smaller things on the roof are drawn without their names, which would hide them, mm. */
+const NAMED_FROM_MM = 450
+
 const layer = (name: FigureLayer, shapes: Partial<Omit<LayerShapes, 'layer'>>): LayerShapes => ({ layer: name, rings: [], lines: [], crosses: [], texts: [], ...shapes })
 
 /** The drawing of one planned face. */
@@ -48,7 +51,7 @@ export function faceFigure(face: Face, plan: Omit<FacePlan, 'list' | 'marks'>): 
         lines: [...supports.across.map(line => across(line.centreMm)), ...supports.seams.map((seam): [Point, Point] => [{ x: seam.xMm, y: 0 }, { x: seam.xMm, y: top }]), ...supports.screws.rowsMm.map(across)],
         texts: supports.rafters.map(rafter => ({ at: { x: rafter.centreMm, y: 0 }, text: String(rafter.number) })),
       }),
-      layer('obstructions', { rings: face.obstructions.flatMap(one => around({ ...one, clearanceMm: 0 })), texts: face.obstructions.map(one => ({ at: { x: one.xMm, y: one.yMm }, text: one.kind.replace('-', ' ') })) }),
+      layer('obstructions', { rings: face.obstructions.flatMap(one => around({ ...one, clearanceMm: 0 })), texts: face.obstructions.filter(one => one.widthMm >= NAMED_FROM_MM).map(one => ({ at: { x: one.xMm, y: one.yMm }, text: one.kind.replace('-', ' ') })) }),
       layer('modules', { rings: modules.map(one => one.ring), texts: modules.map(one => one.text) }),
       layer('rails', { lines: rails.map((rail, r): [Point, Point] => [at(r, rail.fromMm), at(r, rail.toMm)]), texts: rails.map((rail, r) => ({ at: at(r, rail.fromMm), text: `${rail.number}` })) }),
       layer('splices', { crosses: [...plan.sticks.splices.map(splice => at(rails.findIndex(rail => rail.id === splice.railId), splice.atMm)), ...rails.flatMap((rail, r) => rail.couplers.map(mm => at(r, mm)))] }),

@@ -48,9 +48,9 @@ describe.each(drawn)('$title as DXF', ({ job, face, plan, figure }) => {
     for (const layer of figureLayers) expect(svg).toContain(`<g id="${layer}"`)
     const { width, height, format } = await sharp(Buffer.from(svg), { density: 25.4, limitInputPixels: false }).metadata()
     expect(format).toBe('svg')
-    // Density is chosen so that a millimetre on the roof is a pixel; the margin is 250 mm all round.
-    expect(Math.abs(width! - (figure.along.toMm - figure.along.fromMm + 500))).toBeLessThan(40)
-    expect(Math.abs(height! - (figure.up.toMm - figure.up.fromMm + 500))).toBeLessThan(40)
+    // The margin is 250 mm all round.
+    const ratio = (figure.along.toMm - figure.along.fromMm + 500) / (figure.up.toMm - figure.up.fromMm + 500)
+    expect(Math.abs(width! / height! / ratio - 1)).toBeLessThan(0.01)
     expect(svg).not.toMatch(/NaN|Infinity|undefined/)
     expect(svg.match(/<text/g)!.length).toBeGreaterThanOrEqual(plan.faces[0]!.modules)
     expect(job.faces[0]).toBe(face)

@@ -5,17 +5,22 @@ import { type FaceShape, shapeOf } from '../roof'
 /** Readings that differ by less than this can't be told apart on a tape, mm. */
 const SHOWS_MM = 0.5
 
+/** Edges that rise less than this along their run are eaves, ridges and steps, not sides. */
+const STEEP = 0.2
+
 /** Corners of the edge that rises from one end of the eave, as far as it goes on rising. */
 function edgeUp({ region, eave }: FaceShape, side: Side): Point[] {
   const ring = side === 'right' ? region[0]! : [...region[0]!].reverse()
   const endMm = side === 'right' ? eave.toMm : eave.fromMm
   const low = Math.min(...ring.map(point => point.y))
-  const start = ring.findIndex((point, i) => Math.abs(point.x - endMm) < SHOWS_MM && point.y < low + SHOWS_MM && ring[(i + 1) % ring.length]!.y > point.y + SHOWS_MM)
+  const start = ring.findIndex((point, i) => Math.abs(point.x - endMm) < SHOWS_MM && point.y < low + SHOWS_MM && ring[(i + 1) % ring.length]!.y > point.y + STEEP * Math.abs(ring[(i + 1) % ring.length]!.x - point.x) + SHOWS_MM)
   if (start < 0) return []
   const path = [ring[start]!]
   for (let i = 1; i < ring.length; i++) {
     const next = ring[(start + i) % ring.length]!
-    if (next.y <= path.at(-1)!.y + SHOWS_MM) break
+    const last = path.at(-1)!
+    // A ridge that is a little out of level is not a way up.
+    if (next.y - last.y < STEEP * Math.abs(next.x - last.x) + SHOWS_MM) break
     path.push(next)
   }
   return path

@@ -35,11 +35,12 @@ export function keepClearSteps({ face, strips }: MarkoutInput, make: StepMaker):
     ...askew.map(({ edge, depthMm }, i) => {
       const run = Math.hypot(edge.to.x - edge.from.x, edge.to.y - edge.from.y)
       const inward = { x: -(edge.to.y - edge.from.y) / run * depthMm, y: (edge.to.x - edge.from.x) / run * depthMm }
-      const ends = [edge.from, edge.to].sort((a, b) => a.y - b.y)
+      // Moved inward the line leaves the face a little beside the edge's own ends: it is marked where it crosses their heights.
+      const ends = [edge.from, edge.to].sort((a, b) => a.y - b.y).map(({ x, y }) => ({ x: x + inward.x - inward.y * (edge.to.x - edge.from.x) / (edge.to.y - edge.from.y), y }))
       return make({
         id: `keep-clear-askew-${i + 1}`, kind: 'keep-clear', title: `Keep-clear line along the ${edge.name}`, tape: 'along', lineMm: null,
         instruction: 'Snap between these two points. No module passes the line.',
-        marks: ends.map((end, e) => ({ label: `${e === 0 ? 'Lower' : 'Upper'} point`, mm: end.x + inward.x, upMm: end.y + inward.y })),
+        marks: ends.map((end, e) => ({ label: `${e === 0 ? 'Lower' : 'Upper'} point`, mm: end.x, upMm: end.y })),
       })
     }),
   ]

@@ -1,5 +1,6 @@
 import type { Workbook, Worksheet } from 'exceljs'
-import ExcelJS from 'exceljs'
+// The one-file build: in the other, dependencies choose their files at run time, which the server's bundle then lacks.
+import ExcelJS from 'exceljs/dist/exceljs.min.js'
 import type { Job } from '#core/job'
 import { type Loadout, loadRows, loadStageNames, purchaseRows } from '#core/loadout'
 

@@ -13,7 +13,8 @@ export type Paper = typeof papers[number]
 
 /** Opens a document in the app's own fonts; `finish` closes it and gives its bytes. */
 export function openPdf(title: string, paper: Paper, margin: number, fonts: DocumentFonts): { pdf: Pdf, finish: () => Promise<Buffer> } {
-  const pdf = new PDFDocument({ size: paper, margin, bufferPages: true, font: fonts.regular as unknown as string, info: { Title: title, Creator: 'Upper Deck' } })
+  // No font to begin with: one opened there would be looked up anew, and read anew, with every change of font.
+  const pdf = new PDFDocument({ size: paper, margin, bufferPages: true, font: null as unknown as string, info: { Title: title, Creator: 'Upper Deck' } })
   pdf.registerFont('regular', fonts.regular)
   pdf.registerFont('bold', fonts.bold)
   const chunks: Buffer[] = []

@@ -1,2 +1,3 @@
 /** Times of what a planner waits for. Every file prints its own when it is loaded. */
 import './plan'
+import './documents'

@@ -38,11 +38,11 @@ const packs = (line: LoadLine) => line.packOf > 1 ? `${Math.ceil(line.total / li
     <h3 class="border-b-2 border-graphite-900 text-lg font-bold">
       {{ loadStageNames[stage] }}
     </h3>
-    <ul>
+    <ul :class="stage === 'set-up' ? 'gap-x-8 sm:columns-2' : ''">
       <li
         v-for="line in lines"
         :key="line.id"
-        class="border-b border-dotted border-graphite-400"
+        class="break-inside-avoid border-b border-dotted border-graphite-400"
         :data-part="line.kind"
       >
         <label class="flex cursor-pointer items-center gap-3 py-1.5">
@@ -66,7 +66,7 @@ const packs = (line: LoadLine) => line.packOf > 1 ? `${Math.ceil(line.total / li
             <span
               v-if="line.kind !== 'tool'"
               class="block text-sm text-muted"
-            >{{ [line.maker, line.spares ? `${line.spares} spare` : '', line.rule].filter(Boolean).join(' · ') }}</span></span>
+            >{{ [line.maker, line.spares ? `${line.spares} spare` : '', line.rule].filter(Boolean).join(', ') }}</span></span>
           <span class="w-20 shrink-0 text-right text-[15px] max-sm:hidden">{{ packs(line) }}</span>
           <span class="w-16 shrink-0 text-right text-[15px] text-muted">{{ line.unitMassKg === null ? '' : formatMass(line.unitMassKg * line.total, units) }}</span>
         </label>

@@ -141,7 +141,7 @@ const size = computed(() => units.value === 'imperial' ? 'text-[3.6rem]' : 'text
         v-else
         class="px-4 pt-2 text-[15px] font-semibold"
       >
-        {{ last ? `Revision ${revisionName(last.revision)}, ${last.issuedBy}` : 'Not issued yet' }} · {{ reached ? 'ticks have reached the office' : 'ticks kept on this phone' }}
+        {{ last ? `Revision ${revisionName(last.revision)}, ${last.issuedBy}` : 'Not issued yet' }}; {{ reached ? 'ticks have reached the office' : 'ticks kept on this phone' }}
       </p>
 
       <ol

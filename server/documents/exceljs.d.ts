@@ -1,0 +1,5 @@
+declare module 'exceljs/dist/exceljs.min.js' {
+  import ExcelJS from 'exceljs'
+
+  export default ExcelJS
+}
