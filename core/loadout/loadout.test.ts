@@ -1,12 +1,10 @@
-import ExcelJS from 'exceljs'
 import Papa from 'papaparse'
 import { describe, expect, it } from 'vitest'
 import { demoJobs } from '../../db/demo/jobs'
 import { after, catalogue, changed, threeRowsOfSix } from '../../tests/fixtures/jobs'
-import { loadoutXlsx } from '../../server/documents/loadout'
 import type { Job } from '../job'
 import { planJob } from '../plan'
-import { loadoutCsv, loadoutOf, loadRows, purchasesCsv, sparesFor } from './index'
+import { loadoutCsv, loadoutOf, purchasesCsv, sparesFor } from './index'
 
 const of = (job: Job) => {
   const plan = planJob(job, catalogue)
@@ -53,7 +51,7 @@ describe('counts of a load-out', () => {
   })
   it('name the tools that the chosen fixings need', () => {
     const names = of(threeRowsOfSix()).loadout.lines.filter(line => line.kind === 'tool').map(line => line.name)
-    expect(names).toEqual(expect.arrayContaining(['3/16 in bit with a stop at 2 in', 'Torque wrench, set to 14 N m for the clamps', 'Sealant gun', 'Saw for aluminium and a file']))
+    expect(names).toEqual(expect.arrayContaining(['3/16 in bit with a stop at 2 in', 'Torque wrench, set to 14\u00A0N\u00A0m for the clamps', 'Sealant gun', 'Saw for aluminium and a file']))
     const frames = of(demoJobs.find(({ job }) => job.title === '9 Halyard Close')!.job).loadout.lines.map(line => line.name)
     expect(frames).not.toContain('Saw for aluminium and a file')
   })
@@ -117,26 +115,12 @@ describe('what is bought', () => {
 })
 
 describe('tables', () => {
-  const { job, loadout } = of(threeRowsOfSix())
+  const { loadout } = of(threeRowsOfSix())
   it('are read back by a general reader of CSV', () => {
     const load = Papa.parse<Record<string, string>>(loadoutCsv(loadout, 'imperial'), { header: true })
     expect(load.errors).toEqual([])
     expect(load.data.map(row => Number(row.total))).toEqual(loadout.lines.map(line => line.total))
     const buy = Papa.parse<Record<string, string>>(purchasesCsv(loadout, 'imperial'), { header: true })
     expect(buy.data.reduce((sum, row) => sum + Number(row.USD), 0)).toBeCloseTo(loadout.purchases.reduce((sum, one) => sum + one.cost, 0), 1)
-  })
-  it('are a workbook whose sums are formulas with the right results', async () => {
-    const book = new ExcelJS.Workbook()
-    await book.xlsx.load((await loadoutXlsx(after(job, { type: 'set-loadout', values: { liftKg: 200, crateKg: 20 } }), of(after(job, { type: 'set-loadout', values: { liftKg: 200, crateKg: 20 } })).loadout)) as unknown as ArrayBuffer)
-    expect(book.worksheets.map(sheet => sheet.name)).toEqual(['Van', 'Buy', 'By face', 'Lifts'])
-    for (const [name, head] of [['Van', 'kg'], ['Buy', 'USD'], ['Lifts', 'kg']] as const) {
-      const sheet = book.getWorksheet(name)!
-      const column = (sheet.getRow(1).values as string[]).indexOf(head)
-      const cells = Array.from({ length: sheet.rowCount - 2 }, (_, i) => Number(sheet.getRow(i + 2).getCell(column).value) || 0)
-      const sum = sheet.getRow(sheet.rowCount).getCell(column)
-      expect(sum.formula).toMatch(new RegExp(`^SUM\\([A-Z]+2:[A-Z]+${sheet.rowCount - 1}\\)$`))
-      expect(sum.result).toBeCloseTo(cells.reduce((a, b) => a + b, 0), 6)
-    }
-    expect(book.getWorksheet('Van')!.rowCount - 2).toBe(loadRows(loadout, 'imperial').length)
   })
 })

@@ -10,7 +10,7 @@ export function toolsFor(job: Job, faces: FacePlan[]): string[] {
     ...job.site.bring.map(one => bringWords[one]), ...(job.site.bringNote.trim() ? [job.site.bringNote.trim()] : []),
     'Harness, rope and helmet for each', 'Two tapes', 'Chalk line, blue', 'Crayon', 'String line', 'Impact driver and drill',
     ...built.flatMap(face => face.parts.mount.tools),
-    ...torques.map(nm => `Torque wrench, set to ${nm} N m for the clamps`),
+    ...torques.map(nm => `Torque wrench, set to ${nm}\u00A0N\u00A0m for the clamps`),
     ...(built.some(face => face.sticks.sticks.length > 0) ? ['Saw for aluminium and a file'] : []),
     ...(built.some(face => face.parts.mount.sealantMl > 0) ? ['Sealant gun'] : []),
     ...(built.some(face => face.parts.clamps.bolt.enters === 'end' && !face.parts.rail.frame) ? ['Box for bolts, counted out rail by rail'] : []),

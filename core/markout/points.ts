@@ -3,7 +3,7 @@ import { clampsOn, endNames, fixedPoint, type RailPlan } from '../rails'
 import { count } from '../units'
 import type { MarkoutInput } from './input'
 import { stateWords, tapeOf } from './lines'
-import type { MarkStep, StepMaker } from './step'
+import { type MarkStep, sentenceCase, type StepMaker } from './step'
 
 /** Rails or rows in the order in which they are built: from the eave up, or from the ridge down. */
 export const inOrder = <T>({ face }: Pick<MarkoutInput, 'face'>, items: T[]): T[] => face.array.stackFrom === 'ridge' ? [...items].reverse() : items
@@ -13,7 +13,7 @@ export function fixingSteps(input: MarkoutInput, make: StepMaker): MarkStep[] {
   return inOrder(input, rails.map((rail, r) => {
     const own = fixings.rails[r]!.fixings
     const still = fixedPoint(rail, own.map(fixing => fixing.atMm))?.fixing
-    const noteOf = ({ state, member }: Fixing, i: number) => [member, ...(state === 'proved' ? [] : [`${stateWords[state]}: pilot first`]), ...(i === still && !parts.rail.frame ? ['fixed point: tighten first, the rail grows both ways from here'] : [])].join(', ')
+    const noteOf = ({ state, member }: Fixing, i: number) => [sentenceCase(member), ...(state === 'proved' ? [] : [`${stateWords[state]}: pilot first`]), ...(i === still && !parts.rail.frame ? ['fixed point: tighten first, the rail grows both ways from here'] : [])].join(', ')
     return make({
       id: `fixings-${rail.id}`, kind: 'fixings', title: `Fixings on ${parts.rail.frame ? 'line' : 'rail'} ${rail.number}`, tape: tapeOf(rail), lineMm: rail.lineMm,
       instruction: `${parts.mount.name}. ${parts.mount.screw.pilot}. ${parts.mount.sealant}.`,

@@ -142,7 +142,7 @@ describe('read aloud', () => {
   })
   it('says mark, reading and what it stands on', () => {
     const fixings = step('fixings-row1-lower')
-    expect(spokenMark(fixings.marks[0]!, 'imperial')).toMatch(/^Fixing 1\. \d+ feet .* inches\. rafter \d+, guessed: pilot first/)
+    expect(spokenMark(fixings.marks[0]!, 'imperial')).toMatch(/^Fixing 1\. \d+ feet .* inches\. Rafter \d+, guessed: pilot first/)
     expect(spokenStep(fixings, 'imperial')).toMatch(/^Fixings on rail 1\. Along the eave, line at /)
     expect(spokenCheck(step('square').checks[1]!, 'imperial')).toMatch(/^Check\. Diagonal between the two\. \d+ feet/)
   })

@@ -59,9 +59,9 @@ test('loads, holds, sticks, every rail’s chart and the span table of every dem
       expect(await page.locator('body').innerText()).not.toMatch(NO_FIGURE)
       if (i === 2) await noSeriousFault(page)
     }
-    const rails = await page.getByRole('button', { name: /^Rail \d+, up/ }).all()
-    for (let r = 0; r < rails.length; r++) {
-      await page.getByRole('button', { name: /^Rail \d+, up/ }).nth(r).click()
+    const rails = await page.getByRole('button', { name: /^(Rail|Line) \d+, (up|along)/ }).all()
+    for (let r = 0; r < Math.min(8, rails.length); r++) {
+      await page.getByRole('button', { name: /^(Rail|Line) \d+, (up|along)/ }).nth(r).click()
       expect(await page.locator('body').innerHTML()).not.toMatch(/\bNaN\b|\bInfinity\b/)
       if (i === 2 && r === 0) await noSeriousFault(page)
       await page.getByRole('button', { name: 'All rails' }).click()
@@ -76,6 +76,28 @@ test('loads, holds, sticks, every rail’s chart and the span table of every dem
     expect(await page.getByRole('dialog').innerText()).not.toMatch(NO_FIGURE)
     await page.keyboard.press('Escape')
     await expect(page.getByRole('dialog')).toHaveCount(0)
+  }
+})
+
+test('every part of the load-out and every mark on the roof of every demo job: no fault, and no figure that is none', async ({ page }) => {
+  test.setTimeout(240_000)
+  for (const [i, { id, job }] of demoJobs.entries()) {
+    await openStage(page, id, 'load-out')
+    for (const part of ['By face', 'Lifts', 'Cut plan', 'Buy', 'Spares', 'Van list']) {
+      await page.getByRole('tab', { name: part }).click()
+      expect(await page.locator('body').innerText()).not.toMatch(NO_FIGURE)
+      if (i === 2) await noSeriousFault(page)
+    }
+    await page.setViewportSize({ width: 390, height: 844 })
+    await page.goto(`/jobs/${id}/roof`)
+    await expect(page.getByRole('button', { name: 'Marked' }), job.title).toBeVisible()
+    if (i === 2) await noSeriousFault(page)
+    await page.getByRole('button', { name: /all steps/ }).click()
+    expect(await page.locator('body').innerText()).not.toMatch(NO_FIGURE)
+    await page.getByRole('listitem').nth(6).getByRole('button').click()
+    expect(await page.locator('body').innerText()).not.toMatch(NO_FIGURE)
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
+    await page.setViewportSize({ width: 1280, height: 800 })
   }
 })
 

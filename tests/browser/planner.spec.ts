@@ -3,6 +3,7 @@ import { expect, freshJob, openStage, saved, test, typeOver } from './support'
 test('the countable fixture: every part of the load-out is right', async ({ page }) => {
   const jobId = await freshJob()
   await openStage(page, jobId, 'load-out')
+  await page.getByRole('tab', { name: 'By face' }).click()
   const pieces = async (kind: string) => {
     const cells = await page.locator(`tr[data-part="${kind}"] td:first-child`).allInnerTexts()
     return cells.reduce((sum, cell) => sum + Number(cell), 0)
@@ -15,6 +16,7 @@ test('the countable fixture: every part of the load-out is right', async ({ page
   expect(await pieces('mount')).toBe(36)
   expect(await pieces('lug')).toBe(3)
   expect(await pieces('electronics')).toBe(18)
+  await page.getByRole('tab', { name: 'Cut plan' }).click()
   await expect(page.getByText('No cutting uses fewer')).toBeVisible()
 })
 

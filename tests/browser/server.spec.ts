@@ -10,7 +10,7 @@ interface Refusal { data: { problems: { path: string, sentence: string }[] } }
 
 test('nobody gets at a job without a session', async ({ request }) => {
   const jobId = await freshJob()
-  for (const path of ['/api/me', '/api/jobs', `/api/jobs/${jobId}`, `/api/jobs/${jobId}/sheet`, `/api/jobs/${jobId}/mark-out.csv`, `/api/jobs/${jobId}/calculations.pdf`, `/api/jobs/${jobId}/edits?since=0`]) {
+  for (const path of ['/api/me', '/api/jobs', `/api/jobs/${jobId}`, `/api/jobs/${jobId}/sheet`, `/api/jobs/${jobId}/mark-out.csv`, `/api/jobs/${jobId}/calculations.pdf`, `/api/jobs/${jobId}/mark-out.pdf`, `/api/jobs/${jobId}/load-out.xlsx`, `/api/jobs/${jobId}/roof.geojson`, `/api/jobs/${jobId}/ticks?list=van`, `/api/jobs/${jobId}/edits?since=0`]) {
     const answer = await request.get(path)
     expect(answer.status(), path).toBe(401)
     expect(((await answer.json()) as Refusal).data.problems[0]!.sentence).toContain('signed out')

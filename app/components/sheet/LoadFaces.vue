@@ -29,6 +29,7 @@ const faces = computed(() => job.faces.map(face => ({
           v-for="{ line, pieces } in face.lines"
           :key="line.id"
           class="border-b border-dotted border-graphite-400 align-baseline"
+          :data-part="line.kind"
         >
           <td class="w-16 py-1 pr-3 text-right text-lg font-bold">
             {{ pieces }}

@@ -66,9 +66,11 @@ const packs = (line: LoadLine) => line.packOf > 1 ? `${Math.ceil(line.total / li
             <span
               v-if="line.kind !== 'tool'"
               class="block text-sm text-muted"
-            >{{ [line.maker, line.spares ? `${line.spares} spare` : '', line.rule].filter(Boolean).join(', ') }}</span></span>
-          <span class="w-20 shrink-0 text-right text-[15px] max-sm:hidden">{{ packs(line) }}</span>
-          <span class="w-16 shrink-0 text-right text-[15px] text-muted">{{ line.unitMassKg === null ? '' : formatMass(line.unitMassKg * line.total, units) }}</span>
+            >{{ [line.maker, line.spares ? `${line.spares} spare` : '', `${line.rule[0]!.toLowerCase()}${line.rule.slice(1)}`].filter(Boolean).join(', ') }}</span></span>
+          <template v-if="line.kind !== 'tool'">
+            <span class="w-20 shrink-0 text-right text-[15px] max-sm:hidden">{{ packs(line) }}</span>
+            <span class="w-16 shrink-0 text-right text-[15px] text-muted">{{ line.unitMassKg === null ? '' : formatMass(line.unitMassKg * line.total, units) }}</span>
+          </template>
         </label>
       </li>
     </ul>

@@ -80,6 +80,7 @@ function finish() {
   }
   go(at.value + 1)
 }
+const where = computed(() => task.value?.kind === 'check' ? 'Check' : task.value?.step.tape === 'along' ? 'Along the eave' : 'Up the slope')
 const size = computed(() => units.value === 'imperial' ? 'text-[3.6rem]' : 'text-[4.2rem]')
 </script>
 
