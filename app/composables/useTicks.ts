@@ -36,15 +36,17 @@ export function useTicks(jobId: string, list: MaybeRefOrGetter<string>) {
   async function send() {
     if (sending) return
     sending = true
+    const of = key()
     try {
-      if (waiting.value.length) {
-        const sent = [...waiting.value]
-        const { items } = await $fetch<{ items: string[] }>(address(), { method: 'PUT', body: { ticks: sent } })
+      const sent = [...waiting.value]
+      const { items } = await (sent.length ? $fetch<{ items: string[] }>(address(), { method: 'PUT', body: { ticks: sent } }) : $fetch<{ items: string[] }>(address()))
+      // Meanwhile another list may have been opened: this answer is not of that one.
+      if (of === key()) {
         waiting.value = waiting.value.slice(sent.length)
         ticked.value = withWaiting(items)
+        keep()
       }
-      else ticked.value = withWaiting((await $fetch<{ items: string[] }>(address())).items)
-      keep()
+      else queueMicrotask(() => void send())
     }
     catch {
       // No signal, or the server is away: what waits is sent with the next try.

@@ -21,7 +21,7 @@ const lock = (row: RowPlan) => setRow(row.index, row.locked
 const keptGap = (row: RowPlan) => ruleOf(row.index).gapBelowMm ?? (row.index === 0 ? 0 : array.value.rowGapMm)
 /** What pressing a place does: leave it empty, hold its module where it is, or part the row after it. */
 const placeModes = [{ value: 'drop', label: 'Press to drop' }, { value: 'hold', label: 'Press to hold' }, { value: 'part', label: 'Press to part after' }] as const
-const placeMode = ref<typeof placeModes[number]>(placeModes[0])
+const placeMode = shallowRef<typeof placeModes[number]>(placeModes[0])
 const nextMode = () => placeMode.value = placeModes[(placeModes.indexOf(placeMode.value) + 1) % placeModes.length]!
 const toggled = (places: number[], place: number) => places.includes(place) ? places.filter(one => one !== place) : [...places, place].sort((a, b) => a - b)
 const isHeld = (row: RowPlan, leftMm: number) => ruleOf(row.index).held.some(mm => Math.abs(mm - leftMm) < 0.01)

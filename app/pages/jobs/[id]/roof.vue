@@ -173,7 +173,7 @@ const size = computed(() => units.value === 'imperial' ? 'text-[3.6rem]' : 'text
           {{ task.step.instruction }}
         </p>
         <p class="mb-1 text-lg font-semibold">
-          {{ task.kind === 'check' ? 'Check' : task.step.tape === 'along' ? 'Along the eave' : 'Up the slope' }}<template v-if="task.step.lineMm && task.kind !== 'check'">
+          {{ where }}<template v-if="task.step.lineMm && task.kind !== 'check'">
             , line at <FieldLengthText
               :mm="task.step.lineMm"
               :units="units"
