@@ -1,3 +1,7 @@
+import { execFileSync } from 'node:child_process'
+import { mkdtemp, writeFile } from 'node:fs/promises'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
 import { chromium } from '@playwright/test'
 
 // Takes the pictures in docs/screenshots from the demo of a running `npm start`. usage: npm run screenshots [ADDRESS]
@@ -10,22 +14,16 @@ const views = [
   ['site', `${job(1)}/site`, wide],
   ['survey', `${job(5)}/survey`, wide],
   ['survey-roof', `${job(5)}/survey`, wide, page => page.getByRole('tab', { name: 'Roof' }).click()],
-  ['common-roof', `${job(4)}/survey`, wide, async (page) => {
-    await page.getByRole('tab', { name: 'Roof' }).click()
-    await page.getByRole('button', { name: 'Common roof…' }).click()
-    await page.getByRole('dialog').getByLabel('Form').click()
-    await page.getByRole('option', { name: 'Gable with a cross gable' }).click()
-  }],
   ['rafters', `${job(6)}/rafters`, wide],
-  ['purlins', `${job(7)}/rafters`, wide],
   ['keep-clear', `${job(1)}/keep-clear`, wide],
-  ['keep-clear-taken', `${job(5)}/keep-clear`, wide, page => page.getByRole('tab', { name: 'Who took what' }).click()],
   ['rows', `${job(1)}/rows`, wide, page => page.getByRole('region', { name: 'Row 1' }).getByText('Row 1').click()],
   ['arrangements', `${job(5)}/rows`, wide, async (page) => {
     await page.getByRole('button', { name: 'Find the best rows…' }).click()
     await page.getByTestId('arrangement').first().waitFor()
   }],
   ['rails', `${job(1)}/rails`, wide, page => page.getByRole('button', { name: /^Rail 3, up/ }).click()],
+  ['rails-up', `${job(7)}/rails`, wide, page => page.getByRole('button', { name: /^Rail 3, along/ }).click()],
+  ['coupled-frames', `${job(13)}/rails`, wide, page => page.getByRole('button', { name: /^Line 2, up/ }).click()],
   ['wind-zones', `${job(5)}/rails`, wide, async (page) => {
     await page.keyboard.press('z')
     await page.getByRole('tab', { name: 'Loads' }).click()
@@ -36,9 +34,12 @@ const views = [
   }],
   ['findings', `${job(2)}/rails`, wide, page => page.getByRole('button', { name: 'Show it' }).first().click()],
   ['load-out', `${job(1)}/load-out`, wide],
-  ['cut-plan', `${job(1)}/load-out`, wide, page => page.getByText(/Cut plan, rear face/).scrollIntoViewIfNeeded().then(() => page.mouse.move(700, 400)).then(() => page.mouse.wheel(0, 700))],
+  ['cut-plan', `${job(1)}/load-out`, wide, page => page.getByRole('tab', { name: 'Cut plan' }).click()],
   ['mark-out', `${job(1)}/mark-out`, wide],
-  ['mark-out-phone', `${job(1)}/mark-out`, phone],
+  ['mark-out-phone', `${job(1)}/roof`, phone, async (page) => {
+    await page.getByRole('button', { name: /all steps/ }).click()
+    await page.getByRole('button', { name: /^Fixings on rail 2/ }).click()
+  }],
 ]
 
 const browser = await chromium.launch({
@@ -56,4 +57,12 @@ for (const [name, path, viewport, act] of views) {
   await page.screenshot({ path: `docs/screenshots/${name}.png` })
   await page.close()
 }
+
+// The printed sheet as it comes out of the printer: a page of the PDF, turned into a picture by Debian's poppler-utils.
+const page = await browser.newPage()
+await page.goto(address)
+await page.waitForLoadState('networkidle')
+const folder = await mkdtemp(join(tmpdir(), 'sheet-'))
+await writeFile(join(folder, 'sheet.pdf'), await (await page.request.get(`${address}/api${job(5)}/mark-out.pdf?paper=A4`)).body())
+execFileSync('pdftoppm', ['-r', '80', '-png', '-f', '1', '-l', '1', '-singlefile', join(folder, 'sheet.pdf'), 'docs/screenshots/mark-out-printed'])
 await browser.close()

@@ -36,6 +36,7 @@ export function useTicks(jobId: string, list: MaybeRefOrGetter<string>) {
   async function send() {
     if (sending) return
     sending = true
+    let reached = true
     const of = key()
     try {
       const sent = [...waiting.value]
@@ -46,15 +47,16 @@ export function useTicks(jobId: string, list: MaybeRefOrGetter<string>) {
         ticked.value = withWaiting(items)
         keep()
       }
-      else queueMicrotask(() => void send())
+      else setTimeout(() => void send())
     }
     catch {
       // No signal, or the server is away: what waits is sent with the next try.
+      reached = false
     }
     finally {
       sending = false
     }
-    if (waiting.value.length && navigator.onLine) setTimeout(() => void send(), 3000)
+    if (waiting.value.length && navigator.onLine) setTimeout(() => void send(), reached ? 0 : 3000)
   }
 
   function set(item: string, done: boolean) {

@@ -21,8 +21,7 @@ async function openFile(event: Event) {
     await navigateTo(`/jobs/${jobId}/survey`)
   }
   catch (failure) {
-    const data = (failure as { data?: { data?: { problems?: { path: string, sentence: string }[] } } }).data
-    fileProblem.value = data?.data?.problems?.slice(0, 3).map(one => `${one.path}: ${one.sentence}`).join(' ') ?? 'The server can’t be reached. Try again in a minute.'
+    fileProblem.value = sentencesOf(failure, 'The server can’t be reached. Try again in a minute.', true)
   }
 }
 
@@ -36,8 +35,7 @@ async function create() {
     await navigateTo(`/jobs/${jobId}/survey`)
   }
   catch (failure) {
-    const data = (failure as { data?: { data?: { problems?: { sentence: string }[] } } }).data
-    problem.value = data?.data?.problems?.map(one => one.sentence).join(' ') ?? 'The server can’t be reached. Try again in a minute.'
+    problem.value = sentencesOf(failure, 'The server can’t be reached. Try again in a minute.')
   }
 }
 </script>

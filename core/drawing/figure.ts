@@ -1,4 +1,4 @@
-import { type Interval, type Point, rectangle, type Ring } from '../geometry'
+import { common, freeIntervals, type Interval, type Point, rectangle, type Ring } from '../geometry'
 import type { Face } from '../job'
 import { around } from '../keepclear'
 import type { FacePlan } from '../plan/face'
@@ -26,7 +26,8 @@ const layer = (name: FigureLayer, shapes: Partial<Omit<LayerShapes, 'layer'>>): 
 export function faceFigure(face: Face, plan: Omit<FacePlan, 'list' | 'marks'>): FaceFigure {
   const { shape, rails, rows, supports } = plan
   const top = shape.up.toMm
-  const across = (y: number): [Point, Point] => [{ x: shape.along.fromMm, y }, { x: shape.along.toMm, y }]
+  /** A line across the face, as far as it lies on it. */
+  const across = (y: number): [Point, Point][] => freeIntervals(shape.region, { fromMm: y, toMm: y }).map(({ fromMm, toMm }) => [{ x: fromMm, y }, { x: toMm, y }])
   let number = 0
   const modules = rows.rows.flatMap(row => row.moduleLeftsMm.map(left => ({
     ring: rectangle({ fromMm: left, toMm: left + row.moduleWidthMm }, { fromMm: row.bottomMm, toMm: row.topMm })[0]!,
@@ -41,14 +42,14 @@ export function faceFigure(face: Face, plan: Omit<FacePlan, 'list' | 'marks'>): 
     layers: [
       layer('outline', { rings: shape.region, texts: shape.edges.filter(edge => edge.kind === 'eave' || edge.kind === 'ridge').map(edge => ({ at: { x: (edge.from.x + edge.to.x) / 2, y: (edge.from.y + edge.to.y) / 2 }, text: edge.name })) }),
       layer('keep-clear', { rings: plan.strips.flatMap(strip => strip.region) }),
-      layer('courses', { lines: plan.courses.map(across) }),
+      layer('courses', { lines: plan.courses.flatMap(across) }),
       layer('supports', {
-        rings: supports.rafters.map((rafter) => {
+        rings: supports.rafters.flatMap((rafter) => {
           const half = rafter.widthMm / 2
           const [low, high] = [rafterAt(rafter, 0), rafterAt(rafter, top)]
-          return [{ x: low - half, y: 0 }, { x: low + half, y: 0 }, { x: high + half, y: top }, { x: high - half, y: top }]
+          return common([[{ x: low - half, y: 0 }, { x: low + half, y: 0 }, { x: high + half, y: top }, { x: high - half, y: top }]], shape.region)
         }),
-        lines: [...supports.across.map(line => across(line.centreMm)), ...supports.seams.map((seam): [Point, Point] => [{ x: seam.xMm, y: 0 }, { x: seam.xMm, y: top }]), ...supports.screws.rowsMm.map(across)],
+        lines: [...supports.across.flatMap(line => across(line.centreMm)), ...supports.seams.map((seam): [Point, Point] => [{ x: seam.xMm, y: 0 }, { x: seam.xMm, y: top }]), ...supports.screws.rowsMm.flatMap(across)],
         texts: supports.rafters.map(rafter => ({ at: { x: rafter.centreMm, y: 0 }, text: String(rafter.number) })),
       }),
       layer('obstructions', { rings: face.obstructions.flatMap(one => around({ ...one, clearanceMm: 0 })), texts: face.obstructions.filter(one => one.widthMm >= NAMED_FROM_MM).map(one => ({ at: { x: one.xMm, y: one.yMm }, text: one.kind.replace('-', ' ') })) }),

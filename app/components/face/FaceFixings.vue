@@ -12,6 +12,12 @@ const screen = (r: number, atMm: number) => {
   const { xMm, yMm } = onFace(plan.rails[r]!, atMm)
   return `${scale.x(xMm)} ${scale.y(yMm)}`
 }
+/** Over the fixing; beside a rail up the slope, on the side where its dimensions are not. */
+const labelAt = (r: number) => {
+  const { way, side } = plan.rails[r]!
+  if (way === 'across') return { 'x': 3, 'y': -16, 'text-anchor': 'middle' }
+  return side === 'left' ? { 'x': -12, 'y': 5, 'text-anchor': 'end' } : { 'x': 19, 'y': 5, 'text-anchor': 'start' }
+}
 const BAR = 18
 const colour = (share: number) => share > 1 ? 'var(--color-brick-500)' : share > 0.9 ? 'var(--color-amber-500)' : 'var(--color-lichen-500)'
 const useOf = (r: number, i: number) => showsUse ? plan.uses[r]?.fixings[i]?.worst ?? null : null
@@ -65,9 +71,7 @@ const useOf = (r: number, i: number) => showsUse ? plan.uses[r]?.fixings[i]?.wor
           />
           <text
             v-if="rail.railId === selection"
-            x="3"
-            y="-16"
-            text-anchor="middle"
+            v-bind="labelAt(r)"
             font-size="13"
             font-weight="700"
             fill="#22272e"

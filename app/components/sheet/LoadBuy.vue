@@ -32,12 +32,10 @@ const unpriced = computed(() => loadout.purchases.reduce((sum, one) => sum + one
             {{ pieces }}
           </td>
           <td class="py-1">
-            {{ line.name }}<template v-if="line.lengthMm">
-              , <FieldLengthText
-                :mm="line.lengthMm"
-                :units="units"
-              />
-            </template>
+            <SheetLoadPart
+              :line="line"
+              :units="units"
+            />
           </td>
           <td class="py-1 text-right text-muted max-sm:hidden">
             {{ line.packOf > 1 ? `${packs} × ${line.packOf}` : '' }}

@@ -35,12 +35,10 @@ const faces = computed(() => job.faces.map(face => ({
             {{ pieces }}
           </td>
           <td class="py-1">
-            {{ line.name }}<template v-if="line.lengthMm">
-              , <FieldLengthText
-                :mm="line.lengthMm"
-                :units="units"
-              />
-            </template>
+            <SheetLoadPart
+              :line="line"
+              :units="units"
+            />
           </td>
           <td class="py-1 text-right text-muted">
             {{ loadStageNames[line.stage] }}

@@ -59,10 +59,10 @@ const packs = (line: LoadLine) => line.packOf > 1 ? `${Math.ceil(line.total / li
           <span
             class="min-w-0 flex-1 leading-tight"
             :class="ticked.has(line.id) ? 'text-muted line-through decoration-1' : ''"
-          >{{ line.name }}<template v-if="line.lengthMm">, <FieldLengthText
-            :mm="line.lengthMm"
-            :units="units"
-          /></template>
+          ><SheetLoadPart
+             :line="line"
+             :units="units"
+           />
             <span
               v-if="line.kind !== 'tool'"
               class="block text-sm text-muted"

@@ -24,8 +24,7 @@ async function issue() {
     emit('issued')
   }
   catch (failure) {
-    const data = (failure as { data?: { data?: { problems?: { sentence: string }[] } } }).data
-    problem.value = data?.data?.problems?.map(one => one.sentence).join(' ') ?? 'The server can’t be reached. Nothing was issued; try again in a minute.'
+    problem.value = sentencesOf(failure, 'The server can’t be reached. Nothing was issued; try again in a minute.')
   }
   busy.value = false
 }

@@ -80,7 +80,10 @@ function finish() {
   }
   go(at.value + 1)
 }
-const where = computed(() => task.value?.kind === 'check' ? 'Check' : task.value?.step.tape === 'along' ? 'Along the eave' : 'Up the slope')
+const where = computed(() => {
+  if (!task.value || task.value.kind === 'check') return 'Check'
+  return `${task.value.step.tape === 'along' ? 'Along the eave' : 'Up the slope'}${task.value.step.lineMm ? ', line at' : ''}`
+})
 const size = computed(() => units.value === 'imperial' ? 'text-[3.6rem]' : 'text-[4.2rem]')
 </script>
 
@@ -173,12 +176,11 @@ const size = computed(() => units.value === 'imperial' ? 'text-[3.6rem]' : 'text
           {{ task.step.instruction }}
         </p>
         <p class="mb-1 text-lg font-semibold">
-          {{ where }}<template v-if="task.step.lineMm && task.kind !== 'check'">
-            , line at <FieldLengthText
-              :mm="task.step.lineMm"
-              :units="units"
-            />
-          </template>
+          {{ where }} <FieldLengthText
+            v-if="task.step.lineMm && task.kind !== 'check'"
+            :mm="task.step.lineMm"
+            :units="units"
+          />
         </p>
         <div class="my-auto py-2">
           <h1 class="text-3xl leading-tight font-bold">
