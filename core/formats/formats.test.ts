@@ -1,4 +1,5 @@
 import DxfParser from 'dxf-parser'
+import { geoDistance } from 'd3'
 import sharp from 'sharp'
 import { describe, expect, it } from 'vitest'
 import { demoJobs } from '../../db/demo/jobs'
@@ -7,7 +8,7 @@ import { faceFigure, figureLayers } from '../drawing'
 import { areaMm2 } from '../geometry'
 import { planJob } from '../plan'
 import { onFace } from '../rails'
-import { shapeOf } from '../roof'
+import { planOutline, shapeOf } from '../roof'
 import { facesFromGeoJson, outlinesFromDxf } from '../roof/import'
 import { dxfLayer, faceDxf, faceSvg, roofGeoJson } from './index'
 
@@ -58,6 +59,20 @@ describe.each(drawn)('$title as DXF', ({ job, face, plan, figure }) => {
 })
 
 describe.each(drawn)('$title as GeoJSON', ({ job }) => {
+  it('is read by a general reader of maps, as large as the roof is', () => {
+    const { features } = JSON.parse(roofGeoJson(job)) as { features: { geometry: { coordinates: [number, number][][] } }[] }
+    // Distances along great circles of a sphere of the earth's mean radius, against the roof in plan: the ellipsoid differs by up to half a percent.
+    features.forEach((feature, f) => {
+      const plan = planOutline(job.faces[f]!)
+      const ring = feature.geometry.coordinates[0]!
+      plan.forEach((from, i) => {
+        const to = plan[(i + 1) % plan.length]!
+        const mm = geoDistance(ring[i]!, ring[i + 1]!) * 6_371_008.8 * 1000
+        expect(Math.abs(mm / Math.hypot(to.x - from.x, to.y - from.y) - 1)).toBeLessThan(0.006)
+      })
+      expect(ring.at(-1)).toEqual(ring[0])
+    })
+  })
   it('comes back through the import with its faces’ sizes, pitches and edges', () => {
     const read = facesFromGeoJson(roofGeoJson(job))
     expect(read.ok).toBe(true)

@@ -3,7 +3,7 @@ import { after, catalogue, changed, inch, planOf, threeRowsOfSix } from '../../t
 import { plainRow } from '../job'
 import { markoutSheet, planJob } from '../plan'
 import { readingDivisionMm } from '../units'
-import { gaugeError, revisionName, sheetChanges, spokenCheck, spokenLength, spokenMark, spokenStep, squareFor } from './index'
+import { gaugeError, markTasks, revisionName, sheetChanges, spokenCheck, spokenLength, spokenMark, spokenStep, spokenTask, squareFor, stepProgress } from './index'
 
 const face = () => threeRowsOfSix().faces[0]!
 const marksOf = (array = {}, values = {}) => planOf(changed(values, array).faces[0]!).marks
@@ -164,5 +164,31 @@ describe('a hip', () => {
     const closing = plan.marks.find(one => one.id === 'rows')!.closing!
     expect(closing.endsMm![0]).toBeCloseTo(Math.hypot(3000, 4002), 6)
     expect(closing.endsMm![1]).toBeNull()
+  })
+})
+
+describe('one task at a time', () => {
+  const faces = [{ faceId: 'main', name: 'Main face', marks: marksOf() }]
+  const tasks = markTasks(faces)
+  it('is every mark, closing reading and check, each under a key of its own', () => {
+    expect(tasks).toHaveLength(faces[0]!.marks.reduce((sum, one) => sum + one.marks.length + (one.closing ? 1 : 0) + one.checks.length, 0))
+    expect(new Set(tasks.map(task => task.key)).size).toBe(tasks.length)
+    expect(tasks.filter(task => task.first)).toHaveLength(faces[0]!.marks.length)
+  })
+  it('keeps its key where other marks come and go before it', () => {
+    const fewer = markTasks([{ ...faces[0]!, marks: marksOf({ rowCount: 2 }) }]).map(task => task.key)
+    const kept = fewer.filter(key => tasks.some(task => task.key === key))
+    expect(kept.length / fewer.length).toBeGreaterThan(0.95)
+  })
+  it('says how far each step has come', () => {
+    const [datum, next] = stepProgress(tasks, new Set([tasks[0]!.key, tasks[1]!.key, tasks[2]!.key]))
+    expect(datum).toMatchObject({ title: 'Datum', firstTask: 0, done: 2, of: 2 })
+    expect(next).toMatchObject({ firstTask: 2, done: 1 })
+    expect(stepProgress(tasks, new Set()).reduce((sum, one) => sum + one.of, 0)).toBe(tasks.length)
+  })
+  it('tells its step first, then only the mark', () => {
+    const fixing = tasks.filter(task => task.step.id === 'fixings-row1-lower')
+    expect(spokenTask(fixing[0]!, 'imperial')).toMatch(/^Fixings on rail 1\. Along the eave/)
+    expect(spokenTask(fixing[1]!, 'imperial')).toMatch(/^Fixing 2\./)
   })
 })

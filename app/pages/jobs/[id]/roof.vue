@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Check, type Mark, type MarkStep, revisionName, spokenCheck, spokenMark, spokenStep } from '#core/markout'
+import { markTasks, revisionName, spokenTask, stepProgress } from '#core/markout'
 import { datumName } from '#core/roof'
 import { formatQuantity } from '#core/units'
 
@@ -13,27 +13,11 @@ const changed = computed(() => sheet.value?.changes.reduce((sum, face) => sum + 
 const list = computed(() => last.value && !changed.value ? `mark-out:${revisionName(last.value.revision)}` : 'mark-out')
 const { ticked, set, reached } = useTicks(jobId, list)
 
-type Task = { key: string, faceId: string, face: string, step: MarkStep, first: boolean } & ({ kind: 'mark' | 'closing', mark: Mark } | { kind: 'check', check: Check })
-const tasks = computed((): Task[] => (sheet.value?.plan.faces ?? []).flatMap((plan, f): Task[] => {
-  if (!plan.modules) return []
-  const face = sheet.value!.job.faces[f]!
-  return plan.marks.flatMap((step) => {
-    const base = { faceId: face.id, face: face.name, step }
-    const key = (part: string) => `${face.id}/${step.id}/${part}`.slice(0, 200)
-    return [
-      ...step.marks.map((mark): Task => ({ ...base, first: false, kind: 'mark', mark, key: key(mark.key) })),
-      ...(step.closing ? [{ ...base, first: false, kind: 'closing' as const, mark: step.closing, key: key('closing') }] : []),
-      ...step.checks.map((check): Task => ({ ...base, first: false, kind: 'check', check, key: key(check.id) })),
-    ].map((task, i) => ({ ...task, first: i === 0 }))
-  })
-}))
+const tasks = computed(() => markTasks((sheet.value?.plan.faces ?? []).flatMap((plan, f) => plan.modules ? [{ faceId: plan.faceId, name: sheet.value!.job.faces[f]!.name, marks: plan.marks }] : [])))
 const at = ref(0)
 const task = computed(() => tasks.value[Math.min(at.value, tasks.value.length - 1)] ?? null)
 const inStep = computed(() => tasks.value.filter(one => one.faceId === task.value?.faceId && one.step.id === task.value?.step.id))
-const steps = computed(() => [...new Map(tasks.value.map((one, i) => [`${one.faceId} ${one.step.id}`, { first: i, face: one.face, title: one.step.title, faceId: one.faceId, stepId: one.step.id }])).values()].map((step) => {
-  const own = tasks.value.filter(one => one.faceId === step.faceId && one.step.id === step.stepId)
-  return { ...step, first: tasks.value.indexOf(own[0]!), done: own.filter(one => ticked.value.has(one.key)).length, of: own.length }
-}))
+const steps = computed(() => stepProgress(tasks.value, ticked.value))
 /** Opens on the first mark that is not done, once the ticks are here. */
 let opened = false
 watch([tasks, ticked], () => {
@@ -46,12 +30,7 @@ const done = computed(() => tasks.value.filter(one => ticked.value.has(one.key))
 const lists = ref(false)
 
 const aloud = useLocalStorage('read-marks-aloud', false)
-const spoken = computed(() => {
-  const one = task.value
-  if (!one) return ''
-  const words = one.kind === 'check' ? spokenCheck(one.check, units.value) : spokenMark(one.mark, units.value)
-  return one.first ? `${spokenStep(one.step, units.value)} ${words}` : words
-})
+const spoken = computed(() => task.value ? spokenTask(task.value, units.value) : '')
 const { isSupported, speak, stop } = useSpeechSynthesis(spoken, { rate: 0.95, lang: 'en-GB' })
 function say() {
   stop()
@@ -110,7 +89,7 @@ const size = computed(() => units.value === 'imperial' ? 'text-[3.6rem]' : 'text
           @click="lists = !lists"
         >
           <span class="block truncate text-lg leading-tight font-bold">{{ task.step.title }}</span>
-          <span class="block truncate text-[15px] leading-tight">{{ task.face }}, {{ done }} of {{ tasks.length }} done, all steps ▾</span>
+          <span class="block truncate text-[15px] leading-tight">{{ task.faceName }}, {{ done }} of {{ tasks.length }} done, all steps ▾</span>
         </button>
         <button
           v-if="isSupported"
@@ -159,7 +138,7 @@ const size = computed(() => units.value === 'imperial' ? 'text-[3.6rem]' : 'text
           <button
             type="button"
             class="flex min-h-14 w-full items-center justify-between gap-3 border-b-2 border-black/30 text-left text-xl font-semibold"
-            @click="go(step.first); lists = false"
+            @click="go(step.firstTask); lists = false"
           >
             <span>{{ step.title }}</span><span class="shrink-0">{{ step.done === step.of ? '✓' : `${step.done}/${step.of}` }}</span>
           </button>
@@ -265,7 +244,7 @@ const size = computed(() => units.value === 'imperial' ? 'text-[3.6rem]' : 'text
           class="h-20 flex-1 bg-black text-3xl font-bold text-[#fff7c4]"
           @click="finish"
         >
-          {{ ticked.has(task.key) ? '✓ Next' : task.kind === 'mark' ? 'Marked' : 'It proves' }}
+          {{ done === tasks.length ? 'All done ✓' : ticked.has(task.key) ? '✓ Next' : task.kind === 'mark' ? 'Marked' : 'It proves' }}
         </button>
       </footer>
     </template>

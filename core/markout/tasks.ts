@@ -1,0 +1,47 @@
+import { spokenCheck, spokenMark, spokenStep } from './speech'
+import type { Check, Mark, MarkStep } from './step'
+import type { UnitSystem } from '../units'
+
+/** One thing to do with a tape in hand: a mark, a closing reading or a check. */
+export type MarkTask = {
+  /** The same for the same mark in every plan: by it a tick is kept. */
+  key: string
+  faceId: string
+  faceName: string
+  step: MarkStep
+  /** The first of its step, where the step's instruction is told. */
+  first: boolean
+} & ({ kind: 'mark' | 'closing', mark: Mark } | { kind: 'check', check: Check })
+
+/** A key is kept in the database, which takes so many letters. */
+const MOST_LETTERS = 200
+
+/** All that a mark-out asks of a crew, face by face and step by step, one thing at a time. */
+export const markTasks = (faces: { faceId: string, name: string, marks: MarkStep[] }[]): MarkTask[] => faces.flatMap(({ faceId, name, marks }) => marks.flatMap((step) => {
+  const base = (part: string) => ({ key: `${faceId}/${step.id}/${part}`.slice(0, MOST_LETTERS), faceId, faceName: name, step, first: false })
+  return [
+    ...step.marks.map((mark): MarkTask => ({ ...base(mark.key), kind: 'mark', mark })),
+    ...(step.closing ? [{ ...base('closing'), kind: 'closing' as const, mark: step.closing }] : []),
+    ...step.checks.map((check): MarkTask => ({ ...base(check.id), kind: 'check', check })),
+  ].map((task, i) => ({ ...task, first: i === 0 }))
+}))
+
+/** How far each step has come. */
+export interface StepProgress { faceId: string, stepId: string, title: string, firstTask: number, done: number, of: number }
+
+export function stepProgress(tasks: MarkTask[], ticked: ReadonlySet<string>): StepProgress[] {
+  const steps: StepProgress[] = []
+  tasks.forEach((task, i) => {
+    if (task.first) steps.push({ faceId: task.faceId, stepId: task.step.id, title: task.step.title, firstTask: i, done: 0, of: 0 })
+    const step = steps.at(-1)!
+    step.of++
+    if (ticked.has(task.key)) step.done++
+  })
+  return steps
+}
+
+/** What is said of a task, with its step's instruction where it is the first. */
+export function spokenTask(task: MarkTask, units: UnitSystem): string {
+  const words = task.kind === 'check' ? spokenCheck(task.check, units) : spokenMark(task.mark, units)
+  return task.first ? `${spokenStep(task.step, units)} ${words}` : words
+}
