@@ -1,0 +1,160 @@
+import { mockNuxtImport, registerEndpoint } from '@nuxt/test-utils/runtime'
+import { createError, readBody } from 'h3'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { catalogue, threeRowsOfSix } from '../../tests/fixtures/jobs'
+import { applyEdit, type Edit, type HistoryEntry, inverseOf, type Job } from '#core/job'
+
+// There are no threads here: the plan is worked out in place.
+mockNuxtImport('usePlanner', () => () => ({
+  planJob: async (...question: Parameters<typeof import('#core/plan')['planJob']>) => (await import('#core/plan')).planJob(...question),
+}))
+
+interface Sent { baseVersion: number, entries: (Pick<HistoryEntry, 'id' | 'kind'> & { edit: Edit })[] }
+
+/** A server that keeps one job as the real one does, and can be told to be away, to refuse, or that somebody else was faster. */
+const office = {
+  job: threeRowsOfSix(), version: 0, history: [] as (HistoryEntry & { version: number, personName: string })[], known: new Set<string>(), mood: 'well' as 'well' | 'away' | 'refuses' | 'signed-out', asked: 0,
+  make(edit: Edit, id: string, kind: HistoryEntry['kind'] = 'edit', personName = 'Perrin Oakum') {
+    this.history.push({ id, kind, edit, inverse: inverseOf(this.job, edit), version: ++this.version, personName })
+    this.job = applyEdit(this.job, edit)
+    this.known.add(id)
+  },
+  reset() {
+    Object.assign(this, { job: threeRowsOfSix(), version: 0, history: [], known: new Set(), mood: 'well', asked: 0 })
+  },
+}
+const jobId = '99999999-2222-4333-8444-555555555555'
+registerEndpoint(`/api/jobs/${jobId}`, () => ({ job: office.job, version: office.version, catalogue, history: office.history.filter(entry => entry.personName === 'Perrin Oakum').map(({ id, kind, inverse }) => ({ id, kind, inverse })) }))
+registerEndpoint(`/api/jobs/${jobId}/edits`, { method: 'POST', handler: async (event) => {
+  office.asked++
+  const { baseVersion, entries } = await readBody<Sent>(event)
+  if (office.mood === 'away') throw createError({ statusCode: 503 })
+  if (office.mood === 'signed-out') throw createError({ statusCode: 401 })
+  if (office.mood === 'refuses') throw createError({ statusCode: 422, data: { problems: [{ path: 'edit', sentence: 'The office does not take this.' }] } })
+  const fresh = entries.filter(entry => !office.known.has(entry.id))
+  if (fresh.length && baseVersion !== office.version) throw createError({ statusCode: 409, data: { version: office.version, job: office.job, entries: office.history.filter(entry => entry.version > baseVersion) } })
+  for (const { id, kind, edit } of fresh) office.make(edit, id, kind)
+  return { version: office.version }
+} })
+
+const pitch = (pitchDeg: number): Edit => ({ type: 'set-face', faceId: 'main', values: { pitchDeg } })
+const pitchOf = (job: Job | null) => job!.faces[0]!.pitchDeg
+
+async function opened() {
+  const store = useJobStore()
+  await store.open(jobId)
+  await vi.waitFor(() => expect(store.plan).not.toBeNull(), { timeout: 5000 })
+  return store
+}
+const settled = (store: ReturnType<typeof useJobStore>, state: string) => vi.waitFor(() => expect(store.saveState).toBe(state), { timeout: 5000 })
+
+beforeEach(() => {
+  office.reset()
+  localStorage.clear()
+  useJobStore().close()
+})
+
+describe('the open job', () => {
+  it('is planned, takes an edit at once, tells what it changed, and saves it', async () => {
+    const store = await opened()
+    expect(store.plan!.totals.modules).toBe(18)
+    expect(store.commit({ type: 'set-array', faceId: 'main', values: { rowCount: 2 } }).ok).toBe(true)
+    await vi.waitFor(() => expect(store.plan!.totals.modules).toBe(12))
+    expect(store.changes.join(' ')).toContain('modules')
+    await settled(store, 'saved')
+    expect(office.job.faces[0]!.array.rowCount).toBe(2)
+  })
+  it('keeps the old value and says why where an edit can’t be made', async () => {
+    const store = await opened()
+    const outcome = store.commit(pitch(-3))
+    expect(!outcome.ok && outcome.problem).toContain('above 0')
+    expect(pitchOf(store.job)).toBe(pitchOf(threeRowsOfSix()))
+    expect(office.asked).toBe(0)
+  })
+  it('undoes and redoes over a reload: both are edits that the office has', async () => {
+    const store = await opened()
+    const before = pitchOf(store.job)
+    store.commit(pitch(33))
+    await settled(store, 'saved')
+    store.close()
+    await store.open(jobId)
+    expect(store.canUndo).toBe(true)
+    store.undo()
+    expect(pitchOf(store.job)).toBe(before)
+    store.redo()
+    expect(pitchOf(store.job)).toBe(33)
+    await settled(store, 'saved')
+    expect(office.history.map(entry => entry.kind)).toEqual(['edit', 'undo', 'redo'])
+    const nothing = store.redo()
+    expect(!nothing.ok && nothing.problem).toContain('nothing to redo')
+  })
+  it('shows an edit that somebody only looks at, without making it', async () => {
+    const store = await opened()
+    await store.previewEdit({ type: 'set-array', faceId: 'main', values: { rowCount: 1 } })
+    expect(store.preview!.plan.totals.modules).toBe(6)
+    expect(store.job!.faces[0]!.array.rowCount).not.toBe(1)
+    await store.previewEdit(null)
+    expect(store.preview).toBeNull()
+  })
+})
+
+describe('what is on the way', () => {
+  it('is kept on this device while the office is away, and is there again after a reload', async () => {
+    const store = await opened()
+    office.mood = 'away'
+    store.commit(pitch(27))
+    await settled(store, 'offline')
+    expect(localStorage.getItem(`upper-deck/unsent/${jobId}`)).toContain('27')
+    store.close()
+    office.mood = 'well'
+    await store.open(jobId)
+    expect(pitchOf(store.job)).toBe(27)
+    await vi.waitFor(() => expect(pitchOf(office.job)).toBe(27), { timeout: 5000 })
+    await settled(store, 'saved')
+    expect(localStorage.getItem(`upper-deck/unsent/${jobId}`)).toBeNull()
+  })
+  it('goes on top of what somebody else changed meanwhile, and says who and what', async () => {
+    const store = await opened()
+    office.make({ type: 'set-job', values: { title: 'Renamed elsewhere' } }, '11111111-0000-4000-8000-000000000001', 'edit', 'Dabney Thrift')
+    store.commit(pitch(41))
+    await vi.waitFor(() => expect(pitchOf(office.job)).toBe(41), { timeout: 5000 })
+    expect(office.job.title).toBe('Renamed elsewhere')
+    expect(store.job!.title).toBe('Renamed elsewhere')
+    expect(store.meanwhile).toMatchObject({ who: 'Dabney Thrift', theirs: [] })
+  })
+  it('stands against the other’s side of the same fact until that is taken', async () => {
+    const store = await opened()
+    office.make(pitch(20), '11111111-0000-4000-8000-000000000002', 'edit', 'Dabney Thrift')
+    store.commit(pitch(50))
+    await vi.waitFor(() => expect(store.meanwhile?.theirs).toHaveLength(1), { timeout: 5000 })
+    await vi.waitFor(() => expect(pitchOf(office.job)).toBe(50), { timeout: 5000 })
+    store.takeTheirs()
+    expect(pitchOf(store.job)).toBe(20)
+    await vi.waitFor(() => expect(pitchOf(office.job)).toBe(20), { timeout: 5000 })
+  })
+  it('that the office refuses can be given up, with its sentence', async () => {
+    const store = await opened()
+    office.mood = 'refuses'
+    store.commit(pitch(12))
+    await settled(store, 'refused')
+    expect(store.refusal).toBe('The office does not take this.')
+    store.giveUpRefused()
+    expect(pitchOf(store.job)).toBe(pitchOf(threeRowsOfSix()))
+    expect(store.saveState).toBe('saved')
+  })
+  it('says that one is signed out, and loses nothing', async () => {
+    const store = await opened()
+    office.mood = 'signed-out'
+    store.commit(pitch(13))
+    await settled(store, 'signed-out')
+    expect(pitchOf(store.job)).toBe(13)
+    expect(localStorage.getItem(`upper-deck/unsent/${jobId}`)).toContain('13')
+  })
+})
+
+it('a job that can’t be opened says why', async () => {
+  const store = useJobStore()
+  await store.open('00000000-0000-4000-8000-00000000dead')
+  expect(store.loadProblem.length).toBeGreaterThan(10)
+  expect(store.job).toBeNull()
+})

@@ -1,0 +1,44 @@
+import { describe, expect, it } from 'vitest'
+import { demoJobs } from '../../db/demo/jobs'
+import { catalogue, changed, planOf, threeRowsOfSix } from '../../tests/fixtures/jobs'
+import { areaMm2, bounds, type Point } from '../geometry'
+import { planJob } from '../plan'
+import { faceFigure, figureLayers, type FigureLayer } from './index'
+
+const figure = (job = threeRowsOfSix()) => faceFigure(job.faces[0]!, planOf(job.faces[0]!))
+const layerOf = (one: ReturnType<typeof figure>, name: FigureLayer) => one.layers.find(layer => layer.layer === name)!
+
+describe('the drawing of a face', () => {
+  it('has every layer once, and what the fixture counts on each', () => {
+    const drawn = figure()
+    expect(drawn.layers.map(one => one.layer)).toEqual([...figureLayers])
+    expect(layerOf(drawn, 'modules').rings).toHaveLength(18)
+    expect(layerOf(drawn, 'modules').texts.map(one => one.text)).toEqual(Array.from({ length: 18 }, (_, i) => String(i + 1)))
+    expect(layerOf(drawn, 'rails').lines).toHaveLength(6)
+    expect(layerOf(drawn, 'fixings').crosses).toHaveLength(36)
+    expect(layerOf(drawn, 'supports').rings).toHaveLength(14)
+  })
+  it.each(demoJobs.map(({ job }) => [job.title, job] as const))('of %s keeps courses, supports and keep-clear strips inside the outline', (_, job) => {
+    const plan = planJob(job, catalogue)
+    job.faces.forEach((face, f) => {
+      const drawn = faceFigure(face, plan.faces[f]!)
+      const box = bounds(plan.faces[f]!.shape.region)!
+      const inside = ({ x, y }: Point) => x >= box.along.fromMm - 1 && x <= box.along.toMm + 1 && y >= box.up.fromMm - 1 && y <= box.up.toMm + 1
+      for (const name of ['courses', 'keep-clear'] as const) {
+        const { lines, rings } = layerOf(drawn, name)
+        for (const point of [...lines.flat(), ...rings.flat()]) expect(inside(point)).toBe(true)
+      }
+      if (face.supports.kind === 'rafters') for (const point of layerOf(drawn, 'supports').rings.flat()) expect(inside(point)).toBe(true)
+      const modules = layerOf(drawn, 'modules').rings.reduce((sum, ring) => sum + areaMm2([ring]), 0)
+      const { longMm, shortMm } = plan.faces[f]!.parts.module
+      expect(modules).toBeCloseTo(plan.faces[f]!.modules * longMm * shortMm, -1)
+    })
+  })
+  it('ends a course where a hip cuts it', () => {
+    const outline = { kind: 'corners' as const, corners: [[0, 0, 'eave'], [9000, 0, 'hip'], [6000, 4000, 'ridge'], [3000, 4000, 'hip']].map(([xMm, yMm, edge]) => ({ xMm: xMm as number, yMm: yMm as number, edge: edge as 'eave' })) }
+    for (const [from, to] of layerOf(figure(changed({ outline })), 'courses').lines) {
+      expect(from.x).toBeCloseTo(3000 * from.y / 4000, 3)
+      expect(to.x).toBeCloseTo(9000 - 3000 * to.y / 4000, 3)
+    }
+  })
+})
