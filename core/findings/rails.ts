@@ -2,7 +2,7 @@ import { supportNames } from '../catalogue'
 import { coursesOf, forbiddenStrips } from '../coverings'
 import { contains, middleOf } from '../geometry'
 import { type Edit, plainRow } from '../job'
-import { placeOfLine, placeRailEdit, type RailPlan } from '../rails'
+import { placeOfLine, placeRailEdit, placeRailEdits, type RailPlan } from '../rails'
 import { rafterAt } from '../supports'
 import { length } from '../units'
 import { type FindingContext, plural, railNumbers, writer } from './context'
@@ -50,7 +50,7 @@ function movesFor(context: FindingContext, rail: RailPlan): Cure[] {
 }
 
 /** Rails put back to where the rule places them. */
-const byRule = (faceId: string, rails: RailPlan[]): Edit => ({ type: 'batch', edits: rails.map(rail => placeRailEdit(faceId, rail, null)) })
+const byRule = (faceId: string, rails: RailPlan[]): Edit => ({ type: 'batch', edits: placeRailEdits(faceId, rails.map(rail => ({ rail, mm: null }))) })
 
 /** Rails on which a mount would overhang a course's lower edge; one finding for all of them. */
 function offCourse(context: FindingContext): DraftFinding[] {

@@ -1,7 +1,6 @@
 import { goesOn, mismatches } from '../catalogue'
 import { FULL } from '../fixings'
-import type { PlainEdit } from '../job'
-import { placeRailEdit } from '../rails'
+import { placeRailEdits } from '../rails'
 import type { CheckKind, CheckShare, HoldKind } from '../strength'
 import { screenRafter, supportSums } from '../strength'
 import { formatQuantity, type Quantity, force, length, moment, pressure, share } from '../units'
@@ -109,13 +108,12 @@ function overheld(context: FindingContext): DraftFinding[] {
 
 /** All rails of the face moved to where their modules are rated highest. */
 function betterPlace({ face, plan }: FindingContext): Cure[] {
-  const edits = plan.rails.flatMap((rail): PlainEdit[] => {
-    const { holds } = rail
-    const best = plan.parts.module.ratings.filter(one => one.edge === holds?.edge).sort((a, b) => b.upPa - a.upPa)[0]
-    const inMm = best ? (best.fromMm + best.toMm) / 2 : null
-    const row = plan.rows.rows[rail.row]!
-    return inMm === null ? [] : [placeRailEdit(face.id, rail, rail.side === 'upper' ? row.moduleHeightMm - inMm : inMm)]
-  })
+  const edits = placeRailEdits(face.id, plan.rails.flatMap((rail) => {
+    const best = plan.parts.module.ratings.filter(one => one.edge === rail.holds?.edge).sort((a, b) => b.upPa - a.upPa)[0]
+    if (!best) return []
+    const inMm = (best.fromMm + best.toMm) / 2
+    return [{ rail, mm: rail.side === 'upper' ? plan.rows.rows[rail.row]!.moduleHeightMm - inMm : inMm }]
+  }))
   return edits.length ? [{ label: 'Move the rails to where the module is rated highest', edit: { type: 'batch', edits } }] : []
 }
 

@@ -6,7 +6,7 @@ import { type Face, plainRow, plainRules } from '../job'
 import { FULL } from '../fixings'
 import type { LineStretch } from '../loads'
 import { planJob } from '../plan'
-import { columnsOf, endNames, fixedPoint, growthMm, movedRail, onFace, placeOfLine, placeRailEdit, railWords, skirtedLines, typedPlace } from './index'
+import { columnsOf, endNames, fixedPoint, growthMm, movedRail, onFace, placeOfLine, placeRailEdit, placeRailEdits, railWords, skirtedLines, typedPlace } from './index'
 
 const purlins: Face['supports'] = { kind: 'purlins', member: 'purlin', firstMm: 300, spacingMm: 700, widthMm: 75, found: [] }
 /** Rails up the slope over purlins, upright modules, each of two rows a clamp's width apart. */
@@ -52,6 +52,8 @@ describe('rails up the slope', () => {
     const [left, right] = plan.rails
     expect(placeOfLine(left!, plan.rows.rows, left!.lineMm + 10)).toBeCloseTo(210, 9)
     expect(placeOfLine(right!, plan.rows.rows, right!.lineMm + 10)).toBeCloseTo(190, 9)
+    // One edit for all columns, however many there are.
+    expect(placeRailEdits('main', plan.rails.map(rail => ({ rail, mm: 190 })))).toEqual([{ type: 'set-array', faceId: 'main', values: { railInMm: 190 } }])
     expect(placeRailEdit('main', left!, null)).toEqual({ type: 'set-array', faceId: 'main', values: { railInMm: null } })
   })
   it('share what pulls down the slope alike between their fixings, and are not bent sideways by it', () => {

@@ -17,6 +17,10 @@ export function placeOfLine(rail: RailPlan, rows: RowPlan[], lineMm: number): nu
   return now === null ? null : now + (rail.side === 'right' ? -1 : 1) * (lineMm - rail.lineMm)
 }
 
+/** Edits that place several rails, each once: rails up the slope are all placed by one. */
+export const placeRailEdits = (faceId: string, rails: { rail: RailPlan, mm: number | null }[]): PlainEdit[] =>
+  [...new Map(rails.map(({ rail, mm }) => placeRailEdit(faceId, rail, mm)).map(edit => [JSON.stringify(edit), edit])).values()]
+
 /** The edit that places a rail; null as `mm` leaves it to the rule. */
 export function placeRailEdit(faceId: string, { way, side, row }: RailPlan, mm: number | null): PlainEdit {
   if (way === 'up') return { type: 'set-array', faceId, values: { railInMm: mm } }
