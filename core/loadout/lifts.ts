@@ -3,7 +3,10 @@ import type { LoadLine } from './list'
 import { loadStages, type LoadStage, stageOf } from './stages'
 
 /** One lift to the roof, in the order in which the day wants it. */
-export interface Lift { number: number, stage: LoadStage, massKg: number, items: { name: string, pieces: number, massKg: number }[] }
+export interface Lift { number: number, stage: LoadStage, massKg: number, items: LiftItem[] }
+
+/** Pieces of one part in a lift; their length where it is sold by length. */
+export interface LiftItem { name: string, lengthMm: number | null, pieces: number, massKg: number }
 
 export interface LiftPlan {
   lifts: Lift[]
@@ -35,12 +38,12 @@ export function liftPlan(lines: LoadLine[], { liftKg, crateKg }: Pick<LoadoutRul
         if (!open || fits < 1) {
           open = { number: lifts.length + 1, stage, massKg: 0, items: [] }
           lifts.push(open)
-          if (crateOf(line) > 0) take(open, CRATE, 1, crateKg)
+          if (crateOf(line) > 0) take(open, CRATE, null, 1, crateKg)
           continue
         }
-        if (crate > 0) take(open, CRATE, 1, crateKg)
+        if (crate > 0) take(open, CRATE, null, 1, crateKg)
         const pieces = Math.min(left, fits)
-        take(open, line.name, pieces, pieces * each)
+        take(open, line.name, line.lengthMm, pieces, pieces * each)
         left -= pieces
       }
     }
@@ -50,7 +53,7 @@ export function liftPlan(lines: LoadLine[], { liftKg, crateKg }: Pick<LoadoutRul
 
 const CRATE = 'Crate'
 
-function take(lift: Lift, name: string, pieces: number, massKg: number) {
-  lift.items.push({ name, pieces, massKg })
+function take(lift: Lift, name: string, lengthMm: number | null, pieces: number, massKg: number) {
+  lift.items.push({ name, lengthMm, pieces, massKg })
   lift.massKg += massKg
 }

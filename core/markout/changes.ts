@@ -1,6 +1,6 @@
 import type { Mark, MarkStep } from './step'
 
-/** What became of one mark since a sheet was issued. */
+/** What became of one mark, or of the line that a step's marks stand on, since a sheet was issued. */
 export type MarkChange
   = | { kind: 'moved', step: string, label: string, fromMm: number, toMm: number }
     | { kind: 'added' | 'gone', step: string, label: string, readingMm: number }
@@ -33,11 +33,16 @@ function changesOf(before: MarkStep[], after: MarkStep[]): MarkChange[] {
   const moved = [...old].flatMap(([key, { step, mark }]): MarkChange[] => {
     const next = fresh.get(key)
     if (!next) return [{ kind: 'gone', step: step.title, label: mark.label, readingMm: mark.readingMm }]
-    const same = Math.abs(next.mark.readingMm - mark.readingMm) <= SAME_MM && Math.abs((next.mark.upMm ?? 0) - (mark.upMm ?? 0)) <= SAME_MM && Math.abs((next.step.lineMm ?? 0) - (step.lineMm ?? 0)) <= SAME_MM
+    const same = Math.abs(next.mark.readingMm - mark.readingMm) <= SAME_MM && Math.abs((next.mark.upMm ?? 0) - (mark.upMm ?? 0)) <= SAME_MM
     return same ? [] : [{ kind: 'moved', step: next.step.title, label: next.mark.label, fromMm: mark.readingMm, toMm: next.mark.readingMm }]
   })
   const added = [...fresh].flatMap(([key, { step, mark }]): MarkChange[] => old.has(key) ? [] : [{ kind: 'added', step: step.title, label: mark.label, readingMm: mark.readingMm }])
-  return [...moved, ...added]
+  // Where only the line has moved on which they stand, that is told once, not for each mark.
+  const lines = before.flatMap((step): MarkChange[] => {
+    const next = after.find(one => one.id === step.id)
+    return !next || step.lineMm === null || next.lineMm === null || Math.abs(next.lineMm - step.lineMm) <= SAME_MM ? [] : [{ kind: 'moved', step: next.title, label: 'its line', fromMm: step.lineMm, toMm: next.lineMm }]
+  })
+  return [...lines, ...moved, ...added]
 }
 
 /** Revisions are named as on a drawing: A to Z, then AA, AB and on. */

@@ -72,7 +72,11 @@ const lifts = computed(() => loadout.lifts.lifts)
           :key="i"
           class="flex justify-between gap-3 border-b border-dotted border-graphite-300 py-0.5"
         >
-          <span><b>{{ item.pieces }}</b> {{ item.name }}</span><span class="text-muted">{{ formatMass(item.massKg, units) }}</span>
+          <span><b>{{ item.pieces }}</b> {{ item.name }}{{ item.lengthMm ? ', ' : '' }}<FieldLengthText
+            v-if="item.lengthMm"
+            :mm="item.lengthMm"
+            :units="units"
+          /></span><span class="text-muted">{{ formatMass(item.massKg, units) }}</span>
         </li>
       </ul>
     </li>
