@@ -8,8 +8,19 @@ const SHOWS_MM = 0.5
 /** Edges that rise less than this along their run are eaves, ridges and steps, not sides. */
 const STEEP = 0.2
 
+// A shape is never changed once made, and is asked for every line that is snapped across it.
+const known = new WeakMap<FaceShape, Record<Side, Point[]>>()
+
 /** Corners of the edge that rises from one end of the eave, as far as it goes on rising. */
-function edgeUp({ region, eave }: FaceShape, side: Side): Point[] {
+function edgeUp(shape: FaceShape, side: Side): Point[] {
+  const ready = known.get(shape)
+  if (ready) return ready[side]
+  const made = { left: traceUp(shape, 'left'), right: traceUp(shape, 'right') }
+  known.set(shape, made)
+  return made[side]
+}
+
+function traceUp({ region, eave }: FaceShape, side: Side): Point[] {
   const ring = side === 'right' ? region[0]! : [...region[0]!].reverse()
   const endMm = side === 'right' ? eave.toMm : eave.fromMm
   const low = Math.min(...ring.map(point => point.y))
