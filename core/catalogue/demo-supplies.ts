@@ -2,13 +2,13 @@ import type { PartKind } from './part-kinds'
 import type { Supply } from './schema'
 
 const evidence = 'Invented for the demonstration; plausible, not weighed'
-const supply = (id: string, kind: PartKind, maker: string, name: string, massKg: number, packOf: number, price: number, forId: string | null = null, holds: number | null = null): Supply =>
+const supply = (id: string, kind: PartKind, maker: string, name: string, massKg: number | null, packOf: number, price: number | null, forId: string | null = null, holds: number | null = null): Supply =>
   ({ id, kind, maker, name, massKg, packOf, price, forId, holds, evidence })
 
 /** Small parts of the invented makers, by their packs. */
 export const supplies: Supply[] = [
-  supply('bollard-light-splice', 'splice', 'Bollard Extrusions', 'Bollard light splice bar', 0.19, 10, 4.1, 'bollard-light'), supply('bollard-deep-splice', 'splice', 'Bollard Extrusions', 'Bollard deep splice bar', 0.31, 10, 5.3, 'bollard-deep'),
-  supply('hawser-splice', 'splice', 'Hawser Profiles', 'Hawser 42 splice bar', 0.22, 10, 3.6, 'hawser-mid'), supply('thole-coupler', 'coupler', 'Thole & Rowlock', 'Thole frame coupler', 0.16, 20, 5.8, 'thole-coupled'),
+  supply('bollard-light-splice', 'splice', 'Bollard Extrusions', 'Bollard light splice bar', 0.19, 10, null, 'bollard-light'), supply('bollard-deep-splice', 'splice', 'Bollard Extrusions', 'Bollard deep splice bar', 0.31, 10, null, 'bollard-deep'),
+  supply('hawser-splice', 'splice', 'Hawser Profiles', 'Hawser 42 splice bar', 0.22, 10, null, 'hawser-mid'), supply('thole-coupler', 'coupler', 'Thole & Rowlock', 'Thole frame coupler', 0.16, 20, null, 'thole-coupled'),
   supply('bollard-light-cap', 'end-cap', 'Bollard Extrusions', 'Bollard light end cap', 0.01, 20, 0.6, 'bollard-light'), supply('bollard-deep-cap', 'end-cap', 'Bollard Extrusions', 'Bollard deep end cap', 0.015, 20, 0.7, 'bollard-deep'),
   supply('hawser-cap', 'end-cap', 'Hawser Profiles', 'Hawser 42 end cap', 0.01, 20, 0.5, 'hawser-mid'), supply('thole-skirt-end', 'end-cap', 'Thole & Rowlock', 'Thole skirt end', 0.07, 2, 3.9, 'thole-coupled'),
   supply('pinch-inch-mid', 'mid-clamp', 'Bollard Extrusions', 'Pinch mid clamp', 0.085, 20, 1.9, 'pinch-inch'), supply('pinch-inch-end', 'end-clamp', 'Bollard Extrusions', 'Pinch end clamp', 0.095, 10, 2.2, 'pinch-inch'),
@@ -24,5 +24,5 @@ export const supplies: Supply[] = [
   supply('gull-sealant', 'sealant', 'Gull & Mackerel', 'Roof sealant, 300 ml cartridge', 0.44, 1, 6.4, null, 300), supply('gull-lug', 'lug', 'Gull & Mackerel', 'Grounding lug with stainless bolt', 0.06, 10, 3.1),
   supply('lantern-unit', 'electronics', 'Lanternhouse Cells', 'Module electronics unit', 1.1, 4, 118), supply('lantern-trunk', 'cable', 'Lanternhouse Cells', 'Trunk cable, 25 m reel', 4.6, 1, 96, null, 25_000),
   supply('gull-tie', 'cable-tie', 'Gull & Mackerel', 'Stainless cable clip', 0.004, 100, 0.14), supply('lantern-outlet-cap', 'outlet-cap', 'Lanternhouse Cells', 'Outlet cap', 0.01, 10, 2.2), supply('lantern-terminator', 'terminator', 'Lanternhouse Cells', 'Cable terminator', 0.03, 5, 7.5),
-  supply('gull-labels', 'label', 'Gull & Mackerel', 'Label set for one system', 0.05, 1, 14), supply('thole-skirt-length', 'skirt', 'Thole & Rowlock', 'Thole skirt', 1.97, 2, 31.5, 'thole-coupled'),
+  supply('gull-labels', 'label', 'Gull & Mackerel', 'Label set for one system', 0.05, 1, 14), supply('thole-skirt-length', 'skirt', 'Thole & Rowlock', 'Thole skirt', null, 2, null, 'thole-coupled'),
 ]

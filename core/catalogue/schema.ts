@@ -188,11 +188,11 @@ export const supplySchema = z.object({
   kind: z.enum(partKinds),
   /** The module, rail, mount or clamp set that it is a part of; null where it goes with any. */
   forId: id.nullable(),
-  /** Of one piece, kg. */
-  massKg: z.number().min(0).max(100),
+  /** Of one piece, kg; null where the item it is a part of says so itself. */
+  massKg: z.number().min(0).max(100).nullable(),
   packOf: z.number().int().min(1).max(1000),
-  /** Of one piece. */
-  price,
+  /** Of one piece; null where the item it is a part of says so itself. */
+  price: price.nullable(),
   /** What one holds: ml of sealant in a cartridge, mm of cable on a reel; null for what is counted. */
   holds: z.number().positive().nullable(),
   evidence,

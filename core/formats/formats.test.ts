@@ -20,7 +20,7 @@ const drawn = demoJobs.map(({ job }) => {
 interface Entity { type: string, layer: string, vertices?: { x: number, y: number }[], position?: { x: number, y: number } }
 const parsed = (text: string) => new DxfParser().parseSync(text) as unknown as { header: Record<string, unknown>, entities: Entity[], tables: { layer: { layers: Record<string, unknown> } } }
 
-describe.each(drawn)('$title as DXF', ({ job, face, plan, figure }) => {
+describe.each(drawn)('$title as DXF', ({ face, plan, figure }) => {
   const text = faceDxf(figure)
   const drawing = parsed(text)
   const on = (layer: typeof figureLayers[number]) => drawing.entities.filter(one => one.layer === dxfLayer(layer))
@@ -54,7 +54,6 @@ describe.each(drawn)('$title as DXF', ({ job, face, plan, figure }) => {
     expect(Math.abs(width! / height! / ratio - 1)).toBeLessThan(0.01)
     expect(svg).not.toMatch(/NaN|Infinity|undefined/)
     expect(svg.match(/<text/g)!.length).toBeGreaterThanOrEqual(plan.faces[0]!.modules)
-    expect(job.faces[0]).toBe(face)
   })
 })
 

@@ -1,5 +1,4 @@
 import type { PartKind } from '../catalogue'
-import type { Face } from '../job'
 import type { FacePlan } from '../plan/face'
 
 /** How much of something a face takes: pieces, or ml and mm of what is bought by the cartridge and the reel. */
@@ -11,7 +10,7 @@ const TIES_PER_MODULE = 3
 const TO_ROOF_BOX_MM = 3000
 
 /** What a face takes beside what its plan counts piece by piece. */
-export function extrasOf(face: Face, plan: FacePlan): Amount[] {
+export function extrasOf(plan: FacePlan): Amount[] {
   const { mount } = plan.parts
   const rows = plan.rows.rows.filter(row => row.count > 0)
   const modules = plan.modules

@@ -55,9 +55,9 @@ export function loadoutOf(job: Job, faces: FacePlan[], catalogue: Catalogue): Lo
     if (known) known.byFace.push({ faceId, amount })
     else drafts.set(key, { ...draft, byFace: [{ faceId, amount }] })
   }
-  faces.forEach((plan, f) => {
+  faces.forEach((plan) => {
     for (const part of plan.list) add(draftOf(part, plan), plan.faceId, part.pieces)
-    for (const { kind, forId, name, amount, rule } of extrasOf(job.faces[f]!, plan)) add({ kind, name, maker: '', forId, lengthMm: null, massEach: null, priceEach: null, rule }, plan.faceId, amount)
+    for (const { kind, forId, name, amount, rule } of extrasOf(plan)) add({ kind, name, maker: '', forId, lengthMm: null, massEach: null, priceEach: null, rule }, plan.faceId, amount)
   })
   const modules = faces.reduce((sum, face) => sum + face.modules, 0)
   if (modules) add({ kind: 'label', name: 'Label set for one system', maker: '', forId: null, lengthMm: null, massEach: null, priceEach: null, rule: 'One a system' }, faces[0]!.faceId, 1)

@@ -1,3 +1,4 @@
+import { moduleAcross } from '../rails'
 import type { ChosenParts, Format } from '../catalogue'
 import type { Face, Job, LoadRules, TypedWind } from '../job'
 import { area, factor, length, pressure, radians, words } from '../units'
@@ -85,10 +86,11 @@ export function loadingOf(job: Pick<Job, 'loads'>, face: Face, parts: ChosenPart
  * Frozen effective areas: a module; the rail's greatest span by the wider of its tributary width and a third of that span; and
  * for a fixing half of the greatest span by the tributary width, which is the least that an inner fixing can have.
  */
-function effectiveAreas(face: Face, { module, rail, mount }: ChosenParts): FaceLoads['areasMm2'] {
+function effectiveAreas(face: Face, parts: ChosenParts): FaceLoads['areasMm2'] {
+  const { module, rail, mount } = parts
   const spanMm = face.array.allowedSpanMm ?? Math.min(rail.greatestSpanMm, mount.greatestSpanMm ?? Infinity)
-  const upMm = face.array.orientation === 'upright' ? module.longMm : module.shortMm
-  return { module: module.longMm * module.shortMm, rail: spanMm * Math.max(upMm / 2, spanMm / 3), fixing: spanMm / 2 * upMm / 2 }
+  const acrossMm = moduleAcross(face.array, parts)
+  return { module: module.longMm * module.shortMm, rail: spanMm * Math.max(acrossMm / 2, spanMm / 3), fixing: spanMm / 2 * acrossMm / 2 }
 }
 
 interface WindOn { ok: true, sets: ZoneSet[], pressures: FaceLoads['wind'], fromMemory: boolean, workings: Working[] }

@@ -1,5 +1,6 @@
 import { formatLength, formatQuantity, type UnitSystem } from '../units'
-import type { Check, Mark, MarkStep } from './step'
+import { type Check, type Mark, type MarkStep, sentenceCase } from './step'
+import { endReadings } from './words'
 
 const VULGAR = /(\d+)\/(\d+)/g
 const NAMES: Record<string, [string, string]> = { 2: ['half', 'halves'], 4: ['quarter', 'quarters'], 8: ['eighth', 'eighths'], 16: ['sixteenth', 'sixteenths'] }
@@ -19,9 +20,7 @@ export function spokenLength(mm: number, units: UnitSystem): string {
 /** A mark as it is read aloud to somebody who holds the tape. */
 export function spokenMark(mark: Pick<Mark, 'label' | 'readingMm' | 'upMm' | 'endsMm' | 'note'>, units: UnitSystem): string {
   const up = mark.upMm === null ? '' : ` Up ${spokenLength(mark.upMm, units)}.`
-  const ends = mark.endsMm
-    ? ` ${['Up the datum’s edge', 'Up the far edge'].flatMap((where, i) => mark.endsMm![i] === null ? [] : [`${where} ${spokenLength(mark.endsMm![i]!, units)}.`]).join(' ')}`
-    : ''
+  const ends = endReadings(mark).map(({ where, mm }) => ` ${sentenceCase(where)} ${spokenLength(mm, units)}.`).join('')
   return `${mark.label}. ${spokenLength(mark.readingMm, units)}.${up}${ends}${mark.note ? ` ${mark.note}.` : ''}`
 }
 

@@ -1,6 +1,6 @@
 import type { Face } from '../job'
 import { farEndName, readingAlong, shapeOf } from '../roof'
-import { type Quantity, readingDivisionMm, type UnitSystem } from '../units'
+import type { Quantity } from '../units'
 import { endsUp } from './ends'
 
 /** Which tape a mark is read off: the one along the eave or the one up the slope. */
@@ -35,13 +35,6 @@ export interface GaugeStick {
   steps: number
 }
 
-/** What a stick that is cut to the nearest division is off by after all its steps, mm; positive is too far. */
-export function gaugeError({ lengthMm, steps }: GaugeStick, units: UnitSystem): { cutMm: number, offMm: number } {
-  const division = readingDivisionMm(units)
-  const cutMm = Math.round(lengthMm / division) * division
-  return { cutMm, offMm: steps * (cutMm - lengthMm) }
-}
-
 export const markStepKinds = ['datum', 'keep-clear', 'first-row', 'square', 'rows', 'rails', 'supports', 'fixings', 'bolts', 'modules', 'electronics', 'splices', 'trim'] as const
 export type MarkStepKind = typeof markStepKinds[number]
 
@@ -68,12 +61,13 @@ export type StepMaker = (draft: StepDraft) => MarkStep
 /** Turns places on a face into readings from its datum, in the order in which they are struck, with a closing reading. */
 export function stepMaker(face: Face): StepMaker {
   const { eave, up } = shapeOf(face.outline)
-  // A crew that comes down from the ridge meets the highest line first; along the eave both begin at the datum.
+  // A crew that comes down from the ridge meets the highest line first; along a line both begin at the datum.
   const downward = face.array.stackFrom === 'ridge'
   return ({ marks, lineMm, checks = [], gauge = null, ...step }) => {
+    const isLine = step.tape === 'up' && lineMm === null
     const sorted = marks
       .map(mark => ({ ...mark, readingMm: step.tape === 'along' ? readingAlong(face, mark.mm) : mark.mm }))
-      .sort((a, b) => step.tape === 'up' && downward && step.kind !== 'fixings' ? b.readingMm - a.readingMm : a.readingMm - b.readingMm)
+      .sort((a, b) => isLine && downward ? b.readingMm - a.readingMm : a.readingMm - b.readingMm)
     const seen = new Map<string, number>()
     const keyOf = ({ key, label }: MarkDraft) => {
       const plain = key ?? label
@@ -81,7 +75,6 @@ export function stepMaker(face: Face): StepMaker {
       seen.set(plain, times)
       return times === 1 ? plain : `${plain} #${times}`
     }
-    const isLine = step.tape === 'up' && lineMm === null
     return {
       ...step, gauge, lineMm: lineMm === null || step.tape === 'along' ? lineMm : readingAlong(face, lineMm),
       marks: sorted.map((mark, i) => ({

@@ -2,7 +2,7 @@ import type { ChosenParts, Rail } from '../catalogue'
 import { fixingCapacity, railStrength } from '../capacity'
 import type { Face } from '../job'
 import { EXPOSED_FACTOR, type FaceLoads, type LineStretch } from '../loads'
-import { wayOf } from '../rails'
+import { moduleAcross, wayOf } from '../rails'
 import { radians } from '../units'
 import { type CheckKind, checkRail, type RailSetting } from './check'
 
@@ -52,7 +52,7 @@ function greatest(shareAt: (spanMm: number) => number): number {
  */
 export function spanTable(face: Face, loads: FaceLoads, parts: ChosenParts, rails: Rail[], exposed: boolean): SpanRow[] {
   const up = wayOf(face.array, parts) === 'up'
-  const widthMm = (face.array.orientation === 'upright') === up ? parts.module.shortMm : parts.module.longMm
+  const widthMm = moduleAcross(face.array, parts)
   const zones = [...new Set(loads.sets.flatMap(set => set.zones.map(zone => zone.name)))].filter(zone => loads.wind.rail[zone]).sort()
   const capacity = fixingCapacity(parts.mount, face, face.array, loads.format)
   return zones.flatMap(zone => (exposed ? [false, true] : [false]).map((isExposed): SpanRow => ({

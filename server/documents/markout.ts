@@ -1,4 +1,4 @@
-import { type Check, gaugeError, type Mark, type MarkStep, revisionName } from '#core/markout'
+import { type Check, endReadings, gaugeWords, type Mark, type MarkStep, revisionName } from '#core/markout'
 import type { MarkoutSheet, SheetFace } from '#core/plan'
 import { formatLength, formatQuantity, type UnitSystem } from '#core/units'
 import { drawFigure } from './figure'
@@ -28,7 +28,7 @@ export async function markoutPdf(sheet: MarkoutSheet, standing: SheetStanding, p
     drawFace(pdf, sheet, face, standing)
   })
   if (!sheet.faces.length) pdf.font('bold').fontSize(18).fillColor(INK).text('Nothing to mark out: no face carries modules.')
-  const day = standing.issuedAt.slice(0, 16).replace('T', ' ')
+  const day = `${standing.issuedAt.slice(0, 16).replace('T', ' ')} UTC`
   footPages(pdf, MARGIN, (page, pages) => `${sheet.title}: ${standing.revision === null ? 'not issued' : `revision ${revisionName(standing.revision)}, issued by ${standing.issuedBy}, ${day}`}${standing.changedSince ? ', SUPERSEDED' : ''}. Page ${page} of ${pages}`)
   return await finish()
 }
@@ -81,20 +81,13 @@ function drawStep(pdf: Pdf, step: MarkStep, number: number, units: UnitSystem) {
   pdf.y = Math.max(pdf.y, y + 17)
   pdf.moveTo(MARGIN, pdf.y).lineTo(MARGIN + width, pdf.y).lineWidth(1).strokeColor(INK).stroke()
   pdf.font('regular').fontSize(9.5).text(step.instruction, MARGIN, pdf.y + 3, { width })
-  if (step.gauge) pdf.font('regular').fontSize(9.5).text(gaugeWords(step, units), MARGIN, pdf.y + 1, { width })
+  if (step.gauge) pdf.font('regular').fontSize(9.5).text(gaugeWords(step.gauge, units), MARGIN, pdf.y + 1, { width })
   pdf.y += 4
   // Long runs of short marks stand in two columns.
   const columns = step.marks.length > 5 && step.marks.every(mark => mark.upMm === null && mark.endsMm === null) ? 2 : 1
   drawMarks(pdf, step.marks, columns, units)
   if (step.closing) drawMarks(pdf, [step.closing], 1, units, true)
   for (const check of step.checks) drawCheck(pdf, check, units)
-}
-
-/** The stick for a step and what it would be off by at the end of the row. */
-export function gaugeWords({ gauge }: Pick<MarkStep, 'gauge'>, units: UnitSystem): string {
-  const { cutMm, offMm } = gaugeError(gauge!, units)
-  const off = Math.abs(offMm)
-  return `Gauge stick, ${gauge!.what}: ${formatLength(cutMm, units)}. Stepped ${gauge!.steps} times it ends ${off < 0.05 ? 'true' : `${off.toFixed(1)} mm ${offMm > 0 ? 'too far' : 'short'}`}.`
 }
 
 function drawMarks(pdf: Pdf, marks: Mark[], columns: number, units: UnitSystem, closing = false) {
@@ -114,17 +107,13 @@ function drawMarks(pdf: Pdf, marks: Mark[], columns: number, units: UnitSystem, 
 function drawMark(pdf: Pdf, mark: Mark, x: number, y: number, width: number, tall: number, units: UnitSystem, closing: boolean) {
   const half = width * 0.52
   pdf.font('regular').fontSize(10.5).fillColor(closing ? MUTED : INK).text(mark.label, x, y + 4, { width: half, height: 13, ellipsis: true })
-  const under = [mark.note, mark.endsMm ? endsWords(mark.endsMm, units) : ''].filter(Boolean).join('. ')
+  const under = [mark.note, endReadings(mark).map(({ where, mm }) => `${where} ${formatLength(mm, units)}`).join(', ')].filter(Boolean).join('. ')
   if (under) pdf.fontSize(8).fillColor(MUTED).text(under, x, y + 18, { width: width - 24, height: 11, ellipsis: true })
   pdf.font('bold').fontSize(closing ? 12 : READING).fillColor(closing ? MUTED : INK).text(formatLength(mark.readingMm, units), x + half - 10, y + (closing ? 4 : 2), { width: width - half - 12, align: 'right', lineBreak: false })
   if (mark.upMm !== null) pdf.font('regular').fontSize(10).fillColor(INK).text(`up ${formatLength(mark.upMm, units)}`, x + half - 10, y + 20, { width: width - half - 12, align: 'right', lineBreak: false })
   if (!closing) pdf.rect(x + width - BOX, y + 4, BOX, BOX).lineWidth(1).strokeColor(INK).stroke()
   pdf.moveTo(x, y + tall - 1).lineTo(x + width, y + tall - 1).lineWidth(0.4).dash(1, { space: 2 }).strokeColor(MUTED).stroke().undash()
 }
-
-/** Readings at both ends of a line that is snapped across a face out of square. */
-export const endsWords = (ends: NonNullable<Mark['endsMm']>, units: UnitSystem): string =>
-  ['up the datum’s edge', 'up the far edge'].flatMap((where, i) => ends[i] === null ? [] : [`${where} ${formatLength(ends[i]!, units)}`]).join(', ')
 
 function drawCheck(pdf: Pdf, { label, value, note }: Check, units: UnitSystem) {
   room(pdf, 18)

@@ -1,12 +1,10 @@
 <script setup lang="ts">
-import { gaugeError, type MarkStep } from '#core/markout'
+import { endReadings, gaugeWords, type MarkStep } from '#core/markout'
 import { formatQuantity, type UnitSystem } from '#core/units'
 
 /** One step of the mark-out: its readings large enough for a roof, the checks that prove them, and the stick that could be stepped instead. */
 const { step, number, units } = defineProps<{ step: MarkStep, number: number, units: UnitSystem }>()
 const tapeWords = computed(() => step.tape === 'along' ? 'along the eave' : 'up the slope')
-const gauge = computed(() => step.gauge && { ...step.gauge, ...gaugeError(step.gauge, units) })
-const ends = ['up the datum’s edge', 'up the far edge']
 </script>
 
 <template>
@@ -22,13 +20,10 @@ const ends = ['up the datum’s edge', 'up the far edge']
       {{ step.instruction }}
     </p>
     <p
-      v-if="gauge"
+      v-if="step.gauge"
       class="my-1 border-l-2 border-chalk-500 pl-2 text-[15px] leading-snug"
     >
-      Gauge stick, {{ gauge.what }}: <b><FieldLengthText
-        :mm="gauge.cutMm"
-        :units="units"
-      /></b>. Stepped {{ gauge.steps }} times it ends {{ Math.abs(gauge.offMm) < 0.05 ? 'true' : `${Math.abs(gauge.offMm).toFixed(1)} mm ${gauge.offMm > 0 ? 'too far' : 'short'}` }}.
+      {{ gaugeWords(step.gauge, units) }}
     </p>
     <table class="w-full">
       <thead class="sr-only">
@@ -60,16 +55,14 @@ const ends = ['up the datum’s edge', 'up the far edge']
               :mm="mark.upMm"
               :units="units"
             /></span>
-            <template v-if="mark.endsMm">
-              <span
-                v-for="(mm, e) in mark.endsMm"
-                :key="e"
-                class="block text-base font-medium"
-              ><template v-if="mm !== null">{{ ends[e] }} <FieldLengthText
-                :mm="mm"
-                :units="units"
-              /></template></span>
-            </template>
+            <span
+              v-for="end in endReadings(mark)"
+              :key="end.where"
+              class="block text-base font-medium"
+            >{{ end.where }} <FieldLengthText
+              :mm="end.mm"
+              :units="units"
+            /></span>
           </td>
           <td
             class="hidden w-8 py-1 pl-3 print:table-cell"

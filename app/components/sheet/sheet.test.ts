@@ -54,7 +54,7 @@ describe('a step of the mark-out', () => {
   it('gives the gauge stick with what it would be off by', async () => {
     const text = (await mounted(steps.find(one => one.id === 'modules-row1')!)).text()
     expect(text).toMatch(/Gauge stick, module and gap along the eave/)
-    expect(text).toMatch(/Stepped 5 times it ends (true|\d+\.\d mm (short|too far))/)
+    expect(text).toMatch(/Stepped 5 times it ends (true|\d+\.\d{3} in (short|too far))/)
   })
   it('gives the checks of the square', async () => {
     const text = (await mounted(steps.find(one => one.id === 'square')!)).text()

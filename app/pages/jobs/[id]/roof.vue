@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { markTasks, revisionName, spokenTask, stepProgress } from '#core/markout'
+import { endReadings, markTasks, revisionName, spokenTask, stepProgress } from '#core/markout'
 import { datumName } from '#core/roof'
 import { formatQuantity } from '#core/units'
 
@@ -194,20 +194,16 @@ const size = computed(() => units.value === 'imperial' ? 'text-[3.6rem]' : 'text
                 :units="units"
               />
             </p>
-            <template v-if="task.mark.endsMm">
-              <p
-                v-for="(mm, e) in task.mark.endsMm"
-                :key="e"
-                class="mt-2 text-2xl font-bold"
-              >
-                <template v-if="mm !== null">
-                  {{ e === 0 ? 'Up the datum’s edge' : 'Up the far edge' }} <FieldLengthText
-                    :mm="mm"
-                    :units="units"
-                  />
-                </template>
-              </p>
-            </template>
+            <p
+              v-for="end in endReadings(task.mark)"
+              :key="end.where"
+              class="mt-2 text-2xl font-bold"
+            >
+              {{ end.where }} <FieldLengthText
+                :mm="end.mm"
+                :units="units"
+              />
+            </p>
             <p
               v-if="task.mark.note"
               class="mt-3 text-2xl leading-tight font-semibold"
