@@ -48,15 +48,25 @@ interface LoadAtCuts { perMm: number[], atCut: number[] }
 function loadAtCuts(cuts: number[], { uniform, points }: BeamLoad): LoadAtCuts {
   const perMm = new Array<number>(cuts.length).fill(0)
   const atCut = new Array<number>(cuts.length).fill(0)
-  for (let i = 0; i + 1 < cuts.length; i++) {
-    const middle = (cuts[i]! + cuts[i + 1]!) / 2
-    for (const one of uniform) if (middle > one.fromMm && middle < one.toMm) perMm[i]! += one.nPerMm
+  for (const { fromMm, toMm, nPerMm } of uniform) {
+    for (let i = firstFrom(cuts, fromMm); i + 1 < cuts.length && cuts[i]! < toMm - 1e-7; i++) perMm[i]! += nPerMm
   }
   for (const point of points) {
     const i = cuts.findIndex(x => Math.abs(x - point.xMm) < 1e-6)
     if (i >= 0) atCut[i]! += point.n
   }
   return { perMm, atCut }
+}
+
+/** The first cut at or after a place. */
+function firstFrom(cuts: number[], xMm: number): number {
+  let [low, high] = [0, cuts.length]
+  while (low < high) {
+    const middle = (low + high) >> 1
+    if (cuts[middle]! < xMm - 1e-7) low = middle + 1
+    else high = middle
+  }
+  return low
 }
 
 interface Span { fromMm: number, toMm: number, joints: { at: number, stiffness: number, unknown: number }[] }
@@ -134,9 +144,10 @@ function solveFactored(rows: number[][], right: number[]): number[] {
   return x
 }
 
-/** Moment, shear, slope and sag all along a prepared beam under one load. */
-export function solveBeam(prepared: PreparedBeam, load: BeamLoad): BeamSolution {
-  const { beam, spans, rows, unknownOf, cuts } = prepared
+/** Moments over the supports, and what each span starts with at its left end. */
+interface SolvedSpans { moments: number[], starts: SpanStart[] }
+
+function solveSpans({ beam, spans, rows, unknownOf }: PreparedBeam, load: BeamLoad): SolvedSpans {
   const { supportsMm, stiffness } = beam
   const moments = supportsMm.map(() => 0)
   moments[0] = overhangMoment(load, supportsMm[0]!, 'left')
@@ -158,7 +169,7 @@ export function solveBeam(prepared: PreparedBeam, load: BeamLoad): BeamSolution 
   unknownOf.forEach((u, i) => {
     if (u >= 0) moments[i] = unknowns[u]!
   })
-  return trace(prepared, load, moments, rotations.map(({ left, leftForce }, s) => {
+  const starts = rotations.map(({ left, leftForce }, s): SpanStart => {
     const { fromMm, toMm, joints } = spans[s]!
     const lengthMm = toMm - fromMm
     // Sagging moments turn the left end down and so do kinks that open below.
@@ -168,7 +179,28 @@ export function solveBeam(prepared: PreparedBeam, load: BeamLoad): BeamSolution 
       force: leftForce + (moments[s + 1]! - moments[s]!) / lengthMm,
       kinks: joints.map(joint => ({ xMm: fromMm + joint.at * lengthMm, turn: unknowns[joint.unknown]! })),
     }
-  }), cuts)
+  })
+  return { moments, starts }
+}
+
+/** Moment, shear, slope and sag all along a prepared beam under one load. */
+export function solveBeam(prepared: PreparedBeam, load: BeamLoad): BeamSolution {
+  const { moments, starts } = solveSpans(prepared, load)
+  return trace(prepared, load, moments, starts, prepared.cuts)
+}
+
+/** Only what the rail presses on its supports with, N: the same as `solveBeam` gives, without walking the rail. */
+export function reactionsOf(prepared: PreparedBeam, load: BeamLoad): number[] {
+  const { supportsMm, fromMm, toMm } = prepared.beam
+  const { starts } = solveSpans(prepared, load)
+  // What stands on a support goes straight into it; overhangs reach to the rail's very ends.
+  const between = (a: number, b: number) => load.uniform.reduce((sum, one) => sum + one.nPerMm * Math.max(0, Math.min(one.toMm, b) - Math.max(one.fromMm, a)), 0)
+    + load.points.reduce((sum, { xMm, n }) => xMm > a + 1e-7 && xMm < b - 1e-7 ? sum + n : sum, 0)
+  return supportsMm.map((x, i) => {
+    const left = i === 0 ? between(fromMm - 1, x) : between(supportsMm[i - 1]!, x) - starts[i - 1]!.force
+    const right = i === supportsMm.length - 1 ? between(x, toMm + 1) : starts[i]!.force
+    return left + right + pointAt(load, x)
+  })
 }
 
 /** Moment that the load on an overhang puts over its support: hogging, so negative for load towards the roof. */

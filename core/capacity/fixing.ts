@@ -1,11 +1,22 @@
 import type { Format, Mount, Resistance } from '../catalogue'
-import type { ArrayRules, Face, RafterTimber } from '../job'
+import type { ArrayRules, Face } from '../job'
 import { lateralEn, lateralUs } from './lateral'
-import { effectiveThreadMm, withdrawalEn, withdrawalPerMm } from './withdrawal'
+import { type OutsideRule, outsideEn, rowEffective } from './screws-en'
+import { embedment } from './thread'
+import { withdrawalEn, withdrawalPerMm } from './withdrawal'
 
 /** What the screws of one fixing hold in timber, before duration: reference values for ASD, characteristic ones for EN. */
 export interface TimberHold {
+  /** Thread in the member, without tip, mm. */
   threadMm: number
+  /** All of a screw in the member, without tip, mm. */
+  penetrationMm: number
+  /** Least that must be in it for anything to count, mm. */
+  leastMm: number
+  /** False for a purlin or batten whose thickness nobody has measured: then nothing counts. */
+  thicknessKnown: boolean
+  /** Where the screws leave the European code without an approval of their maker's. */
+  outside: OutsideRule[]
   screws: number
   withdrawalN: number
   lateralN: number
@@ -32,8 +43,10 @@ export interface FixingCapacity<F extends Format = Format> {
 export interface Duty<F extends Format = Format> { format: F, upN: number, downN: number, slopeN: number }
 export type Shortest = 'dead' | 'snow' | 'wind'
 
-/** Thread must bite at least four diameters (NDS 12.1.5.6 for wood screws six, four for lags, from memory); EN 1995-1-1, 8.7.2 asks six. */
-const leastThread = (format: Format, kind: 'lag' | 'wood-screw', diameterMm: number): number => (format === 'asd' && kind === 'lag' ? 4 : 6) * diameterMm
+/** In diameters: lags 4 (NDS 12.1.4), wood screws 6 (12.1.5, from memory); EN 1995-1-1, 8.7.2 asks 6 point side. */
+const leastPenetration = (format: Format, kind: 'lag' | 'wood-screw'): number => format === 'asd' && kind === 'lag' ? 4 : 6
+/** Lateral values grow with the penetration up to so many diameters (NDS 12.3.2 and 12.3.4, from memory). */
+const WHOLE_PENETRATION = { 'lag': 8, 'wood-screw': 10 }
 
 /** How long timber bears a load: C_D of NDS table 2.3.2, and k_mod of EN 1995-1-1 table 3.1 for solid timber, dry and wet. */
 const DURATION = { dead: 0.9, snow: 1.15, wind: 1.6 }
@@ -46,27 +59,46 @@ const WET = 0.7
 export function fixingCapacity<F extends Format>(mount: Mount, face: Pick<Face, 'supports' | 'timber'>, array: Pick<ArrayRules, 'heldUpN' | 'heldDownN' | 'heldSlopeN'>, format: F): FixingCapacity<F> {
   const inTimber = face.supports.kind === 'rafters' || face.supports.kind === 'purlins'
   return {
-    format, maker: mount.resistances.find(one => one.format === format) ?? null, timber: inTimber ? timberHold(mount, face.timber, format) : null,
+    format, maker: mount.resistances.find(one => one.format === format) ?? null, timber: inTimber ? timberHold(mount, face, format) : null,
     held: { upN: array.heldUpN, downN: array.heldDownN, slopeN: array.heldSlopeN }, hook: mount.hook,
   }
 }
 
-function timberHold(mount: Mount, timber: RafterTimber, format: Format): TimberHold | null {
+/** Thickness of what a fixing's screws are driven into, along them, mm; null where nobody has measured it. */
+export const memberMm = ({ supports, timber }: Pick<Face, 'supports' | 'timber'>): number | null => supports.kind === 'purlins' ? supports.thicknessMm : timber.depthMm
+/** Width of the timber across a screw, mm. */
+const widthOf = ({ supports }: Pick<Face, 'supports'>): number => supports.kind === 'rafters' || supports.kind === 'purlins' ? supports.widthMm : 0
+/** A rafter of unknown depth is at least so deep (common practice); a purlin or batten of unknown thickness holds nothing. */
+const SHALLOW_RAFTER_MM = 89
+
+function timberHold(mount: Mount, face: Pick<Face, 'supports' | 'timber'>, format: Format): TimberHold | null {
   const { fasteners } = mount
+  const { timber } = face
   if (!fasteners) return null
-  const threadMm = effectiveThreadMm(fasteners, mount.underMm + timber.sheathingMm)
+  const thick = memberMm(face)
+  const { threadMm, penetrationMm, pointSideMm } = embedment(fasteners, mount.underMm + timber.sheathingMm, thick ?? (face.supports.kind === 'purlins' ? 0 : SHALLOW_RAFTER_MM))
   const n = mount.screw.perMount
+  const { diameterMm: d, kind } = fasteners
+  const least = leastPenetration(format, kind) * d
+  const counts = format === 'asd' ? (kind === 'lag' ? threadMm : penetrationMm) : pointSideMm
+  const inRow = Math.max(1, Math.round(n / fasteners.acrossMm.length))
   return {
-    threadMm, screws: n, wet: timber.wet, tooShort: threadMm < leastThread(format, fasteners.kind, fasteners.diameterMm),
-    withdrawalN: format === 'asd' ? n * threadMm * withdrawalPerMm(fasteners.kind, timber.gravity, fasteners.diameterMm) : withdrawalEn(fasteners.diameterMm, threadMm, timber.densityKgM3, n),
-    lateralN: n * (format === 'asd' ? lateralUs(fasteners, timber.gravity, threadMm, mount.plateMm) : lateralEn(fasteners, timber.densityKgM3, threadMm, mount.plateMm)),
+    threadMm, penetrationMm, leastMm: least, screws: n, wet: timber.wet, tooShort: counts < least - 1e-6, thicknessKnown: thick !== null || face.supports.kind === 'rafters',
+    outside: format === 'en' && fasteners.approval === null ? outsideEn(fasteners, n, widthOf(face), thick, pointSideMm) : [],
+    withdrawalN: format === 'asd' ? n * threadMm * withdrawalPerMm(kind, timber.gravity, d) : withdrawalEn(d, threadMm, timber.densityKgM3, n),
+    lateralN: format === 'asd'
+      ? n * lateralUs(fasteners, timber.gravity, penetrationMm, mount.plateMm) * Math.min(1, penetrationMm / (WHOLE_PENETRATION[kind] * d))
+      : fasteners.acrossMm.length * rowEffective(d, inRow, fasteners.alongMm ?? 0) * lateralEn(fasteners, timber.densityKgM3, penetrationMm, mount.plateMm),
     prying: 1 + mount.offsetMm / mount.heelMm, tilt: mount.standoffMm / mount.heelMm,
   }
 }
 
+/** What duration, moisture and the material's own safety make of a timber value. */
+export const timberFactor = (format: Format, shortest: Shortest, wet: boolean): number => format === 'asd' ? DURATION[shortest] * (wet ? WET : 1) : KMOD[wet ? 'wet' : 'dry'][shortest] / GAMMA_M
+
 /** What timber holds under a load that lasts so long, N. */
 export function adjusted(hold: TimberHold, format: Format, shortest: Shortest): { withdrawalN: number, lateralN: number } {
-  const times = format === 'asd' ? DURATION[shortest] * (hold.wet ? WET : 1) : KMOD[hold.wet ? 'wet' : 'dry'][shortest] / GAMMA_M
+  const times = timberFactor(format, shortest, hold.wet)
   return { withdrawalN: hold.withdrawalN * times, lateralN: hold.lateralN * times }
 }
 

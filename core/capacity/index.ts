@@ -4,5 +4,8 @@
  */
 export * from './fixing'
 export * from './lateral'
+export * from './nails'
 export * from './rail'
+export * from './screws-en'
+export * from './thread'
 export * from './withdrawal'

@@ -115,14 +115,22 @@ const fastenersSchema = z.object({
   /** Nominal diameter of a lag, outer thread diameter of a screw. */
   diameterMm: mm(2, 30),
   lengthMm: mm(20, 300),
-  /** Tapered tip, which holds nothing. */
+  /** Tapered tip, which holds nothing; a lag's follows from its diameter. */
   tipMm: mm(0, 30),
+  /** Thread with its tip, by the maker; null for standard ones. */
+  threadMm: mm(10, 300).nullable(),
+  /** Root of the thread, by the maker; null for 0.7 of the outer diameter. */
+  rootMm: mm(1, 30).nullable(),
   /** Bending yield strength. */
   yieldMpa: z.number().positive().max(2000),
   pilotMm: mm(1, 20).nullable(),
   /** Least distance from a screw's centre to the timber's edge, in screw diameters. */
   edgeDiameters: z.number().min(0).max(10),
   acrossMm: z.array(z.number().min(-200).max(200)).min(1).max(12),
+  /** Distance of screws one behind the other along the rafter; null where there is one to a row. */
+  alongMm: mm(5, 300).nullable(),
+  /** The maker's own approval for edges, spacings and members outside the European code; null for none. */
+  approval: z.string().max(120).nullable(),
 })
 
 export const mountSchema = z.object({

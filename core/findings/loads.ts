@@ -1,30 +1,62 @@
-import { type Job, type PlainEdit, plainRow } from '../job'
+import { type Job, type PlainEdit, plainRow, type RoofFraming } from '../job'
+import type { FaceLoads } from '../loads'
 import { growthMm } from '../rails'
 import { shapeOf } from '../roof'
-import { share } from '../units'
+import { radians, share } from '../units'
 import { type FindingContext, plural, writer } from './context'
 import type { Cure, DraftFinding } from './finding'
 import { noCures } from './finding'
 
 /** What the loads rest on, where their method ends, and what is not covered at all. */
 export function loadFindings(context: FindingContext): DraftFinding[] {
-  return [...notCovered(context), ...method(context), ...ground(context), ...tooLongRuns(context), ...van(context)]
+  return [...notCovered(context), ...method(context), ...tooLongRuns(context), ...van(context)]
 }
 
 const base = (context: FindingContext, id: string) => ({ id: `${id}:${context.face.id}`, stage: 'rails' as const, faceId: context.face.id, about: '', measured: null, limit: null, propose: noCures })
 
+/** Loads that are not known stop the job: what is known is checked all the same. */
 function notCovered(context: FindingContext): DraftFinding[] {
-  const { plan } = context
-  if (!plan.rails.length) return []
-  const found: DraftFinding[] = plan.loading.notCovered.map((why, i) => ({ ...base(context, `loads-not-covered-${i}`), severity: 'caution', sentence: `${why} Spans here are the usual ones: ask your engineer for pressures and type them.` }))
+  const { plan, job } = context
   const { loads } = plan.loading
-  if (loads?.fromMemory) {
-    found.push({ ...base(context, 'loads-from-memory'), severity: 'caution', sentence: `${loads.format === 'asd' ? 'The pressure coefficients of this edition' : 'The pressure coefficients for this roof’s form'} are from memory and not checked against the document. An engineer’s own figures can be typed over each of them.` })
+  const { rules } = job.loads
+  if (!plan.rails.length || !loads || rules.edition === 'none') return []
+  const found: DraftFinding[] = loads.wind.unknown.map((why, i) => ({
+    ...base(context, `wind-not-known-${i}`), severity: 'stop', sentence: `${why} Dead load and snow are checked here, wind is not: have an engineer give the pressures and type them.`,
+  }))
+  if (rules.wind.kind === 'typed' && !rules.wind.by) {
+    found.push({ ...base(context, 'wind-by-nobody'), severity: 'stop', sentence: 'The wind pressures are typed, and nobody is named for them. Write down the engineer who gave them.' })
   }
-  if (loads && loads.snowPa > 0) {
-    found.push({ ...base(context, 'snow-not-covered'), severity: 'note', sentence: 'Balanced snow is worked out. Unbalanced and drifted snow, and snow sliding from a roof above, are not covered: ask your engineer where they can come.' })
+  found.push(...loads.snow.unknown.map((why, i): DraftFinding => ({ ...base(context, `snow-not-known-${i}`), severity: 'stop', sentence: `${why} On a roof of this pitch it is nearly always the greater: balanced snow alone is no plan.` })))
+  if (loads.wind.fromMemory) {
+    found.push({ ...base(context, 'loads-from-memory'), severity: 'caution', sentence: `${loads.format === 'asd' ? 'The pressure coefficients of this edition' : 'The pressure coefficients for this roof’s form'} are from memory and not checked against the document${loads.format === 'asd' ? '; where memory leaves it open the greater is taken' : ''}. An engineer’s own figures can be typed over each of them.` })
   }
-  return found
+  return [...found, ...framingAsked(context, loads), ...overEave(context, loads)]
+}
+
+/** A narrow roof's unbalanced snow depends on what carries it. */
+function framingAsked({ job, ...context }: FindingContext, { snow, building }: FaceLoads): DraftFinding[] {
+  if (building.framing !== 'unasked' || snow.uniformPa <= snow.balancedPa || !snow.drift) return []
+  const said = (framing: RoofFraming, label: string): Cure => ({ label, edit: { type: 'set-loads', values: { building: { ...job.loads.building, framing } } } })
+  return [{
+    ...base({ job, ...context }, 'framing'), severity: 'caution', sentence: 'Unbalanced snow on a roof this narrow depends on what carries it: plain rafters from eave to ridge, or trusses and the like. Both are taken until somebody says.',
+    propose: () => [said('rafters', 'Plain rafters, eave to ridge'), said('other', 'Trusses or anything else')],
+  }]
+}
+
+/** Modules over an eave that stands out past the wall have coefficients of their own, which this tool lacks. */
+function overEave(context: FindingContext, { wind }: FaceLoads): DraftFinding[] {
+  const { face, plan, job } = context
+  const { eaveOverhangMm } = job.loads.building
+  const { rules } = job.loads
+  if (eaveOverhangMm === null || rules.edition === 'none' || rules.wind.kind === 'typed' || wind.unknown.length || !plan.rows.rows.length) return []
+  const alongSlopeMm = eaveOverhangMm / Math.cos(radians(face.pitchDeg))
+  const lowMm = Math.min(...plan.rows.rows.map(row => row.bottomMm)) - plan.shape.up.fromMm
+  if (lowMm >= alongSlopeMm - 0.5) return []
+  return [{
+    ...base(context, 'over-eave'), severity: 'stop', measured: { kind: 'length', mm: lowMm }, limit: { kind: 'length', mm: alongSlopeMm },
+    sentence: `Modules begin ${writer(context)(lowMm)} up the slope and the eave stands out ${writer(context)(alongSlopeMm)} along it past the wall : over it the edition has coefficients for overhangs, and this tool does not have them. Move the rows up, or type an engineer’s pressures.`,
+    propose: () => [{ label: 'Raise the rows past the wall', edit: { type: 'set-row', faceId: face.id, row: 0, values: { gapBelowMm: ((face.array.rows[0] ?? plainRow).gapBelowMm ?? 0) + alongSlopeMm - lowMm } } }],
+  }]
 }
 
 const INCH = 25.4
@@ -65,30 +97,6 @@ export function engineerFindings({ loads, faces }: Job): DraftFinding[] {
       ? `The structure rests on the work of ${name}. Every sheet says so.`
       : 'A licensed engineer is asked for here. Nothing of this is a sign-off: write down who does it before anything is fixed.',
   }]
-}
-
-/** What the mount needs of what it stands on. */
-function ground(context: FindingContext): DraftFinding[] {
-  const { face, plan } = context
-  const { mount } = plan.parts
-  const say = writer(context)
-  if (!plan.rails.length) return []
-  const found: DraftFinding[] = []
-  if (face.supports.kind === 'sheathing' && mount.leastSheathingMm !== null && face.supports.thicknessMm < mount.leastSheathingMm - 0.1) {
-    found.push({ ...base(context, 'thin-sheathing'), severity: 'stop', sentence: `The sheathing is ${say(face.supports.thicknessMm)} thick. ${mount.name} was tested on ${say(mount.leastSheathingMm)} and more.`, measured: { kind: 'length', mm: face.supports.thicknessMm }, limit: { kind: 'length', mm: mount.leastSheathingMm } })
-  }
-  const { fasteners } = mount
-  if (fasteners?.kind === 'lag' && fasteners.pilotMm !== null) {
-    const pilot = fasteners.pilotMm / fasteners.diameterMm
-    if (pilot < 0.4 || pilot > 0.7) {
-      found.push({ ...base(context, 'pilot'), severity: 'caution', sentence: `A pilot of ${say(fasteners.pilotMm)} is ${Math.round(100 * pilot)} % of the lag’s diameter. In this timber it should be 40 to 70 % (NDS 12.1.4): ${pilot > 0.7 ? 'a larger one holds less' : 'a smaller one splits the rafter'}.`, measured: share(pilot), limit: share(0.7) })
-    }
-  }
-  const hold = plan.strength?.capacity.timber
-  if (hold?.tooShort) {
-    found.push({ ...base(context, 'short-thread'), severity: 'stop', sentence: `Only ${say(hold.threadMm)} of thread bites into timber under ${mount.name}: less than the code counts at all. A longer screw is needed.`, measured: { kind: 'length', mm: hold.threadMm } })
-  }
-  return found
 }
 
 /** Rails longer than their maker lets them run without an expansion break; a rail up the slope is parted by leaving a module out. */

@@ -107,7 +107,7 @@ describe('timber and mounts', () => {
     expect(finding.cures.map(cure => cure.label)).toContain('Use Cleat seam clamp')
   })
   it('rails between purlins are a stop; rows raised on to them are the cure where that works', () => {
-    const job = changed({ supports: { kind: 'purlins', member: 'purlin', firstMm: 100, spacingMm: 575, widthMm: 75, found: [] }, covering: { kind: 'screwed-sheet', coverWidthMm: 900, ribMm: 225, firstColumnMm: 0 } }, { mountId: 'cleat-sheet-foot', moduleId: 'skerry-390', rowGapMm: 33, rowCount: 1 })
+    const job = changed({ supports: { kind: 'purlins', member: 'purlin', firstMm: 100, spacingMm: 575, widthMm: 75, thicknessMm: 100, batten: null, found: [] }, covering: { kind: 'screwed-sheet', coverWidthMm: 900, ribMm: 225, firstColumnMm: 0 } }, { mountId: 'cleat-sheet-foot', moduleId: 'skerry-390', rowGapMm: 33, rowCount: 1 })
     const lifted = after(job, { type: 'set-row', faceId: 'main', row: 0, values: { gapBelowMm: 390 } })
     const finding = find(lifted, 'off-support')
     expect(finding?.sentence ?? find(job, 'off-support').sentence).toContain('between purlins or battens')

@@ -37,8 +37,8 @@ const inInterval = (atMm: number, { member, state, chance }: FixingPlaces['inter
 const EVEN_OVERHANG = 0.4
 /** Other overhangs worth trying where loads decide, as shares of the span. */
 const OVERHANG_SHARES = [0.4, 0.35, 0.45, 0.3, 0.2, 0.1]
-/** Counts over the least that are laid out where loads decide. */
-const MORE_COUNTS = 8
+/** Where loads decide, counts are laid out until fixings stand as close as this, mm. */
+const CLOSEST_MM = 150
 
 /** The fewest fixings that the local rules allow where support is everywhere. */
 const leastEven = (reach: Interval, { maxSpanMm, maxOverhangMm }: LocalRules): number =>
@@ -65,7 +65,8 @@ export function evenWays(places: FixingPlaces, reach: Interval, rules: LocalRule
   const [whole] = places.intervals
   if (!whole || places.points.length || places.intervals.length > 1 || !contains(whole, reach.fromMm) || !contains(whole, reach.toMm)) return null
   const first = Math.max(atLeast, leastEven(reach, rules))
-  const layouts = Array.from({ length: MORE_COUNTS }, (_, k) => first + k).flatMap(count => OVERHANG_SHARES.flatMap((share) => {
+  const last = Math.max(first, Math.floor((reach.toMm - reach.fromMm) / CLOSEST_MM))
+  const layouts = Array.from({ length: last - first + 1 }, (_, k) => first + k).flatMap(count => OVERHANG_SHARES.flatMap((share) => {
     const layout = evenLayout(reach, rules, count, share)
     return layout ? [layout] : []
   }))

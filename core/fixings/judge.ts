@@ -1,3 +1,4 @@
+import type { Interval } from '../geometry'
 import type { LocalRules } from './candidates'
 
 /** Judges a whole rail with its fixings, where loads are known. */
@@ -10,6 +11,8 @@ export interface RailJudge {
   atLeast: number
   /** The worst share of what is allowed over all checks: passes up to 1. Far over 1 where the rail can't stand. */
   worst: (xs: number[]) => number
+  /** The same for a piece of the rail by itself, looked at over part of it: the spans between two places and the fixings on them. */
+  worstOver: (xs: number[], part: Interval, piece: Interval) => number
 }
 
 /** Shares are compared to this. */

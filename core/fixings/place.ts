@@ -66,7 +66,11 @@ function chosenBy({ rails, ways, chosen }: FixingProblem, limits: RailLimits, pa
   return made
 }
 
-export function fixingProblem(rails: RailPlan[], places: PlacesForRail, limits: RailLimits, judges: Judges = []): FixingProblem {
+/**
+ * Where every rail may be fixed, by which rules and judged by what.
+ * @param roughly only whether rails can be fixed is asked, as when a cure is tried
+ */
+export function fixingProblem(rails: RailPlan[], places: PlacesForRail, limits: RailLimits, judges: Judges = [], roughly = false): FixingProblem {
   return {
     ways: new Map(), chosen: new Map(),
     rails: rails.map((rail, r) => {
@@ -74,7 +78,7 @@ export function fixingProblem(rails: RailPlan[], places: PlacesForRail, limits: 
       const own = placesOutside(places(rail), rail.keepsOff)
       const judge = judges[r] ?? null
       const even = judge && evenWays(own, reach, judge.rules, judge.atLeast)
-      return even?.ways.length ? { reach, judge, candidates: even.candidates, even: even.ways } : { reach, judge, candidates: candidatesOf(own, reach, judge?.rules ?? limits), even: null }
+      return even?.ways.length ? { reach, judge, candidates: even.candidates, even: even.ways, roughly } : { reach, judge, candidates: candidatesOf(own, reach, judge?.rules ?? limits), even: null, roughly }
     }),
   }
 }

@@ -26,7 +26,7 @@ export function plainRules(edition: LoadEdition): LoadRules {
     case 'none': return { edition }
     case 'us-2010': return { edition, wind, snow: { ...usSnow, importance: 1 } }
     case 'us-2016': return { edition, wind: { ...wind, ke: 1 }, snow: { ...usSnow, importance: 1 } }
-    case 'us-2022': return { edition, wind: plainTypedWind, snow: usSnow }
+    case 'us-2022': return { edition, wind: plainTypedWind, snow: { ...usSnow, riskCategory: 'II', winterWind: null } }
     case 'en': return {
       edition, wind: { kind: 'computed', speedMs: 25, terrain: 'II', orography: 1, altitudeFactor: 1, densityKgM3: 1.25, coefficients: {} },
       snow: { groundPa: 650, ce: 1, ct: 1, held: false, provenance: '' },

@@ -1,4 +1,4 @@
-import type { Face, Job, RoofFormKind } from '../job'
+import type { Face, Job, RoofFormKind, RoofFraming } from '../job'
 import { type FaceShape, shapeOf } from '../roof'
 import { radians } from '../units'
 
@@ -12,6 +12,9 @@ export interface Building {
   /** In plan, across and along the ridge, mm. */
   widthMm: number
   lengthMm: number
+  /** In plan from eave to ridge: the longer of half the width and the face's own run, mm. */
+  runMm: number
+  framing: RoofFraming
 }
 
 /** Typed sizes, or those that follow from the face: a gable twice as wide as its run and as long as its eave. */
@@ -21,11 +24,12 @@ export function buildingOf({ loads: { building } }: Pick<Job, 'loads'>, face: Fa
   const riseMm = (shape.up.toMm - shape.up.fromMm) * Math.sin(angle)
   const runMm = (shape.up.toMm - shape.up.fromMm) * Math.cos(angle)
   const form = building.form ?? (hasHips(shape) ? 'hip' : 'gable')
+  const widthMm = building.widthMm ?? (form === 'monopitch' ? runMm : 2 * runMm)
   return {
-    form,
+    form, framing: building.framing,
     meanHeightMm: building.heightMm ?? Math.max(1000, face.place.eaveHeightMm + riseMm / 2),
     topMm: building.heightMm ?? Math.max(1000, face.place.eaveHeightMm + riseMm),
-    widthMm: building.widthMm ?? (form === 'monopitch' ? runMm : 2 * runMm),
+    widthMm, runMm: Math.max(runMm, form === 'monopitch' ? widthMm : widthMm / 2),
     lengthMm: building.lengthMm ?? shape.eave.toMm - shape.eave.fromMm,
   }
 }

@@ -54,3 +54,11 @@ export function combinationsOf(edition: LoadEdition): Combinations | null {
     case 'en': return en
   }
 }
+
+/** What can still be said where the wind is not known: dead load and snow. Uplift is wind alone, so it drops out. */
+export const withoutWind = (all: Combinations): Combinations => {
+  const still = (list: Combination[]) => list.filter(one => one.windActs !== 'up').map((one): Combination => one.windActs === 'none'
+    ? one
+    : { ...one, name: `${one.name}, wind not known`, wind: 0, windActs: 'none', shortest: one.snow > 0 ? 'snow' : 'dead' })
+  return { ...all, strength: still(all.strength), service: still(all.service) }
+}

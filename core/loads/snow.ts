@@ -1,6 +1,9 @@
 import type { EnSnow, LoadRules, UsSnow } from '../job'
 import { factor, pressure, words } from '../units'
 import type { Working } from '../working'
+import type { Building } from './building'
+import { leastRoofSnow } from './least-snow'
+import { unbalancedSnow } from './unbalanced-snow'
 
 /**
  * Roof slope factor Cs of ASCE 7 figure 7-2 (7.4-1 in later editions), from memory: 1 up to an angle that depends on
@@ -20,8 +23,34 @@ export function shapeCoefficient(pitchDeg: number, held: boolean): number {
   return held ? Math.max(0.8, mu) : mu
 }
 
+/** More snow than balanced on the lee slope, Pa of plan area, within a distance in plan from the ridge. */
+export interface SnowDrift { pa: number, fromRidgeMm: number }
+
+/** All snow on one face, Pa of plan area. */
+export interface RoofSnow {
+  /** The greatest uniform snow of all cases: balanced, least on a low roof, unbalanced on a narrow one. */
+  uniformPa: number
+  balancedPa: number
+  /** With the balanced snow, on top of it; null where unbalanced snow is uniform or none is asked for. */
+  drift: SnowDrift | null
+  /** What keeps unbalanced snow from being known, in sentences. */
+  unknown: string[]
+  workings: Working[]
+}
+
+/** Snow on a face by every case of the job's rules. */
+export function roofSnow(rules: LoadRules, pitchDeg: number, building: Building): RoofSnow {
+  const balanced = balancedSnow(rules, pitchDeg)
+  const least = leastRoofSnow(rules, pitchDeg)
+  const unbalanced = unbalancedSnow(rules, pitchDeg, building, balanced.pa)
+  return {
+    uniformPa: Math.max(balanced.pa, least?.pa ?? 0, unbalanced.uniformPa ?? 0), balancedPa: balanced.pa, drift: unbalanced.drift, unknown: unbalanced.unknown,
+    workings: [...(balanced.working ? [balanced.working] : []), ...(least ? [least.working] : []), ...unbalanced.workings],
+  }
+}
+
 /** Balanced snow on the roof, Pa of plan area; 0 where nobody has said what loads it. */
-export function roofSnow(rules: LoadRules, pitchDeg: number): { pa: number, working: Working | null } {
+export function balancedSnow(rules: LoadRules, pitchDeg: number): { pa: number, working: Working | null } {
   switch (rules.edition) {
     case 'none': return { pa: 0, working: null }
     case 'en': return enRoofSnow(rules.snow, pitchDeg)

@@ -10,13 +10,13 @@ const MM_PER_FOOT = 304.8
 const lowest = { 'us-2010': { B: 30, C: 15, D: 15 }, 'us-2016': { B: 15, C: 15, D: 15 } }
 
 /**
- * Velocity pressure exposure coefficient 2.01 (z/zg)^(2/α), to the two places that its table prints.
+ * Velocity pressure exposure coefficient 2.01 (z/zg)^(2/α). Not rounded: the table's two places may lie below it.
  * @param heightMm mean roof height
  */
 export function exposureCoefficient(edition: 'us-2010' | 'us-2016', exposure: 'B' | 'C' | 'D', heightMm: number): number {
   const { alpha, zgFt } = exposures[exposure]
   const zFt = Math.max(heightMm / MM_PER_FOOT, lowest[edition][exposure])
-  return Math.round(201 * (zFt / zgFt) ** (2 / alpha)) / 100
+  return 2.01 * (zFt / zgFt) ** (2 / alpha)
 }
 
 export interface VelocityPressure { pa: number, working: Working }

@@ -11,7 +11,7 @@ import { type FaceShape, shapeOf } from '../roof'
 import { placeRails, railLimits, type RailLimits, type RailPlan, wayOf } from '../rails'
 import { fillRows, type RowsPlan } from '../rows'
 import { cutSticks, MOST_NODES, type SticksPlan, spliceWindows } from '../sticks'
-import { checkRail, type FaceStrength, faceStrength, judgeOf, moduleUse, type ModuleUse, type RailSetting, type RailUse, settingOf } from '../strength'
+import { battenLoads, battenUse, type BattenUse, checkRail, type FaceStrength, faceStrength, judgeOf, moduleUse, type ModuleUse, type RailSetting, type RailUse, settingOf } from '../strength'
 import { placesOutside, type PlacesForRail, supportSystem, type SupportsPlan } from '../supports'
 
 /** All that follows from one face of a job, as plain data. */
@@ -44,6 +44,8 @@ export interface FacePlan {
   uses: (RailUse | null)[]
   /** Modules and clamps along every rail; empty where no loads are known. */
   holds: ModuleUse[]
+  /** What the fixings do to the battens they are driven into; null where there are none or nobody has said how they are held. */
+  battens: BattenUse | null
   sticks: SticksPlan
   list: Part[]
   marks: MarkStep[]
@@ -99,14 +101,15 @@ export function layOut(face: Face, catalogue: Catalogue, job: JobRules, clear: F
   const limits = railLimits(parts.rail, parts.mount, face.array, loading.loads !== null)
   const strength = loading.loads && faceStrength(face, loading.loads, parts, rows.rows, rails)
   const settings = strength && settingsOf(face, parts, rails, strength)
-  const problem = fixingProblem(rails, places, limits, settings ? judgesOf(settings, limits) : [])
+  const problem = fixingProblem(rails, places, limits, settings ? judgesOf(settings, limits) : [], trial)
   const fixings = placeFixings(rails, problem, limits, face.array.fixingPattern)
   const sticks = cutRails(rails, fixings, parts, face, job, trial)
   const modules = rows.rows.reduce((sum, row) => sum + row.count, 0)
+  const uses = usesOf(settings, { parts, rails, fixings, sticks }, trial, face.supports.kind === 'purlins')
   return {
     problem, faceId: face.id, parts, shape: shapeOf(face.outline), courses: courseLines(face.covering, face.outline), joints: jointLines(face.covering, face.outline), clear, strips, region,
     regionAreaMm2: areaMm2(region), regionTopMm: bounds(region)?.up.toMm ?? 0, supports, railLines, limits, rows, rails, loading, strength, fixings,
-    uses: usesOf(settings, { parts, rails, fixings, sticks }, trial), sticks,
+    uses, battens: battensUnder(face, strength, { rails, fixings, uses }), sticks,
     holds: strength ? rails.map((rail, r) => moduleUse(strength, r, rail, parts)) : [], modules, powerW: modules * parts.module.powerW,
   }
 }
@@ -123,9 +126,20 @@ export const jointsOn = ({ sticks, parts }: Pick<FaceLayout, 'sticks' | 'parts'>
   parts.rail.splice.continuity === 'full' ? [] : sticks.splices.filter(splice => splice.railId === railId).map(splice => ({ xMm: splice.atMm, stiffness: 0 }))
 
 /** Every rail checked again as it is really built. */
-function usesOf(settings: RailSetting[] | null, plan: Pick<FaceLayout, 'parts' | 'rails' | 'fixings' | 'sticks'>, trial: boolean): (RailUse | null)[] {
+function usesOf(settings: RailSetting[] | null, plan: Pick<FaceLayout, 'parts' | 'rails' | 'fixings' | 'sticks'>, trial: boolean, needsCases: boolean): (RailUse | null)[] {
   const { rails, fixings } = plan
-  return rails.map((rail, r) => settings && checkRail(settings[r]!, fixings.rails[r]!.fixings.map(fixing => fixing.atMm), jointsOn(plan, rail.id), trial))
+  return rails.map((rail, r) => settings && checkRail(settings[r]!, fixings.rails[r]!.fixings.map(fixing => fixing.atMm), jointsOn(plan, rail.id), { quick: trial && !needsCases }))
+}
+
+/** Battens under the fixings, where the mount is screwed into battens. */
+function battensUnder(face: Face, strength: FaceStrength | null, { rails, fixings, uses }: Pick<FaceLayout, 'rails' | 'fixings' | 'uses'>): BattenUse | null {
+  const { supports } = face
+  if (!strength || supports.kind !== 'purlins' || supports.member !== 'batten') return null
+  const driven = rails.flatMap((rail, r) => fixings.rails[r]!.fixings.flatMap((fixing, at) => {
+    const use = uses[r]
+    return use ? [{ member: fixing.member, xMm: rail.way === 'across' ? fixing.atMm : rail.lineMm, at, use }] : []
+  }))
+  return battenUse(face, supports, strength.loads.format, battenLoads(driven))
 }
 
 /** Rails with their trim tails, cut from stock. */

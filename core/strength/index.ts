@@ -1,7 +1,10 @@
 /** Every rail and fixing checked under every combination: as a continuous beam, whole, with its real fixings and splices. */
 export * from './bounds'
+export * from './battens'
+export * from './cases'
 export * from './check'
 export * from './rails'
+export * from './setting'
 export * from './modules'
 export * from './rafters'
 export * from './table'

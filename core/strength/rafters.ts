@@ -35,7 +35,7 @@ export function screenRafter({ supports, timber, pitchDeg }: Face, loads: FaceLo
   const spacingMm = supports.spacingMm
   const capacityNmm = timber.bendingMpa * SNOW_DURATION[loads.format] * REPETITIVE[loads.format] * supports.widthMm * timber.depthMm ** 2 / 6
   const momentOf = (pa: number) => pa * 1e-6 * spacingMm * timber.spanMm! ** 2 / 8
-  const own = momentOf(factors.dead * timber.roofDeadPa * Math.cos(angle) + factors.snow * loads.snowPa * Math.cos(angle) ** 2)
+  const own = momentOf(factors.dead * timber.roofDeadPa * Math.cos(angle) + factors.snow * loads.snow.uniformPa * Math.cos(angle) ** 2)
   const mean = sums.reduce((sum, one) => sum + one.downN, 0) / Math.max(1, sums.length)
   const busiest = mean > 0 ? Math.max(...sums.map(one => one.downN)) / mean : 1
   const array = momentOf(factors.dead * loads.deadPa * Math.cos(angle)) * busiest

@@ -8,7 +8,8 @@ import type { RowPlan } from '../rows'
 import { shapeOf } from '../roof'
 import { radians } from '../units'
 import { narrowed, strengthBounds } from './bounds'
-import { checkRail, type RailSetting } from './check'
+import { checkRail } from './check'
+import type { RailSetting } from './setting'
 
 /** What one face's rails are checked with: plain data, from which the checks can be made again anywhere. */
 export interface FaceStrength {
@@ -60,18 +61,19 @@ const CHAIN = 99
 
 /** Judges a whole rail by all its checks; the same fixings are checked once. */
 export function judgeOf(setting: RailSetting, limits: Pick<RailLimits, 'maxSpanMm' | 'maxOverhangMm'>): RailJudge {
-  const bounds = strengthBounds(setting)
+  const bounds = strengthBounds(setting, limits)
   const known = new Map<string, number>()
   return {
-    key: JSON.stringify([setting.line.map(({ fromMm, toMm, railUp, railDown, fixingUp, fixingDown, dead, snow }) => [fromMm, toMm, railUp, railDown, fixingUp, fixingDown, dead, snow]), setting.fromMm, setting.toMm, setting.loadPath === 'clamps' ? setting.modules : null, setting.couplers, setting.slope]),
+    key: JSON.stringify([setting.line, setting.fromMm, setting.toMm, setting.loadPath === 'clamps' ? setting.modules : null, setting.couplers, setting.slope]),
     rules: narrowed(limits, bounds), atLeast: Math.max(bounds.fixings, setting.couplers.length + 2),
     worst: (xs) => {
       const key = xs.join()
       const ready = known.get(key)
       if (ready !== undefined) return ready
-      const worst = checkRail(setting, xs, [], true)?.worst ?? CHAIN
+      const worst = checkRail(setting, xs, [], { quick: true })?.worst ?? CHAIN
       known.set(key, worst)
       return worst
     },
+    worstOver: (xs, part, piece) => checkRail(setting, xs, [], { quick: true, part, piece })?.worst ?? CHAIN,
   }
 }

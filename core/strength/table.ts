@@ -4,7 +4,8 @@ import type { Face } from '../job'
 import { EXPOSED_FACTOR, type FaceLoads, type LineStretch } from '../loads'
 import { moduleAcross, wayOf } from '../rails'
 import { radians } from '../units'
-import { type CheckKind, checkRail, type RailSetting } from './check'
+import { type CheckKind, checkRail } from './check'
+import type { RailSetting } from './setting'
 
 /** The greatest equal span of one rail in one zone, and what stops it from being more. */
 export interface SpanCell {
@@ -23,13 +24,12 @@ const PRECISION_MM = 0.5
 
 /** A line of one zone's load as long as three spans. */
 function lineIn(loads: FaceLoads, zone: string, exposed: boolean, widthMm: number, lengthMm: number): LineStretch[] {
-  const perPa = 1e-6 * widthMm / 2
-  const gust = exposed ? EXPOSED_FACTOR : 1
+  const bearsMm = widthMm / 2
+  const perPa = 1e-6 * bearsMm
   const angle = radians(loads.pitchDeg)
-  const [rail, fixing] = [loads.wind.rail[zone]!, loads.wind.fixing[zone]!]
   return [{
-    fromMm: 0, toMm: lengthMm, zones: [zone], exposed, dead: loads.deadPa * Math.cos(angle) * perPa, snow: loads.snowPa * Math.cos(angle) ** 2 * perPa,
-    railUp: gust * rail.upPa * perPa, railDown: rail.downPa * perPa, fixingUp: gust * fixing.upPa * perPa, fixingDown: fixing.downPa * perPa, modulePa: { upPa: 0, downPa: 0 },
+    fromMm: 0, toMm: lengthMm, exposed, strips: [{ zones: [zone], gust: exposed ? EXPOSED_FACTOR : 1, bearsMm }], modulePa: { upPa: 0, downPa: 0 },
+    dead: loads.deadPa * Math.cos(angle) * perPa, snow: loads.snow.uniformPa * Math.cos(angle) ** 2 * perPa, drift: (loads.snow.drift?.pa ?? 0) * Math.cos(angle) ** 2 * perPa,
   }]
 }
 
@@ -48,15 +48,15 @@ function greatest(shareAt: (spanMm: number) => number): number {
 
 /**
  * Span table of a face: for every zone drawn on it and every rail, the greatest span of a rail over three equal spans without
- * overhangs that carries half a module. The real rails are checked with their own spans; this is for choosing.
+ * overhangs that carries half a module, each span under its own area's wind, with the drift of unbalanced snow where there is one. The real rails are checked with their own spans; this is for choosing.
  */
 export function spanTable(face: Face, loads: FaceLoads, parts: ChosenParts, rails: Rail[], exposed: boolean): SpanRow[] {
   const up = wayOf(face.array, parts) === 'up'
   const widthMm = moduleAcross(face.array, parts)
-  const zones = [...new Set(loads.sets.flatMap(set => set.zones.map(zone => zone.name)))].filter(zone => loads.wind.rail[zone]).sort()
+  const zones = [...new Set(loads.wind.sets.flatMap(set => set.zones.map(zone => zone.name)))].filter(zone => loads.onModule[zone]).sort()
   const capacity = fixingCapacity(parts.mount, face, face.array, loads.format)
   return zones.flatMap(zone => (exposed ? [false, true] : [false]).map((isExposed): SpanRow => ({
-    zone, exposed: isExposed, upPa: loads.wind.rail[zone]!.upPa * (isExposed ? EXPOSED_FACTOR : 1), downPa: loads.wind.rail[zone]!.downPa,
+    zone, exposed: isExposed, upPa: loads.onModule[zone]!.upPa * (isExposed ? EXPOSED_FACTOR : 1), downPa: loads.onModule[zone]!.downPa,
     cells: rails.map((rail): SpanCell => {
       const useAt = (spanMm: number) => {
         const lengthMm = 3 * spanMm

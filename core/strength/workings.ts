@@ -1,7 +1,7 @@
 import type { ChosenParts } from '../catalogue'
 import { adjusted } from '../capacity'
-import { zoneWords } from '../loads'
-import { area, count, factor, force, length, lineLoad, moment, type Quantity, share, stress, words } from '../units'
+import { windAlong, zonesOver, zoneWords } from '../loads'
+import { count, factor, force, length, lineLoad, moment, type Quantity, share, stress, words } from '../units'
 import type { Working } from '../working'
 import type { CheckKind, CheckShare, RailUse } from './check'
 import type { FaceStrength } from './rails'
@@ -35,7 +35,7 @@ export function railWorkings(use: RailUse, format: 'asd' | 'en'): Working[] {
 }
 
 /** What the rail's section and one fixing bear, before any rail is looked at. */
-export function capacityWorkings({ strength, capacity, loads }: FaceStrength, { rail, mount }: ChosenParts): Working[] {
+export function capacityWorkings({ strength, capacity }: FaceStrength, { rail, mount }: ChosenParts): Working[] {
   const { section } = rail
   const asd = strength.format === 'asd'
   const found: Working[] = [{
@@ -56,27 +56,33 @@ export function capacityWorkings({ strength, capacity, loads }: FaceStrength, { 
       what: 'Withdrawal of a fixing’s screws, wind', formula: asd ? (fasteners.kind === 'lag' ? 'W′ = n p 1800 G^1.5 D^0.75 C_D C_M' : 'W′ = n p 2850 G² D C_D C_M') : 'R = k_mod n^0.9 f_ax d l_ef k_d / γM,  f_ax = 0.52 d^−0.5 l_ef^−0.1 ρ^0.8',
       values: [
         { symbol: 'n', what: 'screws', value: count(timber.screws, timber.screws === 1 ? 'screw' : 'screws') }, { symbol: asd ? 'D' : 'd', what: fasteners.kind === 'lag' ? 'lag diameter' : 'outer thread diameter', value: length(fasteners.diameterMm) },
-        { symbol: asd ? 'p' : 'l_ef', what: 'thread in timber: length less tip, foot, flashing and sheathing', value: length(timber.threadMm) },
+        { symbol: asd ? 'p' : 'l_ef', what: 'thread in the timber that is there, without tip', value: length(timber.threadMm) },
         { symbol: '', what: 'before duration and wet service', value: force(timber.withdrawalN) }, { symbol: '(a+b)/b', what: 'prying by the foot', value: factor(timber.prying) },
       ],
       result: force(wind.withdrawalN), source: asd ? 'NDS 12.2.1 and 12.2.2, table 12.2A; C_D 1.6 wind, 1.15 snow' : 'EN 1995-1-1, 8.38 to 8.41; k_mod 1.1 wind, 0.9 snow; γM 1.3', basis: 'code',
     }, {
-      what: 'Lateral hold of a fixing’s screws, wind', formula: asd ? 'Z′ = n min(Im, Is, II, IIIm, IIIs, IV) C_D C_M' : 'R = k_mod n F_v / γM', values: [
+      what: 'Lateral hold of a fixing’s screws, wind', formula: asd ? `Z′ = n min(Im, Is, II, IIIm, IIIs, IV) min(1, p/${fasteners.kind === 'lag' ? 8 : 10}D) C_D C_M` : 'R = k_mod n_ef F_v / γM', values: [
+        { symbol: 'p', what: 'screw in the timber, without tip', value: length(timber.penetrationMm) },
         { symbol: 't', what: 'metal the screw bears on', value: length(mount.plateMm) }, { symbol: 'h/b', what: 'tilt: screw pull for each push down the slope', value: factor(timber.tilt) },
-      ], result: force(wind.lateralN), source: asd ? 'NDS 12.3.1, yield limit equations, on the root diameter' : 'EN 1995-1-1, 8.9 and 8.10, without the rope effect', basis: 'code',
+      ], result: force(wind.lateralN), source: asd ? 'NDS 12.3.1, yield limit equations, on the root diameter; 12.3.2: nothing under 4D (wood screws 6D)' : 'EN 1995-1-1, 8.9 and 8.10, without the rope effect; rows by 8.34 or 8.17', basis: 'code',
     })
   }
   found.push(maker
     ? { what: `What ${mount.name} and its grip on the rail hold`, formula: 'up, down, down the slope', values: [{ symbol: '↓', what: 'towards the roof', value: force(maker.downN) }, { symbol: '↘', what: 'down the slope', value: force(maker.slopeN) }], result: force(maker.upN), source: `${mount.maker}, ${asd ? 'allowable' : 'design'} values: ${mount.evidence}`, basis: 'maker' }
     : { what: `What ${mount.name} and its grip on the rail hold`, formula: 'not given', values: [], result: words(`no ${asd ? 'allowable' : 'design'} value`), source: 'The catalogue has none in the format of this job’s loads; values of the other format are never used', basis: 'maker' })
-  found.push({ what: 'Effective wind area of a fixing, frozen', formula: 'A = (s/2) b', values: [], result: area(loads.areasMm2.fixing), source: 'Half of the greatest span by the tributary width: the least an inner fixing can have, so that its load does not depend on where fixings end up', basis: 'arithmetic' })
   return found
 }
 
-/** Loads along a rail, for the calculation sheet. */
-export const lineWorkings = ({ lines }: FaceStrength, r: number): Working[] => lines[r]!.map(one => ({
-  what: `Line of load, ${one.zones.length > 1 ? 'zones' : 'zone'} ${one.zones.map(zoneWords).join(', ')}${one.exposed ? ', exposed' : ''}`, formula: 'w = p h share', values: [
-    { symbol: 'from', what: 'stretch', value: length(one.fromMm) }, { symbol: 'to', what: '', value: length(one.toMm) },
-    { symbol: 'd', what: 'dead, normal', value: lineLoad(one.dead) }, { symbol: 's', what: 'snow, normal', value: lineLoad(one.snow) }, { symbol: 'w↓', what: 'wind, down', value: lineLoad(one.railDown) },
-  ], result: lineLoad(one.railUp), source: 'Worst zone that the rail’s half of the module touches, lever rule between the two rails', basis: 'arithmetic',
-}))
+/** Loads along a rail, for the calculation sheet: its wind for a small area, as a short span or a fixing has it, and for a large one. */
+export const lineWorkings = ({ lines, loads }: FaceStrength, r: number): Working[] => lines[r]!.map((one) => {
+  const zones = zonesOver(one)
+  const [small, large] = [1e6, 1e7].map(areaMm2 => windAlong(loads, one, areaMm2))
+  return {
+    what: `Line of load, ${zones.length > 1 ? 'zones' : 'zone'} ${zones.map(zoneWords).join(', ') || 'not known'}${one.exposed ? ', exposed' : ''}`, formula: 'w = p(A) h share', values: [
+      { symbol: 'from', what: 'stretch', value: length(one.fromMm) }, { symbol: 'to', what: '', value: length(one.toMm) },
+      { symbol: 'd', what: 'dead, normal', value: lineLoad(one.dead) }, { symbol: 's', what: 'snow, normal', value: lineLoad(one.snow) },
+      ...(one.drift > 0 ? [{ symbol: 'sd', what: 'drift on top of balanced snow', value: lineLoad(one.drift) }] : []),
+      { symbol: 'w↓', what: 'wind, down, on 1 m²', value: lineLoad(small!.down) }, { symbol: 'w↑', what: 'wind, up, on 10 m²', value: lineLoad(large!.up) },
+    ], result: lineLoad(small!.up), source: 'Wind up on 1 m²; each span, overhang and fixing is checked with its own area. Worst zone that the rail’s half of the module touches, lever rule between the two rails', basis: 'arithmetic',
+  }
+})

@@ -58,7 +58,7 @@ describe('places where a rail may be fixed', () => {
     expect(plan.railLines).toBeNull()
   })
   it('purlins: anywhere along a rail that lies on one, nowhere between, and heights to match', () => {
-    const { places, plan } = system({ kind: 'purlins', member: 'purlin', firstMm: 400, spacingMm: 900, widthMm: 75, found: [{ line: 2, centreMm: 1310 }] }, 'cleat-sheet-foot')
+    const { places, plan } = system({ kind: 'purlins', member: 'purlin', firstMm: 400, spacingMm: 900, widthMm: 75, thicknessMm: 100, batten: null, found: [{ line: 2, centreMm: 1310 }] }, 'cleat-sheet-foot')
     expect(plan.across.map(line => line.centreMm)).toEqual([400, 1310, 2200, 3100, 4000])
     expect(places(across(1310)).intervals).toEqual([expect.objectContaining({ fromMm: 500, toMm: 5500, member: 'purlin 2', state: 'proved' })])
     expect(places(across(1750))).toEqual({ points: [], intervals: [] })

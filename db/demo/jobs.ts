@@ -128,7 +128,7 @@ const capstanWalk = job(starterJob('30 Capstan Walk', 'Saltmarsh Haven', 'imperi
 const oakumShed = job(starterJob('Oakum Shed 2', 'Brackwater', 'metric', metricParts), {
   name: 'Yard face', outline: { kind: 'rectangle', eaveLengthMm: 13_900, slopeLengthMm: 6240 }, pitchDeg: 15, place: { azimuthDeg: 188, eastMm: 0, northMm: 0, eaveHeightMm: 3600, storeys: 1 },
   covering: usualCovering('screwed-sheet', false),
-  supports: { kind: 'purlins', member: 'purlin', firstMm: 190, spacingMm: 575, widthMm: 75, found: [{ line: 2, centreMm: 771 }, { line: 5, centreMm: 2486 }] },
+  supports: { kind: 'purlins', member: 'purlin', firstMm: 190, spacingMm: 575, widthMm: 75, thicknessMm: 100, batten: null, found: [{ line: 2, centreMm: 771 }, { line: 5, centreMm: 2486 }] },
   setbacks: setbacks(350, 350, 500, 500),
 }, { moduleId: 'skerry-390', mountId: 'cleat-sheet-foot', orientation: 'on-side', rowGapMm: 18, railWay: 'up' }, { access: 'lift', exposure: 'open', coveringState: 'sound', coveringAgeYears: 12, coveringYearsLeft: 30, decision: 'go-ahead', hazards: ['fragile', 'overhead-line'], bring: ['lift', 'edge-protection'] })
 

@@ -80,7 +80,7 @@ describe('the fewest fixings of a loaded rail', () => {
     for (let i = 0; i < 120; i++) {
       const rail = loadedRail(random)
       if (!usable(rail)) continue
-      const bounds = strengthBounds(rail.setting)
+      const bounds = strengthBounds(rail.setting, rail.rules)
       for (let mask = 3; mask < 2 ** Math.min(8, rail.candidates.length); mask++) {
         const xs = rail.candidates.filter((_, k) => mask & (1 << k)).map(one => one.atMm)
         if (xs.length < 2 || (checkRail(rail.setting, xs)?.worst ?? 99) > 1) continue

@@ -40,7 +40,7 @@ const chance = computed(() => {
 
 /** Of several directions of the wind, whose zones are drawn. */
 const zoneSet = ref(0)
-const zoneSets = computed(() => plan.loading.loads?.sets ?? [])
+const zoneSets = computed(() => plan.loading.loads?.wind.sets ?? [])
 const layer = (id: LayerId) => shows.value[id]
 const path = (rings: { x: number, y: number }[][]) => rings.map(ring => `M${ring.map(({ x, y }) => `${scale.value.x(x).toFixed(2)} ${scale.value.y(y).toFixed(2)}`).join('L')}Z`).join('')
 /** Names of the edges other than eave and plain rakes, written outside along them. */

@@ -6,10 +6,10 @@ import type { FaceScale } from '../../composables/useFaceScale'
 
 /** Roof zones for wind, tinted by their suction, with their names; of several directions the one that is asked for. */
 const { plan, scale, set } = defineProps<{ plan: FacePlan, scale: FaceScale, set: number }>()
-const shown = computed(() => plan.loading.loads?.sets[Math.min(set, (plan.loading.loads.sets.length || 1) - 1)]?.zones ?? [])
+const shown = computed(() => plan.loading.loads?.wind.sets[Math.min(set, (plan.loading.loads.wind.sets.length || 1) - 1)]?.zones ?? [])
 const path = (rings: { x: number, y: number }[][]) => rings.map(ring => `M${ring.map(({ x, y }) => `${scale.x(x).toFixed(2)} ${scale.y(y).toFixed(2)}`).join('L')}Z`).join('')
-const worst = computed(() => Math.max(1, ...Object.values(plan.loading.loads?.wind.rail ?? {}).map(one => one.upPa)))
-const strength = (zone: string) => 0.06 + 0.3 * (plan.loading.loads?.wind.rail[zone]?.upPa ?? 0) / worst.value
+const worst = computed(() => Math.max(1, ...Object.values(plan.loading.loads?.onModule ?? {}).map(one => one.upPa)))
+const strength = (zone: string) => 0.06 + 0.3 * (plan.loading.loads?.onModule[zone]?.upPa ?? 0) / worst.value
 /** A zone's name near the lower left of each of its outer rings that has room for it. */
 const labels = computed(() => shown.value.flatMap(zone => zone.region.flatMap((ring) => {
   const xs = ring.map(point => scale.x(point.x))

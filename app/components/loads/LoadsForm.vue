@@ -1,15 +1,13 @@
 <script setup lang="ts">
-import { type LoadEdition, loadEditionNames, loadEditions, type LoadRules, type Loads, plainRules, plainTypedWind, roofForms } from '#core/job'
-import { buildingOf, zoneWords } from '#core/loads'
+import { type LoadEdition, loadEditionNames, loadEditions, type LoadRules, type Loads, plainRules, plainTypedWind } from '#core/job'
+import { zoneWords } from '#core/loads'
 
 /** What loads the roof: one edition with all its parts, every figure there to be typed over. */
-const { job, face, facePlan, units, commit } = useFace()
+const { job, facePlan, units, commit } = useFace()
 const loads = computed(() => job.value.loads)
 const rules = computed(() => loads.value.rules)
 const set = (values: Partial<Loads>) => commit(loadsEdit(values))
 const setRules = (values: LoadRules) => set({ rules: values })
-const setBuilding = (values: Partial<Loads['building']>) => set({ building: { ...loads.value.building, ...values } })
-const building = computed(() => buildingOf(job.value, face.value))
 const editions = loadEditions.map(value => ({ value, label: loadEditionNames[value] }))
 const isEn = computed(() => rules.value.edition === 'en')
 
@@ -18,7 +16,6 @@ const chooseEdition = (edition: LoadEdition) => edition === rules.value.edition 
 const wind = computed(() => rules.value.edition === 'none' ? null : rules.value.wind)
 const snow = computed(() => rules.value.edition === 'none' ? null : rules.value.snow)
 const setWind = (values: Record<string, unknown>) => setRules({ ...rules.value, wind: { ...wind.value, ...values } } as LoadRules)
-const setSnow = (values: Record<string, unknown>) => setRules({ ...rules.value, snow: { ...snow.value, ...values } } as LoadRules)
 const windWays = computed(() => rules.value.edition === 'us-2022'
   ? [{ value: 'typed', label: 'An engineer’s pressures' }]
   : [{ value: 'computed', label: 'Worked out by the edition' }, { value: 'typed', label: 'An engineer’s pressures' }])
@@ -30,16 +27,14 @@ function chooseWind(kind: string) {
 const exposures = ['B', 'C', 'D'].map(value => ({ value, label: `Exposure ${value}` }))
 const terrainNames: Record<string, string> = { 0: '0, open sea', I: 'I, flat and open', II: 'II, low cover', III: 'III, suburb', IV: 'IV, town' }
 const terrains = Object.entries(terrainNames).map(([value, label]) => ({ value, label: `Terrain ${label}` }))
-const formNames = { gable: 'Gable', hip: 'Hip', monopitch: 'Single pitch' }
-const forms = [{ value: 'own', label: 'As the faces have it' }, ...roofForms.map(value => ({ value, label: formNames[value] }))]
 const yesNo = (yes: string, no: string) => [{ value: 'no', label: no }, { value: 'yes', label: yes }]
 
 /** Zones of the face with what the edition makes of them, each coefficient there to be typed over. */
 const zones = computed(() => {
   const found = facePlan.value.loading.loads
   if (!found || wind.value?.kind !== 'computed') return []
-  const names = [...new Set(found.sets.flatMap(set => set.zones.map(zone => zone.name)))]
-  return names.map(name => ({ name, pressure: found.wind.rail[name]!, typed: wind.value?.kind === 'computed' ? wind.value.coefficients[name] ?? null : null }))
+  const names = [...new Set(found.wind.sets.flatMap(set => set.zones.map(zone => zone.name)))]
+  return names.map(name => ({ name, typed: wind.value?.kind === 'computed' ? wind.value.coefficients[name] ?? null : null }))
 })
 function setCoefficient(zone: string, values: { up?: number, down?: number } | null) {
   if (wind.value?.kind !== 'computed') return { ok: true as const, value: true as const }
@@ -212,94 +207,8 @@ const typedParts = [['interior', 'Inside'], ['edge', 'Along edges'], ['corner', 
         />
       </template>
     </template>
-    <h2 class="slip-title mt-4">
-      Snow
-    </h2>
-    <FieldMeasureField
-      label="Ground snow"
-      :hint="isEn ? 'characteristic, sk' : rules.edition === 'us-2022' ? 'strength level, pg' : 'pg'"
-      :value="snow.groundPa"
-      measure="pressure"
-      :units="units"
-      :commit="groundPa => setSnow({ groundPa })"
-    />
-    <FieldMeasureField
-      label="Exposure, Ce"
-      :value="snow.ce"
-      measure="factor"
-      :units="units"
-      :commit="ce => setSnow({ ce })"
-    />
-    <FieldMeasureField
-      label="Thermal, Ct"
-      :hint="isEn ? undefined : 'to 1.0 warm, 1.1 cold, 1.2 unheated'"
-      :value="snow.ct"
-      measure="factor"
-      :units="units"
-      :commit="ct => setSnow({ ct })"
-    />
-    <FieldMeasureField
-      v-if="'importance' in snow"
-      label="Importance, Is"
-      :value="snow.importance as number"
-      measure="factor"
-      :units="units"
-      :commit="importance => setSnow({ importance })"
-    />
-    <FieldChoiceField
-      v-if="'slippery' in snow"
-      label="Surface"
-      :value="snow.slippery ? 'yes' : 'no'"
-      :choices="yesNo('Slippery, nothing in the way', 'Not slippery, or obstructed')"
-      @choose="setSnow({ slippery: $event === 'yes' })"
-    />
-    <template v-else>
-      <FieldChoiceField
-        label="Sliding"
-        :value="snow.held ? 'yes' : 'no'"
-        :choices="yesNo('Held by guards or a parapet', 'Free to slide off')"
-        @choose="setSnow({ held: $event === 'yes' })"
-      />
-      <FieldTypedField
-        label="Source"
-        :shown="snow.provenance"
-        wide
-        :commit="provenance => setSnow({ provenance })"
-      />
-    </template>
-    <h2 class="slip-title mt-4">
-      Building
-    </h2>
-    <FieldChoiceField
-      label="Roof’s form"
-      :value="loads.building.form ?? 'own'"
-      :choices="forms"
-      @choose="setBuilding({ form: $event === 'own' ? null : $event as 'gable' })"
-    />
-    <FieldLengthField
-      :label="isEn ? 'Height of the ridge' : 'Mean roof height'"
-      :hint="loads.building.heightMm === null ? 'from eave and pitch' : 'typed; empty for eave and pitch'"
-      :mm="isEn ? building.topMm : building.meanHeightMm"
-      :units="units"
-      optional
-      :commit="heightMm => setBuilding({ heightMm })"
-    />
-    <FieldLengthField
-      label="Width across the ridge"
-      :hint="loads.building.widthMm === null ? 'from this face' : 'typed; empty for the face’s'"
-      :mm="building.widthMm"
-      :units="units"
-      optional
-      :commit="widthMm => setBuilding({ widthMm })"
-    />
-    <FieldLengthField
-      label="Length along it"
-      :hint="loads.building.lengthMm === null ? 'from this face' : 'typed; empty for the face’s'"
-      :mm="building.lengthMm"
-      :units="units"
-      optional
-      :commit="lengthMm => setBuilding({ lengthMm })"
-    />
+    <LoadsSnow />
+    <LoadsBuilding />
   </template>
   <h2 class="slip-title mt-4">
     Engineer

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { checkWords } from '#core/findings'
 import { loadEditionNames } from '#core/job'
+import { zonesOver } from '#core/loads'
 import { supportSums } from '#core/strength'
 import { force, formatQuantity, formatShare, pressure } from '#core/units'
 
@@ -14,8 +15,8 @@ const worst = computed(() => {
 /** The suction of the zones that really lie over rails. */
 const up = computed(() => {
   const found = loads.value
-  const zones = new Set(facePlan.value.strength?.lines.flat().flatMap(one => one.zones.slice(0, 1)) ?? [])
-  const all = [...zones].map(zone => found?.wind.rail[zone]?.upPa ?? 0)
+  const zones = new Set(facePlan.value.strength?.lines.flat().flatMap(one => zonesOver(one).slice(0, 1)) ?? [])
+  const all = [...zones].map(zone => found?.onModule[zone]?.upPa ?? 0)
   return all.length ? { least: Math.min(...all), most: Math.max(...all) } : null
 })
 const busiest = computed(() => {
@@ -36,12 +37,19 @@ const busiest = computed(() => {
     <template v-if="loads">
       <SlipLine
         v-if="up"
-        label="Wind up on rails"
+        label="Wind up on a module"
       >
         {{ formatQuantity(pressure(up.least), units) }}{{ up.most - up.least > 1 ? ` to ${formatQuantity(pressure(up.most), units)}` : '' }}
       </SlipLine>
+      <SlipLine
+        v-else-if="loads.wind.unknown.length"
+        label="Wind"
+        bad
+      >
+        not known
+      </SlipLine>
       <SlipLine label="Snow on plan">
-        {{ formatQuantity(pressure(loads.snowPa), units) }}
+        {{ formatQuantity(pressure(loads.snow.uniformPa), units) }}{{ loads.snow.drift ? `, to ${formatQuantity(pressure(loads.snow.balancedPa + loads.snow.drift.pa), units)} by the ridge` : '' }}
       </SlipLine>
       <SlipLine
         v-if="worst"

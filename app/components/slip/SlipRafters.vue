@@ -12,7 +12,7 @@ function usual(kind: SupportKind): Supports {
   const mm = (inches: number, metric: number) => units.value === 'imperial' ? inches * 25.4 : metric
   switch (kind) {
     case 'rafters': return rafterRow(mm(12, 300), mm(24, 600), mm(1.5, 45))
-    case 'purlins': return { kind, member: 'purlin', firstMm: mm(12, 300), spacingMm: mm(24, 600), widthMm: mm(1.5, 50), found: [] }
+    case 'purlins': return { kind, member: 'purlin', firstMm: mm(12, 300), spacingMm: mm(24, 600), widthMm: mm(1.5, 50), thicknessMm: null, batten: null, found: [] }
     case 'seams': return { kind, firstMm: mm(8, 200), spacingMm: mm(16, 430) }
     case 'screws': return { kind, firstMm: mm(4.5, 125), spacingMm: mm(9, 250), firstRowMm: mm(6, 150), rowSpacingMm: mm(24, 600) }
     case 'sheathing': return { kind, thicknessMm: mm(0.625, 18), areas: [] }

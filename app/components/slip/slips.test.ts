@@ -100,7 +100,7 @@ describe('rafters', () => {
   })
   it.each(['purlins', 'seams', 'screws', 'sheathing'] as const)('%s have fields of their own', async (kind) => {
     const supports = {
-      purlins: { kind: 'purlins', member: 'batten', firstMm: 300, spacingMm: 600, widthMm: 50, found: [] }, seams: { kind: 'seams', firstMm: 200, spacingMm: 430 },
+      purlins: { kind: 'purlins', member: 'batten', firstMm: 300, spacingMm: 600, widthMm: 50, thicknessMm: null, batten: null, found: [] }, seams: { kind: 'seams', firstMm: 200, spacingMm: 430 },
       screws: { kind: 'screws', firstMm: 125, spacingMm: 250, firstRowMm: 150, rowSpacingMm: 600 }, sheathing: { kind: 'sheathing', thicknessMm: 18, areas: [] },
     } as const
     const { wrapper, edits, type } = await mountOnJob(SlipRafters, changed({ supports: supports[kind] as never }), {}, 'rafters')

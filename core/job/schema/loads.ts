@@ -9,6 +9,10 @@ export type LoadEdition = typeof loadEditions[number]
 export const roofForms = ['gable', 'hip', 'monopitch'] as const
 export type RoofFormKind = typeof roofForms[number]
 export const usExposures = ['B', 'C', 'D'] as const
+export const riskCategories = ['I', 'II', 'III', 'IV'] as const
+/** What carries the roof from eave to ridge, where unbalanced snow depends on it. */
+export const roofFramings = ['unasked', 'rafters', 'other'] as const
+export type RoofFraming = typeof roofFramings[number]
 export const terrains = ['0', 'I', 'II', 'III', 'IV'] as const
 
 const STRONGEST_MPH = 300
@@ -20,8 +24,20 @@ const ratio = (what: string, min: number, max: number) => z.number({ error: `${w
 
 /** Coefficients of one roof zone as somebody entered them: both as sizes, up is suction. */
 const zoneCoefficients = z.object({ up: ratio('A coefficient', 0, 8), down: ratio('A coefficient', 0, 8) })
-/** By zone name; zones that are not in it keep the table's. */
-const coefficients = z.record(z.string().max(3), zoneCoefficients)
+/** Zones that each edition names. EN letters stand for wind across the ridge, with `a` before them along it and with `b` on the high eave. */
+export const zoneNames = {
+  'us-2010': ['1', '2', '3'],
+  'us-2016': ['1', '2e', '2n', '2r', '3e', '3r'],
+  'en': ['F', 'G', 'H', 'I', 'J', 'K', 'L', 'M', 'N', 'aF', 'aG', 'aH', 'aI', 'aFu', 'aFl', 'bF', 'bG', 'bH'],
+} as const
+const editionWords = { 'us-2010': 'The 2010 edition', 'us-2016': 'The 2016 edition', 'en': 'EN 1991-1-4' }
+/** By zone name; zones that are not in it keep the table's. A zone that the edition lacks would be dropped in silence, so it is refused. */
+const coefficientsOf = (edition: keyof typeof zoneNames) => z.record(z.string().max(3), zoneCoefficients).superRefine((given, context) => {
+  const names: readonly string[] = zoneNames[edition]
+  for (const name of Object.keys(given)) {
+    if (!names.includes(name)) context.addIssue({ code: 'custom', path: [name], message: `${editionWords[edition]} has no zone “${name}”. Its zones are ${names.join(', ')}.` })
+  }
+})
 
 const zonePressures = z.object({ upPa: pa('The suction', 20_000), downPa: pa('The pressure', 20_000) })
 /** An engineer's own pressures: at strength level for US editions, characteristic for EN. */
@@ -33,19 +49,21 @@ const typedWind = z.object({
 })
 const usWind = z.object({
   kind: z.literal('computed'), speedMs: speedMs(30 * MS_PER_MPH), exposure: z.enum(usExposures),
-  kzt: ratio('Kzt', 1, 3), kd: ratio('Kd', 0.8, 1), coefficients,
+  kzt: ratio('Kzt', 1, 3), kd: ratio('Kd', 0.8, 1), coefficients: coefficientsOf('us-2010'),
   /** Least net pressure at strength level, Pa. */
   leastPa: pa('The least pressure', 2000),
 })
 /** The 2016 edition's own ground elevation factor. */
-const usWind2016 = usWind.extend({ ke: ratio('Ke', 0.6, 1) })
+const usWind2016 = usWind.extend({ ke: ratio('Ke', 0.6, 1), coefficients: coefficientsOf('us-2016') })
 const enWind = z.object({
   kind: z.literal('computed'), speedMs: speedMs(10), terrain: z.enum(terrains), orography: ratio('The orography factor', 1, 2),
   /** Altitude and direction factors of the national annex, multiplied. */
   altitudeFactor: ratio('The altitude factor', 0.5, 3),
-  densityKgM3: ratio('The air’s density', 1, 1.3), coefficients,
+  densityKgM3: ratio('The air’s density', 1, 1.3), coefficients: coefficientsOf('en'),
 })
 const usSnow = z.object({ groundPa: pa('The ground snow load', 20_000), ce: ratio('Ce', 0.7, 1.2), ct: ratio('Ct', 0.85, 1.3), slippery: z.boolean() })
+/** The 2022 edition's snow is at strength level and by risk category; W2 is the share of the winter with wind over 10 mph. */
+const usSnow2022 = usSnow.extend({ riskCategory: z.enum(riskCategories), winterWind: ratio('W2', 0.1, 1).nullable() })
 const enSnow = z.object({
   groundPa: pa('The ground snow load', 20_000), ce: ratio('Ce', 0.8, 1.2), ct: ratio('Ct', 0.5, 1),
   /** Snow guards, a parapet or the like keep it from sliding off. */
@@ -57,7 +75,7 @@ const rulesSchema = z.discriminatedUnion('edition', [
   z.object({ edition: z.literal('none') }),
   z.object({ edition: z.literal('us-2010'), wind: z.discriminatedUnion('kind', [usWind, typedWind]), snow: usSnow.extend({ importance: ratio('Is', 0.8, 1.2) }) }),
   z.object({ edition: z.literal('us-2016'), wind: z.discriminatedUnion('kind', [usWind2016, typedWind]), snow: usSnow.extend({ importance: ratio('Is', 0.8, 1.2) }) }),
-  z.object({ edition: z.literal('us-2022'), wind: typedWind, snow: usSnow }),
+  z.object({ edition: z.literal('us-2022'), wind: typedWind, snow: usSnow2022 }),
   z.object({ edition: z.literal('en'), wind: z.discriminatedUnion('kind', [enWind, typedWind]), snow: enSnow }),
 ])
 
@@ -73,6 +91,10 @@ export const loadsSchema = z.object({
     widthMm: lengthMm('The building’s width', 1000, 200_000).nullable(),
     /** Along the ridge in plan; null is the eave's length. */
     lengthMm: lengthMm('The building’s length', 1000, 200_000).nullable(),
+    /** Simply supported rafters of one section from eave to ridge, or anything else (trusses, collars, purlins). */
+    framing: z.enum(roofFramings),
+    /** How far the roof stands out past the wall at the eave, in plan; null where nobody has said. */
+    eaveOverhangMm: lengthMm('The eave’s overhang', 0, 3000).nullable(),
   }),
   /** Whether the code or the authority asks for a licensed engineer, and whose work it rests on then. */
   engineer: z.object({ asked: z.boolean(), name: freeText('The engineer', 120) }),
@@ -84,9 +106,10 @@ export type UsWind = z.infer<typeof usWind>
 export type UsWind2016 = z.infer<typeof usWind2016>
 export type EnWind = z.infer<typeof enWind>
 export type UsSnow = z.infer<typeof usSnow>
+export type UsSnow2022 = z.infer<typeof usSnow2022>
 export type EnSnow = z.infer<typeof enSnow>
 
 /** Nobody has said what loads the roof: spans are the usual ones. */
 export const noLoads: Loads = {
-  rules: { edition: 'none' }, building: { form: null, heightMm: null, widthMm: null, lengthMm: null }, engineer: { asked: false, name: '' },
+  rules: { edition: 'none' }, building: { form: null, heightMm: null, widthMm: null, lengthMm: null, framing: 'unasked', eaveOverhangMm: null }, engineer: { asked: false, name: '' },
 }

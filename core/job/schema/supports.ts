@@ -58,6 +58,29 @@ const raftersSchema = z.object({
   hits: z.array(hitSchema).max(MOST_HITS, `A face has at most ${MOST_HITS} hits.`),
 })
 
+/** Nails that hold a batten on each rafter it crosses. */
+const battenNailsSchema = z.object({
+  kind: z.enum(['smooth', 'ring-shank']),
+  diameterMm: lengthMm('A nail', 1.5, 8), lengthMm: lengthMm('A nail', 25, 200), headMm: lengthMm('A nail’s head', 2, 20),
+  /** Withdrawal parameter declared by the maker of ring-shank nails, N/mm²; null where nobody has it. */
+  faxMpa: z.number().min(0.5, 'The withdrawal parameter is at least 0.5 N/mm².').max(25, 'The withdrawal parameter is at most 25 N/mm².').nullable(),
+  perRafter: z.number().int('A whole number.').min(1, 'At least one nail.').max(6, 'At most six nails.'),
+})
+export type BattenNails = z.infer<typeof battenNailsSchema>
+
+/** What a batten is and how it is held, as far as it carries an array. */
+const battenSchema = z.object({
+  rafterSpacingMm: lengthMm('The rafter spacing', 150, 1500),
+  /** Allowable or characteristic, by the rules in force. */
+  bendingMpa: z.number().min(1, 'The bending strength is at least 1 MPa (145 psi).').max(60, 'The bending strength is at most 60 MPa (8700 psi).'),
+  shearMpa: z.number().min(0.2, 'The shear strength is at least 0.2 MPa (29 psi).').max(8, 'The shear strength is at most 8 MPa (1160 psi).'),
+  nails: battenNailsSchema,
+})
+export type BattenBuild = z.infer<typeof battenSchema>
+
+/** A usual batten's nailing, to be typed over (common practice). */
+export const plainBatten: BattenBuild = { rafterSpacingMm: 600, bendingMpa: 16, shearMpa: 3.2, nails: { kind: 'smooth', diameterMm: 3.1, lengthMm: 63, headMm: 7, faxMpa: null, perRafter: 1 } }
+
 /** Lines of timber across the roof. */
 const acrossSchema = z.object({
   kind: z.literal('purlins'),
@@ -66,6 +89,10 @@ const acrossSchema = z.object({
   firstMm: lengthMm('The first line', 0, 10_000),
   spacingMm: lengthMm('The distance between lines', 100, 4000),
   widthMm: lengthMm('The timber width', 19, 300),
+  /** Along a screw driven into it; null where nobody has measured it. */
+  thicknessMm: lengthMm('The timber’s thickness', 15, 400).nullable(),
+  /** How a batten is held; null where nobody has said, and for purlins. */
+  batten: battenSchema.nullable(),
   found: z.array(z.object({ line: z.number().int().min(1).max(200), centreMm: lengthMm('A line', 0, 30_000) })).max(200),
 })
 

@@ -1,4 +1,4 @@
-import { byLogArea, betweenPitches } from './log-area'
+import { betweenPitches } from './log-area'
 
 /** c_pe of one zone: [c_pe,10, c_pe,1]; negative is suction. */
 type Pair = readonly [number, number]
@@ -66,16 +66,13 @@ function mixed(a: Row, b: Row, share: number): Row {
   return { suction, pressure }
 }
 
-const M2 = 1e6
-
 /**
- * Sizes of c_pe by zone for a loaded area: from c_pe,1 at 1 m² to c_pe,10 at 10 m², linear in its logarithm. Null where the
- * pitch is outside the tables (5° to 75°).
+ * Sizes of c_pe by zone: suction at 1 m² and at 10 m², between which it is linear in the area's logarithm, and pressure. Null
+ * where the pitch is outside the tables (5° to 75°).
  */
-export function enCoefficients(form: keyof typeof tables, pitchDeg: number, areaMm2: number): Record<string, { up: number, down: number }> | null {
+export function enCurves(form: keyof typeof tables, pitchDeg: number): Record<string, { one: number, ten: number, down: number }> | null {
   const rows = tables[form].map(table => betweenPitches(table, pitchDeg, mixed))
   if (rows.some(one => one === null)) return null
-  return Object.fromEntries(rows.flatMap(one => Object.entries(one!.suction).map(([zone, [ten, single]]) => [zone, {
-    up: Math.max(0, -byLogArea(areaMm2 / M2, 1, single, 10, ten)), down: Math.max(0, one!.pressure[zone] ?? 0),
-  }])))
+  const size = (suction: number) => Math.max(0, -suction)
+  return Object.fromEntries(rows.flatMap(row => Object.entries(row!.suction).map(([zone, [ten, one]]) => [zone, { one: size(one), ten: size(ten), down: Math.max(0, row!.pressure[zone] ?? 0) }])))
 }

@@ -1,7 +1,6 @@
 import { MM2_PER_FT2 } from '../../units'
-import { byLogArea } from './log-area'
 
-/** External pressure coefficients of one zone as sizes: [at 10 ft², at 100 ft²]. */
+/** External pressure coefficients of one zone as sizes: [at a small area, at 100 ft²]. */
 interface ZoneCurve { up: [number, number], down: [number, number] }
 type Table = Record<string, ZoneCurve>
 
@@ -31,20 +30,24 @@ const gcp2016: typeof gcp2010 = [
   } },
 ]
 
-export interface UsCoefficients { figure: string, zones: string[], at: (zone: string, areaMm2: number) => { up: number, down: number } }
+export interface UsCoefficients {
+  figure: string
+  zones: string[]
+  /** Coefficients are level up to this area, then linear in its logarithm to 100 ft². */
+  smallFt2: number
+  curve: (zone: string) => ZoneCurve
+}
+
+/**
+ * Up to which area coefficients are held level. The 2016 edition's curves are from memory, which has some of them level to 20 ft²
+ * and falling faster from there: held to 20 they lie on the safe side of both.
+ */
+const LEVEL_FT2 = { 'us-2010': 10, 'us-2016': 20 }
 
 /** The figure of an edition for a pitch; null where it has none that this tool knows. */
 export function usCoefficients(edition: 'us-2010' | 'us-2016', pitchDeg: number): UsCoefficients | null {
   const found = (edition === 'us-2010' ? gcp2010 : gcp2016).find(one => pitchDeg > one.fromDeg && pitchDeg <= one.toDeg)
-  if (!found) return null
-  return {
-    figure: found.figure, zones: Object.keys(found.zones),
-    at: (zone, areaMm2) => {
-      const { up, down } = found.zones[zone]!
-      const ft2 = areaMm2 / MM2_PER_FT2
-      return { up: byLogArea(ft2, 10, up[0], 100, up[1]), down: byLogArea(ft2, 10, down[0], 100, down[1]) }
-    },
-  }
+  return found ? { figure: found.figure, zones: Object.keys(found.zones), smallFt2: LEVEL_FT2[edition], curve: zone => found.zones[zone]! } : null
 }
 
 /** Pressure equalisation of modules close over the roof, γa of ASCE 7-16 figure 29.4-8 (from memory). */
