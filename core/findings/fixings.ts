@@ -12,7 +12,7 @@ import { noCures } from './finding'
 
 /** Spans and overhangs that no choice of fixings can keep, and what the plan rests on. */
 export function fixingFindings(context: FindingContext): DraftFinding[] {
-  return [...impossible(context), ...longOverhangs(context), ...pattern(context), ...unjustified(context)]
+  return [...impossible(context), ...longOverhangs(context), ...pattern(context), ...overMaker(context), ...unjustified(context)]
 }
 
 /** Equal troubles of several rails, such as one wide gap between two rafters, make one finding. */
@@ -88,7 +88,7 @@ function shifts(context: FindingContext, shortfall: Shortfall): Cure[] {
   const { face, plan } = context
   const shiftMm = shiftWithout(plan, context.places, shortfall)
   if (!shiftMm) return []
-  return [{ label: `Shift the array ${wayOf(context, shiftMm)}`, edit: { type: 'set-array', faceId: face.id, values: { shiftMm: face.array.shiftMm + shiftMm } } }]
+  return [{ label: `Shift the array ${wayOf(context, shiftMm)}`, edit: { type: 'set-array', faceId: face.id, values: { shiftMm: plan.shiftMm + shiftMm } } }]
 }
 
 /** Rails of the catalogue whose own limits reach, with mount and clamps that go with them. */
@@ -116,7 +116,7 @@ function shorterRows(context: FindingContext, shortfall: Shortfall, railIds: str
   const shortened = layOut(faceOf(applyEdit(job, { type: 'batch', edits: drops }), face.id), catalogue, job, plan.clear, true)
   const shiftMm = shiftWithout(shortened, context.places, shortfall)
   if (shiftMm === null) return []
-  const moved: PlainEdit[] = shiftMm ? [{ type: 'set-array', faceId: face.id, values: { shiftMm: face.array.shiftMm + shiftMm } }] : []
+  const moved: PlainEdit[] = shiftMm ? [{ type: 'set-array', faceId: face.id, values: { shiftMm: shortened.shiftMm + shiftMm } }] : []
   const label = rows.length === 1 ? `Drop a module from row ${rows[0]!.index + 1}` : `Drop a module from ${rows.length} rows`
   return [{ label: shiftMm ? `${label} and shift ${wayOf(context, shiftMm)}` : label, edit: { type: 'batch', edits: [...drops, ...moved] } }]
 }
@@ -153,6 +153,20 @@ function pattern({ face, plan }: FindingContext): DraftFinding[] {
     id: `${asked}:${face.id}`, severity: 'caution', stage: 'rails', faceId: face.id, about: '', sentence: `${why} The fixings shown are a soft stagger.`, measured: null, limit: null,
     propose: () => [{ label: 'Keep the soft stagger', edit: { type: 'set-array', faceId: face.id, values: { fixingPattern: 'soft-stagger' } } }],
   }]
+}
+
+/** A span or an overhang typed larger than the maker's counts only with an engineer's name, and every sheet says so. */
+function overMaker(context: FindingContext): DraftFinding[] {
+  const { face, plan } = context
+  const say = writer(context)
+  if (!plan.rails.length) return []
+  return plan.limits.overMaker.map(({ what, typedMm, makerMm, engineer }): DraftFinding => ({
+    id: `over-maker-${what}:${face.id}`, severity: 'caution', stage: 'rails', faceId: face.id, about: '', measured: length(typedMm), limit: length(makerMm),
+    sentence: engineer
+      ? `The allowed ${what} of ${say(typedMm)} is over the maker’s ${say(makerMm)}: it rests on the work of ${engineer}.`
+      : `The typed ${what} of ${say(typedMm)} is over the maker’s ${say(makerMm)}, so the maker’s is kept. A larger one needs an engineer’s name, under Loads, Engineer.`,
+    propose: () => [{ label: `Keep to the maker’s ${say(makerMm)}`, edit: { type: 'set-array', faceId: face.id, values: what === 'span' ? { allowedSpanMm: null } : { allowedOverhangMm: null } } }],
+  }))
 }
 
 /** Spans taken from practice are not engineering, and the plan says so. */

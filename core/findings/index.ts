@@ -1,7 +1,7 @@
 /** The judgement calls: what breaks a rule, by how much, and what would put it right. */
 export * from './finding'
 export * from './draft'
-export { engineerFindings } from './loads'
+export { engineerFindings, framingFindings } from './loads'
 export { checkWords } from './strength'
 export { roofFindings } from './roof'
 export * from './site'

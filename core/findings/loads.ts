@@ -1,5 +1,5 @@
-import { type Job, type PlainEdit, plainRow, type RoofFraming } from '../job'
-import type { FaceLoads } from '../loads'
+import { type Job, type PlainEdit, plainRow } from '../job'
+import { buildingOf, type FaceLoads, roofSnow } from '../loads'
 import { growthMm } from '../rails'
 import { shapeOf } from '../roof'
 import { radians, share } from '../units'
@@ -30,17 +30,7 @@ function notCovered(context: FindingContext): DraftFinding[] {
   if (loads.wind.fromMemory) {
     found.push({ ...base(context, 'loads-from-memory'), severity: 'caution', sentence: `${loads.format === 'asd' ? 'The pressure coefficients of this edition' : 'The pressure coefficients for this roof’s form'} are from memory and not checked against the document${loads.format === 'asd' ? '; where memory leaves it open the greater is taken' : ''}. An engineer’s own figures can be typed over each of them.` })
   }
-  return [...found, ...framingAsked(context, loads), ...overEave(context, loads)]
-}
-
-/** A narrow roof's unbalanced snow depends on what carries it. */
-function framingAsked({ job, ...context }: FindingContext, { snow, building }: FaceLoads): DraftFinding[] {
-  if (building.framing !== 'unasked' || snow.uniformPa <= snow.balancedPa || !snow.drift) return []
-  const said = (framing: RoofFraming, label: string): Cure => ({ label, edit: { type: 'set-loads', values: { building: { ...job.loads.building, framing } } } })
-  return [{
-    ...base({ job, ...context }, 'framing'), severity: 'caution', sentence: 'Unbalanced snow on a roof this narrow depends on what carries it: plain rafters from eave to ridge, or trusses and the like. Both are taken until somebody says.',
-    propose: () => [said('rafters', 'Plain rafters, eave to ridge'), said('other', 'Trusses or anything else')],
-  }]
+  return [...found, ...overEave(context, loads)]
 }
 
 /** Modules over an eave that stands out past the wall have coefficients of their own, which this tool lacks. */
@@ -85,6 +75,19 @@ function method(context: FindingContext): DraftFinding[] {
   const nearest = Math.min(low, high, left, right)
   if (nearest < wanted - 0.5) add('method-edge', `The array comes within ${say(Math.max(0, nearest))} of the roof’s edge, and twice its height over the roof is ${say(wanted)}.`)
   return found
+}
+
+/** A narrow roof's unbalanced snow depends on what carries it: asked once for the job. */
+export function framingFindings({ loads, faces }: Job): DraftFinding[] {
+  const asks = faces.some((face) => {
+    const snow = roofSnow(loads.rules, face.pitchDeg, buildingOf({ loads }, face))
+    return loads.building.framing === 'unasked' && snow.uniformPa > snow.balancedPa && snow.drift !== null
+  })
+  if (!asks) return []
+  return [{
+    id: 'framing', severity: 'caution', stage: 'rails', faceId: faces[0]!.id, about: '', measured: null, limit: null, propose: noCures,
+    sentence: 'Unbalanced snow on a roof this narrow depends on what carries it: plain rafters from eave to ridge, or trusses and the like. Both are taken until somebody says which, under Loads, Building.',
+  }]
 }
 
 /** Where the code or the authority asks for an engineer, the whole job waits for one. */

@@ -73,13 +73,13 @@ const shorten = (faceId: string, row: RowPlan): Cure[] => row.fills === 0
     ]
 
 function pullIn(context: FindingContext, row: RowPlan, byMm: number, rows: RowPlan[]): Cure[] {
-  const { face } = context
+  const { face, plan } = context
   const say = writer(context)
   const way = byMm > 0 ? 'right' : 'left'
   const ruleShift = face.array.rows[row.index]?.shiftMm ?? 0
   const cures: Cure[] = [{ label: `Move row ${row.index + 1} ${say(Math.abs(byMm))} ${way}`, edit: setRow(face.id, row.index, { shiftMm: ruleShift + byMm }) }]
-  if (rows.length > 1 || face.array.shiftMm !== 0) {
-    cures.unshift({ label: `Shift the array ${say(Math.abs(byMm))} ${way}`, edit: { type: 'set-array', faceId: face.id, values: { shiftMm: face.array.shiftMm + byMm } } })
+  if (rows.length > 1 || plan.shiftMm !== 0) {
+    cures.unshift({ label: `Shift the array ${say(Math.abs(byMm))} ${way}`, edit: { type: 'set-array', faceId: face.id, values: { shiftMm: plan.shiftMm + byMm } } })
   }
   return cures
 }

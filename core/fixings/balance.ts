@@ -21,7 +21,8 @@ export interface BalanceFigures { fixings: number, shortfalls: number, overhangD
 export const overhangDifferenceMm = (plan: FixingsPlan): number =>
   Math.max(0, ...plan.rails.map(rail => Math.abs(rail.overhangStartMm - rail.overhangEndMm)))
 
-const figuresOf = (plan: FixingsPlan): BalanceFigures => ({
+/** What a choice of fixings comes to where shifts are compared. */
+export const balanceFigures = (plan: FixingsPlan): BalanceFigures => ({
   fixings: plan.total,
   shortfalls: plan.rails.reduce((sum, rail) => sum + rail.shortfalls.length + (rail.worst !== null && rail.worst > FULL ? 1 : 0), 0),
   overhangDifferenceMm: overhangDifferenceMm(plan),
@@ -47,7 +48,7 @@ const MOST_JUDGED_SHIFTS = 120
  * @param judgesAt the rails' judges when the array has moved, where loads are known
  */
 export function balance(rails: RailPlan[], places: PlacesForRail, limits: RailLimits, pattern: FixingPattern, slack: Interval, judgesAt: ((shiftMm: number) => Judges) | null = null): Balance {
-  const at = (shiftMm: number) => figuresOf(fixMoved(rails, shiftMm, places, limits, pattern, judgesAt?.(shiftMm)))
+  const at = (shiftMm: number) => balanceFigures(fixMoved(rails, shiftMm, places, limits, pattern, judgesAt?.(shiftMm)))
   const shifts = shiftsToTry(rails, places, limits, slack, judgesAt ? MOST_JUDGED_SHIFTS : MOST_SHIFTS)
   const before = at(0)
   let best = { shiftMm: 0, figures: before }
@@ -58,9 +59,11 @@ export function balance(rails: RailPlan[], places: PlacesForRail, limits: RailLi
   return { shiftMm: best.shiftMm, before, after: best.figures, tried: shifts.length }
 }
 
-interface Tried { shiftMm: number, figures: BalanceFigures }
+/** A shift with what it comes to. */
+export interface Tried { shiftMm: number, figures: BalanceFigures }
 
-function better(a: Tried, b: Tried): boolean {
+/** Fewer broken rules, then fewer fixings, then overhangs more alike, then the lesser shift. */
+export function better(a: Tried, b: Tried): boolean {
   if (a.figures.shortfalls !== b.figures.shortfalls) return a.figures.shortfalls < b.figures.shortfalls
   if (a.figures.fixings !== b.figures.fixings) return a.figures.fixings < b.figures.fixings
   const difference = a.figures.overhangDifferenceMm - b.figures.overhangDifferenceMm

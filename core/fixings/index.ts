@@ -1,6 +1,7 @@
 /** Which supports carry which rail: the fewest fixings inside the local rules, spread as the chosen pattern asks. */
 export * from './candidates'
 export * from './drop'
+export * from './even-ends'
 export * from './fewest'
 export * from './options'
 export * from './patterns'

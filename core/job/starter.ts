@@ -43,7 +43,7 @@ export function starterFace(id: string, name: string, units: Job['units'], parts
       : { eaveMm: 300, ridgeMm: 900, leftRakeMm: 900, rightRakeMm: 900, hipMm: 450, valleyMm: 450, wallMm: 300 },
     yieldShare: 1, windStripMm: 0, reserved: [], lowEdgeMm: null, obstructions: [],
     array: {
-      ...parts, orientation: 'upright', columnGapMm: null, rowGapMm: us ? inch(0.5) : 15, rowCount: null, shiftMm: 0, rows: [],
+      ...parts, orientation: 'upright', columnGapMm: null, rowGapMm: us ? inch(0.5) : 15, rowCount: null, shiftMm: null, rows: [],
       columns: 'aligned', stackFrom: 'eave', fixingPattern: 'soft-stagger', ...plainBuild, allowedSpanMm: null, allowedOverhangMm: null, trimTailMm: us ? inch(3) : 80,
     },
   }

@@ -130,7 +130,7 @@ describe('what changed since a sheet was issued', () => {
     expect(face!.changes.filter(one => one.kind === 'gone').length).toBe(sheet()[0]!.marks.reduce((sum, one) => sum + one.marks.length + (one.closing ? 1 : 0), 0))
   })
   it('leaves out what moved by less than half a division', () => {
-    const nearly = after(job, { type: 'set-array', faceId: 'main', values: { shiftMm: job.faces[0]!.array.shiftMm + 0.3 } })
+    const nearly = after(job, { type: 'set-array', faceId: 'main', values: { shiftMm: (job.faces[0]!.array.shiftMm ?? 0) + 0.3 } })
     expect(sheetChanges(sheet(), sheet(nearly))).toEqual([])
   })
   it('revisions go from A to Z, then AA', () => expect([1, 2, 26, 27, 52, 53].map(revisionName)).toEqual(['A', 'B', 'Z', 'AA', 'AZ', 'BA']))

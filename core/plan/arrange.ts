@@ -176,7 +176,7 @@ const shortestRow = (counts: number[]): number =>
 function editFor(face: Face, { rows, columns }: Try, regionBottomMm: number): Edit {
   const [first] = rows
   const orientation: Orientation = first?.kind.orientation ?? face.array.orientation
-  const edits: PlainEdit[] = [{ type: 'set-array', faceId: face.id, values: { orientation, columns, stackFrom: 'eave', rowCount: rows.length, shiftMm: 0 } }]
+  const edits: PlainEdit[] = [{ type: 'set-array', faceId: face.id, values: { orientation, columns, stackFrom: 'eave', rowCount: rows.length, shiftMm: null } }]
   let topMm = regionBottomMm
   rows.forEach((row, i) => {
     const rule: RowRule = {

@@ -8,11 +8,13 @@ import { type FaceLoading, loadingOf } from '../loads'
 import { markoutSteps, type MarkStep } from '../markout'
 import { type Part, partsOf } from '../parts'
 import { type FaceShape, shapeOf } from '../roof'
-import { placeRails, railLimits, type RailLimits, type RailPlan, wayOf } from '../rails'
+import { movedRail, placeRails, railLimits, type RailLimits, type RailPlan, wayOf } from '../rails'
 import { fillRows, type RowsPlan } from '../rows'
 import { cutSticks, MOST_NODES, type SticksPlan, spliceWindows } from '../sticks'
 import { battenLoads, battenUse, type BattenUse, checkRail, type FaceStrength, faceStrength, judgeOf, moduleUse, type ModuleUse, type RailSetting, type RailUse, settingOf } from '../strength'
 import { placesOutside, type PlacesForRail, supportSystem, type SupportsPlan } from '../supports'
+import { remembered } from './memory'
+import { standingShift } from './stand'
 
 /** All that follows from one face of a job, as plain data. */
 export interface FacePlan {
@@ -30,6 +32,8 @@ export interface FacePlan {
   regionAreaMm2: number
   regionTopMm: number
   supports: SupportsPlan
+  /** How far the array stands from the middle of its region, mm to the right: as typed, or where the fewest fixings are. */
+  shiftMm: number
   /** Lines on which the covering lets a rail run: heights of rails across, places along the eave of rails up the slope, mm. */
   railLines: Interval[]
   limits: RailLimits
@@ -90,7 +94,8 @@ export type LaidOut = FaceLayout & { problem: FixingProblem }
  * Plans a face up to its splices and their check.
  * @param trial only what findings look at is wanted, as when a cure is tried: sticks are cut as they come, not for least cost
  */
-export function layOut(face: Face, catalogue: Catalogue, job: JobRules, clear: FaceClear, trial = false): LaidOut {
+export function layOut(asked: Face, catalogue: Catalogue, job: JobRules, clear: FaceClear, trial = false): LaidOut {
+  const face = standing(asked, catalogue, job, clear)
   const parts = chooseParts(catalogue, face.array)
   const { plan: supports, places } = groundOf(face, parts)
   const railLines = allowedRailLines(face.covering, face.outline, parts.mount, wayOf(face.array, parts))
@@ -98,7 +103,7 @@ export function layOut(face: Face, catalogue: Catalogue, job: JobRules, clear: F
   const rows = fillRows(region, face.array, parts, clear.most)
   const rails = placeRails(rows.rows, face.array, parts, { covering: railLines, supports: supports.railLines })
   const loading = loadingOf(job, face, parts)
-  const limits = railLimits(parts.rail, parts.mount, face.array, loading.loads !== null)
+  const limits = railLimits(parts.rail, parts.mount, face.array, loading.loads !== null, job.loads.engineer.name)
   const strength = loading.loads && faceStrength(face, loading.loads, parts, rows.rows, rails)
   const settings = strength && settingsOf(face, parts, rails, strength)
   const problem = fixingProblem(rails, places, limits, settings ? judgesOf(settings, limits) : [], trial)
@@ -108,9 +113,40 @@ export function layOut(face: Face, catalogue: Catalogue, job: JobRules, clear: F
   const uses = usesOf(settings, { parts, rails, fixings, sticks }, trial, face.supports.kind === 'purlins')
   return {
     problem, faceId: face.id, parts, shape: shapeOf(face.outline), courses: courseLines(face.covering, face.outline), joints: jointLines(face.covering, face.outline), clear, strips, region,
-    regionAreaMm2: areaMm2(region), regionTopMm: bounds(region)?.up.toMm ?? 0, supports, railLines, limits, rows, rails, loading, strength, fixings,
+    regionAreaMm2: areaMm2(region), regionTopMm: bounds(region)?.up.toMm ?? 0, shiftMm: face.array.shiftMm ?? 0, supports, railLines, limits, rows, rails, loading, strength, fixings,
     uses, battens: battensUnder(face, strength, { rails, fixings, uses }), sticks,
     holds: strength ? rails.map((rail, r) => moduleUse(strength, r, rail, parts)) : [], modules, powerW: modules * parts.module.powerW,
+  }
+}
+
+/**
+ * A face with its array where it stands: where somebody shifted it to, or else where the fewest fixings are. Found out once
+ * for the facts that it depends on, which most edits leave as they are.
+ */
+function standing(face: Face, catalogue: Catalogue, job: JobRules, clear: FaceClear): Face {
+  if (face.array.shiftMm !== null) return face
+  const { array } = face
+  const facts = { ...face, name: '', datum: 'left', array: { ...array, trimTailMm: 0, spliceAs: 'butted' } }
+  const shiftMm = remembered(catalogue, ['stands', facts, clear, job.keepClear, job.loads], () => {
+    const parts = chooseParts(catalogue, array)
+    const { plan: supports, places } = groundOf(face, parts)
+    const { region } = keepClear(face, job.keepClear, clear)
+    const rows = fillRows(region, array, parts, clear.most)
+    const rails = placeRails(rows.rows, array, parts, { covering: allowedRailLines(face.covering, face.outline, parts.mount, wayOf(array, parts)), supports: supports.railLines })
+    const loading = loadingOf(job, face, parts)
+    const limits = railLimits(parts.rail, parts.mount, array, loading.loads !== null, job.loads.engineer.name)
+    return standingShift({ rows, rails, places, limits, pattern: array.fixingPattern, judgesAt: judgesWhenMoved(face, { parts, rows, rails, limits, loading }) })
+  })
+  return { ...face, array: { ...array, shiftMm } }
+}
+
+/** Judges of the rails when the whole array has moved: other zones may lie over them then. */
+export function judgesWhenMoved(face: Face, { parts, rows, rails, limits, loading: { loads } }: Pick<FaceLayout, 'parts' | 'rows' | 'rails' | 'limits' | 'loading'>): ((shiftMm: number) => Judges) | null {
+  if (!loads) return null
+  return (shiftMm) => {
+    const movedRows = rows.rows.map(row => ({ ...row, leftMm: row.leftMm + shiftMm, rightMm: row.rightMm + shiftMm, moduleLeftsMm: row.moduleLeftsMm.map(mm => mm + shiftMm) }))
+    const movedRails = rails.map(rail => movedRail(rail, shiftMm))
+    return judgesOf(settingsOf(face, parts, movedRails, faceStrength(face, loads, parts, movedRows, movedRails)), limits)
   }
 }
 

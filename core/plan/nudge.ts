@@ -54,7 +54,7 @@ function slideRow(face: Face, plan: FacePlan, row: RowPlan | null, first: RowPla
   if (byMm === null) return null
   return row
     ? { type: 'set-row', faceId: face.id, row: row.index, values: { shiftMm: (face.array.rows[row.index] ?? plainRow).shiftMm + byMm } }
-    : { type: 'set-array', faceId: face.id, values: { shiftMm: face.array.shiftMm + byMm } }
+    : { type: 'set-array', faceId: face.id, values: { shiftMm: plan.shiftMm + byMm } }
 }
 
 /** Rows above follow, since each lies on the gap below it. */

@@ -102,6 +102,18 @@ describe('rails', () => {
     expect(railLimits(deep!, catalogue.mounts[0]!, none, false)).toMatchObject({ maxOverhangMm: inch(26), overhangWorking: { basis: 'maker' } })
     expect(railLimits(deep!, catalogue.mounts[0]!, { allowedSpanMm: 900, allowedOverhangMm: 200 }, true)).toMatchObject({ maxSpanMm: 900, maxOverhangMm: 200, spanWorking: { basis: 'typed on this job' } })
   })
+  it('keep the maker’s span and overhang beside larger ones that are typed, until an engineer is named, and say so', () => {
+    const [light, deep] = catalogue.rails
+    const sheathing = catalogue.mounts.find(mount => mount.greatestSpanMm !== null && mount.into.includes('sheathing'))!
+    const typed = { allowedSpanMm: inch(72), allowedOverhangMm: inch(40) }
+    expect(railLimits(light!, sheathing, typed, true)).toMatchObject({ maxSpanMm: inch(48), overMaker: [{ what: 'span', typedMm: inch(72), makerMm: inch(48), engineer: '' }] })
+    expect(railLimits(light!, sheathing, typed, true, 'An engineer')).toMatchObject({ maxSpanMm: inch(72) })
+    expect(railLimits(deep!, catalogue.mounts[0]!, typed, false)).toMatchObject({ maxSpanMm: inch(72), maxOverhangMm: inch(26) })
+    const job = changed({}, { allowedSpanMm: inch(80) })
+    const sentence = (engineer: string) => planJob({ ...job, loads: { ...job.loads, engineer: { asked: engineer !== '', name: engineer } } }, catalogue).findings.find(finding => finding.id.startsWith('over-maker-span'))!.sentence
+    expect(sentence('')).toContain('so the maker’s is kept')
+    expect(sentence('An engineer')).toContain('rests on the work of An engineer')
+  })
 })
 
 describe('catalogue', () => {

@@ -55,7 +55,8 @@ interface Strip { rule: RowRule, orientation: Orientation, widthMm: number, heig
 
 /**
  * Fills a region with rows from its lower edge up, every stretch of each strip that holds a module. The longest run stands in
- * the middle of its stretch unless the array has been shifted; the others stand by the array's column rule.
+ * the middle of its stretch unless the array has been shifted (an array that nobody shifted stands in the middle here; where it
+ * stands best is a matter of its fixings); the others stand by the array's column rule.
  * @param most modules at the most: what is over goes from the top row down, so that the rows below stay whole
  */
 export function fillRows(region: Region, array: ArrayRules, parts: Pick<ChosenParts, 'module' | 'clamps'>, most: number | null = null): RowsPlan {
@@ -72,7 +73,7 @@ export function fillRows(region: Region, array: ArrayRules, parts: Pick<ChosenPa
 
   const rows = strips.map((strip, index): RowPlan => {
     // An array that somebody pushed keeps its rows as they stand to each other, so that a finding can say by how much it is too far.
-    const shiftMm = array.shiftMm + strip.rule.shiftMm
+    const shiftMm = (array.shiftMm ?? 0) + strip.rule.shiftMm
     const blocks = placeBlocks(placed[index]!, { widensMm, columns: array.columns, odd: index % 2 === 1, originMm, shiftMm, widthMm: strip.widthMm, gapMm: columnGapMm, skip: strip.rule.skip, held: strip.rule.held, strip: strip.free })
     const lefts = blocks.flatMap(block => block.moduleLeftsMm)
     const widest = widestOf(strip.free)

@@ -43,10 +43,10 @@ export function cutSticks(rails: RailToCut[], { rail, spliceAs, van }: CutRules,
   const tooLongForVan = carried.length === 0
   const stock: StockLength[] = tooLongForVan ? rail.stock : carried
   const shop: Shop = { stock, splicePrice: rail.splice.price, yard: van.offcuts.filter(one => one.railId === rail.id && (van.longestMm === null || one.mm <= van.longestMm)) }
-  const { splits, unspliceable, start } = splitChoices(rails, {
+  const { splits, thrifty, unspliceable, start } = splitChoices(rails, {
     stock, splicePrice: rail.splice.price, lengthsMm: [...stock.map(one => one.mm), ...shop.yard.map(one => one.mm)], leastPieceMm: rail.splice.barMm * 2, bridgeMm: spliceAs === 'bridged' ? rail.splice.bridgeMm : 0,
   }, mostNodes > 1)
-  const packing = pack(splits, shop, mostNodes, start)
+  const packing = pack(splits, shop, mostNodes, start, thrifty)
   const sticks = packing.sticks.map((stick): Stick => {
     const pieces = stick.cuts.map(({ rail: r, piece }): Piece => ({ railId: rails[r]!.railId, ...splits[r]![packing.choice[r]!]!.pieces[piece]! }))
     const used = pieces.reduce((sum, piece) => sum + piece.toMm - piece.fromMm + KERF_MM, 0)

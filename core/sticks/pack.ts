@@ -35,7 +35,7 @@ function coverCost(stock: StockLength[]): (mm: number) => number {
 }
 
 /** Nodes of the search before it stops and says what it has. */
-export const MOST_NODES = 400
+export const MOST_NODES = 1500
 
 /** What can be had, and what a splice bar costs on top of the sticks. */
 export interface Shop { stock: StockLength[], yard: YardLength[], splicePrice: number }
@@ -47,8 +47,9 @@ interface Open extends PackedStick { leftMm: number }
  * first, rail by rail, piece by piece, each into an open stick, an offcut from the yard or a new stick; cut off where cost so far and
  * the price of the length still to be covered can't beat the best found.
  * @param start a packing to beat, in the same ways
+ * @param wayOrders in which order each rail's ways are tried; as they stand where not given
  */
-export function pack(splits: Split[][], { stock, yard, splicePrice }: Shop, mostNodes = MOST_NODES, start: Packing | null = null): Packing {
+export function pack(splits: Split[][], { stock, yard, splicePrice }: Shop, mostNodes = MOST_NODES, start: Packing | null = null, wayOrders = splits.map(ways => ways.map((_, way) => way))): Packing {
   const cover = coverCost(stock)
   const longestMm = Math.max(...stock.map(one => one.mm))
   const lengthOf = (rail: number, way: number, piece: number) => splits[rail]![way]!.pieces[piece]!.toMm - splits[rail]![way]!.pieces[piece]!.fromMm
@@ -64,6 +65,8 @@ export function pack(splits: Split[][], { stock, yard, splicePrice }: Shop, most
   const yardMm = () => yard.reduce((sum, one, i) => sum + one.mm * yardLeft[i]!, 0)
   let best: { choice: number[], sticks: PackedStick[], cost: number } | null = start && start.sticks.length ? start : null
   let nodes = 0
+  // Every way of the first rail has its share of the nodes, so that one bad beginning does not take them all.
+  let limit = mostNodes
   let cut = false
   const open: Open[] = []
   const choice = splits.map(() => 0)
@@ -73,7 +76,7 @@ export function pack(splits: Split[][], { stock, yard, splicePrice }: Shop, most
   const leastCost = cover(Math.max(0, (after[0] ?? 0) - yardMm())) + (splicesAfter[0] ?? 0)
 
   const place = (k: number, way: number, piece: number, cost: number) => {
-    if (best && (cut || nodes >= mostNodes)) {
+    if (best && nodes >= limit) {
       cut = true
       return
     }
@@ -122,10 +125,13 @@ export function pack(splits: Split[][], { stock, yard, splicePrice }: Shop, most
     }
     const rail = order[k]!
     const alike = k > 0 && signature[order[k - 1]!] === signature[rail]
-    for (let way = alike ? choice[order[k - 1]!]! : 0; way < splits[rail]!.length; way++) {
+    const ways = wayOrders[rail]!
+    for (let at = alike ? wayOrders[order[k - 1]!]!.indexOf(choice[order[k - 1]!]!) : 0; at < ways.length; at++) {
+      const way = ways[at]!
       choice[rail] = way
+      if (k === 0) limit = Math.min(mostNodes, nodes + Math.ceil((mostNodes - nodes) / (ways.length - at)))
       place(k, way, 0, cost + splicesOf(rail, way))
-      if (cut) return
+      if (nodes >= limit && k > 0) return
     }
   }
   next(0, 0)

@@ -9,6 +9,8 @@ export interface Split { pieces: Interval[], bridged: boolean }
 /** What stage one settles: for every rail the ways it may be cut, all of which keep the windows. */
 export interface SplitChoices {
   splits: Split[][]
+  /** The same by place, those first that use up what is left of sticks beside other rails. */
+  thrifty: number[][]
   /** Rails for which the windows leave no way; they are cut wherever a stick ends. */
   unspliceable: string[]
   /** A cutting made of every rail's first way, to be beaten. */
@@ -53,7 +55,7 @@ export function splitChoices(rails: RailToCut[], rules: SplitRules, all = true):
       return { rail, piece: seeds[rail]![0]!.pieces.findIndex(piece => piece.fromMm === fromMm) }
     }) })),
   }
-  if (!all) return { splits: seeds, unspliceable: chain.unspliceable, start }
+  if (!all) return { splits: seeds, thrifty: seeds.map(ways => ways.map((_, way) => way)), unspliceable: chain.unspliceable, start }
   const longestMm = Math.max(...rules.lengthsMm)
   // Rails alike are cut alike.
   const keys = rails.map(rail => JSON.stringify([rail.fromMm, rail.toMm, rail.windows]))
@@ -67,26 +69,31 @@ export function splitChoices(rails: RailToCut[], rules: SplitRules, all = true):
   }
   const plain = alike(rail => splitsAt(rail, basicPlaces(rail, rules.lengthsMm), rules, longestMm))
   const left = leftOver(new Set(plain), rules)
-  const paired = alike(rail => splitsAt(rail, pairingPlaces(rail, left), rules, longestMm))
-  return {
-    unspliceable: chain.unspliceable, start,
-    splits: rails.map((rail, r) => {
-      const seed = seeds[r]!
-      if (chain.unspliceable.includes(rail.railId)) return seed
-      const both = plain[r]!.some(split => split.pieces.length > 1) ? [...plain[r]!, ...paired[r]!] : plain[r]!
-      return withBridged(distinct([...seed, ...both]).slice(0, MOST_SPLITS), rules)
-    }),
-  }
+  const paired = alike(rail => splitsAt(rail, pairingPlaces(rail, left), rules, longestMm, byWaste(left)))
+  const splits = rails.map((rail, r) => {
+    const seed = seeds[r]!
+    if (chain.unspliceable.includes(rail.railId)) return seed
+    // In turns, so that neither kind crowds the other out.
+    const both = plain[r]!.some(split => split.pieces.length > 1) ? inTurns(paired[r]!, plain[r]!) : plain[r]!
+    return withBridged(distinct([...seed, ...both]).slice(0, MOST_SPLITS), rules)
+  })
+  const waste = byWaste(left)
+  const thrifty = splits.map(ways => ways.map((_, way) => way).sort((a, b) => waste(ways[a]!, ways[b]!)))
+  return { unspliceable: chain.unspliceable, start, splits, thrifty }
 }
 
-/** What is left of a stick beside each piece, the first few that differ. */
+/** Two lists one after the other, item by item. */
+const inTurns = <T>(a: T[], b: T[]): T[] => Array.from({ length: Math.max(a.length, b.length) }, (_, i) => [...a.slice(i, i + 1), ...b.slice(i, i + 1)]).flat()
+
+/** What is left of a stick beside each piece, the first few that differ: beside rails that need no splice first. */
 function leftOver(ways: Iterable<Split[]>, { lengthsMm, leastPieceMm }: SplitRules): number[] {
   const left = new Set<number>()
-  for (const splits of ways) {
+  for (const splits of [...ways].sort((a, b) => (a[0]?.pieces.length ?? 0) - (b[0]?.pieces.length ?? 0))) {
     for (const { pieces } of splits) {
       for (const { fromMm, toMm } of pieces) {
         for (const mm of lengthsMm) {
-          const restMm = Math.round(mm - (toMm - fromMm) - KERF_MM)
+          // Rounded down: a piece a hair too long would need a stick of its own.
+          const restMm = Math.floor(mm - (toMm - fromMm) - KERF_MM)
           if (restMm >= leastPieceMm) left.add(restMm)
           if (left.size >= MOST_PAIRINGS) return [...left]
         }
@@ -130,8 +137,18 @@ function basicPlaces(rail: RailToCut, lengths: number[]): number[] {
 const pairingPlaces = (rail: RailToCut, left: number[]): number[] =>
   inWindows(rail, left.flatMap(mm => [...before(rail.windows, rail.fromMm + mm), ...after(rail.windows, rail.toMm - mm)])).slice(0, MOST_PLACES)
 
-/** Every way with as few splices as can be, or one more, at these places. */
-function splitsAt(rail: RailToCut, places: number[], { leastPieceMm }: SplitRules, longestMm: number): Split[] {
+/** A whole rail first, then ways whose pieces use up the lengths that are left over beside others. */
+const byWaste = (left: number[]) => (a: Split, b: Split): number => {
+  const fitting = ({ pieces }: Split) => pieces.length === 1 ? 1 : pieces.filter(({ fromMm, toMm }) => left.some(mm => toMm - fromMm <= mm + TOLERANCE_MM && toMm - fromMm > mm - NEAR_FIT_MM)).length - pieces.length
+  return fitting(b) - fitting(a) || a.pieces.length - b.pieces.length
+}
+/** A piece that leaves no more than this of a length uses it up, mm. */
+const NEAR_FIT_MM = 200
+
+const byPieces = (a: Split, b: Split): number => a.pieces.length - b.pieces.length
+
+/** Every way with as few splices as can be, or one more, at these places; the first few by an order. */
+function splitsAt(rail: RailToCut, places: number[], { leastPieceMm }: SplitRules, longestMm: number, order = byPieces): Split[] {
   const found: Split[] = []
   let fewest = Infinity
   const pieces: Interval[] = []
@@ -149,7 +166,7 @@ function splitsAt(rail: RailToCut, places: number[], { leastPieceMm }: SplitRule
     }
   }
   walk(rail.fromMm)
-  return distinct(found.filter(split => split.pieces.length <= fewest + 2)).sort((a, b) => a.pieces.length - b.pieces.length).slice(0, MOST_SPLITS)
+  return distinct(found.filter(split => split.pieces.length <= fewest + 2)).sort(order).slice(0, MOST_SPLITS)
 }
 
 /** Ways that cut the very same lengths are one. */

@@ -20,6 +20,9 @@ const named = <T extends { id: string, name: string }>(items: T[], goes: (item: 
 const parts = computed(() => facePlan.value.parts)
 const clean = (change: Partial<typeof parts.value>) => mismatches(catalogue.value, { ...parts.value, ...change }, { covering: face.value.covering.kind, support: face.value.supports.kind }).length === 0
 
+/** Whether a typed limit is set aside because the maker’s is smaller. */
+const over = (what: 'span' | 'overhang') => facePlan.value.limits.overMaker.some(one => one.what === what && !one.engineer)
+
 const ways: { label: string, value: RailWay }[] = [{ label: 'Across the roof', value: 'across' }, { label: 'Up the slope', value: 'up' }]
 const frames = computed(() => parts.value.rail.frame !== null)
 const patternNames: Record<FixingPattern, string> = { 'soft-stagger': 'Soft stagger', 'aligned': 'Aligned', 'hard-stagger': 'Hard stagger' }
@@ -118,7 +121,7 @@ const patternChoices = computed(() => (Object.keys(patternNames) as FixingPatter
     />
     <FieldLengthField
       label="Allowed span"
-      :hint="array.allowedSpanMm !== null ? 'typed; empty for the maker’s' : facePlan.strength ? 'the makers’ greatest' : 'usual for this rail'"
+      :hint="over('span') ? 'the maker’s: the typed one is larger' : array.allowedSpanMm !== null ? 'typed; empty for the maker’s' : facePlan.strength ? 'the makers’ greatest' : 'usual for this rail'"
       :mm="facePlan.limits.maxSpanMm"
       :units="units"
       optional
@@ -126,7 +129,7 @@ const patternChoices = computed(() => (Object.keys(patternNames) as FixingPatter
     />
     <FieldLengthField
       label="Allowed overhang"
-      :hint="array.allowedOverhangMm === null ? (facePlan.parts.rail.overhangMm === null ? 'common practice' : 'maker’s limit') : 'typed; empty for the usual'"
+      :hint="over('overhang') ? 'the maker’s: the typed one is larger' : array.allowedOverhangMm === null ? (facePlan.parts.rail.overhangMm === null ? 'common practice' : 'maker’s limit') : 'typed; empty for the usual'"
       :mm="facePlan.limits.maxOverhangMm"
       :units="units"
       optional

@@ -43,7 +43,7 @@ function pressPlace(row: RowPlan, { place, leftMm, held }: ReturnType<typeof pla
   return setRow(row.index, { held: held ? rule.held.filter(mm => Math.abs(mm - leftMm) >= 0.01) : [...rule.held, leftMm].sort((a, b) => a - b), gapBelowMm: keptGap(row) })
 }
 /** Puts the array in the middle of its slack. */
-const equalMargins = () => facePlan.value.rows.slack && set({ shiftMm: array.value.shiftMm + (facePlan.value.rows.slack.fromMm + facePlan.value.rows.slack.toMm) / 2 })
+const equalMargins = () => facePlan.value.rows.slack && set({ shiftMm: facePlan.value.shiftMm + (facePlan.value.rows.slack.fromMm + facePlan.value.rows.slack.toMm) / 2 })
 const rowOrientation: { label: string, value: Orientation | 'array' }[] = [{ label: 'As the array', value: 'array' }, ...orientationChoices]
 const ruleOf = (row: number) => array.value.rows[row] ?? plainRow
 
@@ -280,7 +280,16 @@ const shownRows = computed(() => [...rows.value].reverse())
       label="Equal margins"
       @click="equalMargins"
     />
-    <span class="self-center text-[13px] text-muted">or Balance, for even overhangs</span>
+    <UButton
+      v-if="array.shiftMm !== null"
+      size="xs"
+      color="neutral"
+      variant="outline"
+      label="Stand by rule"
+      title="Where the fewest fixings are, overhangs alike"
+      @click="set({ shiftMm: null })"
+    />
+    <span class="self-center text-[13px] text-muted">{{ array.shiftMm === null ? 'stands by rule: fewest fixings of those tried, overhangs alike' : 'shifted by hand; or Balance, for even overhangs' }}</span>
   </div>
   <p
     v-if="!rows.length"

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { PurlinSupports } from '#core/job'
+import { plainBatten, type PurlinSupports } from '#core/job'
 
 /** Lines of timber across the roof: a first line and a distance, and where single ones were really found. */
 const { supports } = defineProps<{ supports: PurlinSupports }>()
@@ -37,6 +37,29 @@ const place = (line: number, mm: number | null) => set({
     :units="units"
     :commit="mm => set({ widthMm: mm! })"
   />
+  <FieldLengthField
+    label="Thickness"
+    :hint="supports.thicknessMm === null ? 'along a screw; nobody has measured it' : 'along a screw'"
+    :mm="supports.thicknessMm"
+    :units="units"
+    optional
+    :commit="mm => set({ thicknessMm: mm })"
+  />
+  <template v-if="supports.member === 'batten'">
+    <SupportsBatten
+      v-if="supports.batten"
+      :supports="supports"
+      :batten="supports.batten"
+    />
+    <UButton
+      v-else
+      class="mt-2"
+      color="neutral"
+      variant="outline"
+      label="Say how the battens are held"
+      @click="set({ batten: plainBatten })"
+    />
+  </template>
   <h2 class="slip-title mt-5">
     Where they really are
   </h2>

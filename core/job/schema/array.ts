@@ -52,8 +52,8 @@ export const arraySchema = z.object({
   rowGapMm: lengthMm('The gap between rows', 0, 2000),
   /** Rows wanted; null fills the region. */
   rowCount: z.number().int().min(0).max(40).nullable(),
-  /** The whole array moved from the middle of the region, mm to the right. */
-  shiftMm: lengthMm('The shift of the array', -60_000, 60_000),
+  /** The whole array moved from the middle of the region, mm to the right; null stands it where the fewest fixings do. */
+  shiftMm: lengthMm('The shift of the array', -60_000, 60_000).nullable(),
   /** Rules for rows from the eave up; rows past the end follow the default. */
   rows: z.array(rowRuleSchema).max(40),
   /** How rows stand to each other: each in the middle of its own stretch, on common columns, or half a module over in turn. */
