@@ -18,7 +18,7 @@ const troubles: [string, Job, string, number][] = [
   ['no room for an upright module', changed({ outline: { kind: 'rectangle', eaveLengthMm: 8000, slopeLengthMm: 2200 } }), 'no-room:main', 1],
   ['a mount that does not take the rail', changed({}, { mountId: 'windlass-flashed' }), 'parts:main:rail-mount', 1],
   ['clamps too small for the frame', changed({}, { moduleId: 'lantern-460', clampsId: 'pinch-hidden' }), 'parts:main:clamps', 1],
-  ['rafters read in the wrong order', after(threeRowsOfSix(), { type: 'move-rafter', faceId: 'main', rafter: 5, centreMm: inch(80) }), 'rafter-clash:main:4', 1],
+  ['rafters read in the wrong order', after(threeRowsOfSix(), { type: 'move-rafter', faceId: 'main', rafter: 4, centreMm: inch(84) }, { type: 'move-rafter', faceId: 'main', rafter: 5, centreMm: inch(80) }), 'rafter-clash:main:4', 1],
   ['a rafter off the face', after(threeRowsOfSix(), { type: 'move-rafter', faceId: 'main', rafter: 40, centreMm: inch(80) }), 'rafter-outside:main:40', 1],
   ['a hard stagger that can’t be had', changed({}, { fixingPattern: 'hard-stagger' }), 'hard-stagger:main', 1],
   ['a rail across a course edge', after(threeRowsOfSix(), row({ lowerRailMm: inch(5 + 5.625 * 2) - inch(6) })), 'off-course:main', 1],

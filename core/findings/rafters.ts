@@ -96,7 +96,7 @@ function wrongHits(context: FindingContext, supports: RafterSupports, fit: Rafte
     const use = (use: 'doubled' | 'set-aside') => ({ type: 'use-hit' as const, faceId: face.id, hitId: hit.id, use })
     return {
       ...base(context), id: `hit-wrong:${face.id}:${hit.id}`, severity: 'caution', about: 'rafters', measured: length(Math.abs(check.offMm)), limit: null,
-      sentence: `${hitWords[hit.state]} at ${say(hit.xMm)} fits no rafter: it is ${say(Math.abs(check.offMm))} ${check.offMm > 0 ? 'right' : 'left'} of the nearest. ${check.doubled ? 'A second timber may stand there.' : 'It may be a nail line, a noggin or a slip of the tape. Knock again or drill.'}`,
+      sentence: `${hitWords[hit.state]} at ${say(hit.xMm)} fits no rafter: it is ${say(Math.abs(check.offMm))} ${check.offMm > 0 ? 'right' : 'left'} of the nearest. ${check.doubled ? 'A second timber may stand there.' : `It may be a nail line, ${context.job.units === 'imperial' ? 'blocking' : 'a noggin'} or a slip of the tape. Knock again or drill.`}`,
       propose: () => [
         ...(check.doubled ? [{ label: 'It is a doubled rafter', edit: use('doubled') }] : []),
         { label: 'Set that hit aside', edit: use('set-aside') },
@@ -111,7 +111,7 @@ function rivalSpacing(context: FindingContext, fit: RafterFit): DraftFinding[] {
   const say = writer(context)
   return [{
     ...base(context), id: `fit-rival:${context.face.id}`, severity: rival.timesLess < 20 ? 'caution' : 'note', about: 'rafters', measured: count(Math.round(rival.timesLess), 'times less likely'), limit: null,
-    sentence: `These hits would also go with rafters every ${say(rival.spacingMm)} instead of ${say(spacing.mm)}; that is ${rival.timesLess < 1.5 ? 'as likely' : `${Math.round(rival.timesLess)} times less likely`}. A hit between two rafters would tell.`,
+    sentence: `These hits would also go with rafters every ${say(rival.spacingMm)} instead of ${say(spacing.mm)}; that is ${rival.timesLess < 1.5 ? 'as likely' : `${Math.round(rival.timesLess)} times less likely`}. ${Math.abs(rival.spacingMm / spacing.mm - 1) < 0.03 ? 'A hit at the far end of the row would tell.' : 'A hit between two rafters would tell.'}`,
     propose: noCures,
   }]
 }
@@ -122,17 +122,19 @@ function uncertain(context: FindingContext): DraftFinding[] {
   const fixings = plan.fixings.rails.flatMap(rail => rail.fixings)
   const guessed = fixings.filter(fixing => fixing.state === 'guessed')
   const members = [...new Set(guessed.map(fixing => fixing.member))]
-  const misses = fixings.reduce((sum, fixing) => sum + 1 - fixing.chance, 0)
+  const misses = fixings.reduce((sum, fixing) => sum + 1 - fixing.timber, 0)
+  const edges = fixings.reduce((sum, fixing) => sum + Math.max(0, fixing.timber - fixing.chance), 0)
+  const said = (n: number) => n.toFixed(n < 10 ? 1 : 0)
   if (members.length) {
     return [{
       ...base(context), id: `rafters-guessed:${face.id}`, severity: 'caution', about: members[0]!, measured: count(guessed.length, 'fixings'), limit: null, propose: noCures,
-      sentence: `${guessed.length} of ${plural(fixings.length, 'fixing')} ${guessed.length === 1 ? 'stands' : 'stand'} on ${plural(members.length, memberWord(face.supports))} that nobody has found: ${members.length > 3 ? `${members.slice(0, 3).join(', ')} and others` : members.join(', ')}. As things stand about ${misses.toFixed(misses < 10 ? 1 : 0)} of all would miss sound timber. Find several, and drill a pilot before every fixing.`,
+      sentence: `${guessed.length} of ${plural(fixings.length, 'fixing')} ${guessed.length === 1 ? 'stands' : 'stand'} on ${plural(members.length, memberWord(face.supports))} that nobody has found: ${members.length > 3 ? `${members.slice(0, 3).join(', ')} and others` : members.join(', ')}. As things stand about ${said(misses)} of all would miss the timber, and about ${said(edges)} more would be in it but too near its edge. Find several, and drill a pilot before every fixing.`,
     }]
   }
-  if (misses < 0.5) return []
+  if (misses + edges < 0.5) return []
   return [{
-    ...base(context), id: `rafters-unproved:${face.id}`, severity: 'note', about: 'rafters', measured: count(Math.round(misses), 'fixings'), limit: null, propose: noCures,
-    sentence: `No fixing stands on a guess, but about ${misses.toFixed(1)} of ${fixings.length} would still miss sound timber by these readings. A pilot before every fixing tells.`,
+    ...base(context), id: `rafters-unproved:${face.id}`, severity: 'note', about: 'rafters', measured: count(Math.round(misses + edges), 'fixings'), limit: null, propose: noCures,
+    sentence: `No fixing stands on a guess, but by these readings about ${said(misses)} of ${fixings.length} would still miss the timber and about ${said(edges)} be in it but too near its edge. A pilot before every fixing tells.`,
   }]
 }
 

@@ -1,7 +1,7 @@
 import { areaMm2, common } from '../geometry'
 import { type Edit, type Job, type KeepClearRules, ruleSetTable } from '../job'
-import type { RoofClear } from '../keepclear'
-import { count, words } from '../units'
+import { around, obstructionNames, pathwayRoomMm, type RoofClear } from '../keepclear'
+import { count, length, words } from '../units'
 import { type FindingContext, plural, writer } from './context'
 import { type DraftFinding, noCures } from './finding'
 
@@ -74,4 +74,22 @@ export function reservedFindings({ face, plan }: FindingContext): DraftFinding[]
         sentence: `The part reserved for ${one.name} lies off the face. Check its readings.`,
         propose: () => [{ label: 'Take it away', edit: { type: 'set-face', faceId: face.id, values: { reserved: face.reserved.filter((_, k) => k !== i) } } }],
       }])
+}
+
+/** Pathways that are not as wide as the rule asks, and what stands in them. */
+export function pathwayFindings(context: FindingContext): DraftFinding[] {
+  const { face, plan, job } = context
+  const say = writer(context)
+  const ways = plan.strips.filter(strip => strip.pathway)
+  if (!ways.length) return []
+  const base = { stage: 'keep-clear' as const, faceId: face.id, severity: 'stop' as const, propose: noCures }
+  const wantedMm = job.keepClear.values.pathwayMm
+  const roomMm = pathwayRoomMm(face)
+  const narrow: DraftFinding[] = plan.clear.pathways.length && roomMm < wantedMm - 0.5
+    ? [{ ...base, id: `pathway-narrow:${face.id}`, about: '', measured: length(roomMm), limit: length(wantedMm), sentence: `A pathway needs ${say(wantedMm)} and ${face.name} is only ${say(roomMm)} wide on its way up: none fits here. Find one on another plane, or leave this roof’s modules off the plane that needs it.` }]
+    : []
+  return [...narrow, ...face.obstructions.filter(one => ways.some(way => areaMm2(common(around({ ...one, clearanceMm: 0 }), way.region)) > 1)).map((one): DraftFinding => ({
+    ...base, id: `pathway-blocked:${face.id}:${one.id}`, about: one.id, measured: null, limit: length(wantedMm),
+    sentence: `A ${obstructionNames[one.kind]} stands in the ${ways.find(way => areaMm2(common(around({ ...one, clearanceMm: 0 }), way.region)) > 1)!.of}. A pathway is clear over its whole width: choose another side or plane, or ask the authority.`,
+  }))]
 }

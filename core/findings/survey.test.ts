@@ -88,7 +88,7 @@ describe('the hit log', () => {
     expect(finding.cures[0]!.edit).toMatchObject({ type: 'set-rafters', values: { layout: 'nominal' } })
   })
   it('makes fixings proved or guessed, and the finding counts those that would miss', () => {
-    expect(find(threeRowsOfSix(), 'rafters-guessed').sentence).toMatch(/would miss sound timber/)
+    expect(find(threeRowsOfSix(), 'rafters-guessed').sentence).toMatch(/would miss the timber, and about [\d.]+ more would be in it but too near its edge/)
     const proved = logged(hits(Array.from({ length: 14 }, (_, i): [number] => [12 + 24 * i])), 'fitted')
     expect(ids(proved).some(id => id.startsWith('rafters-guessed'))).toBe(false)
   })

@@ -2,7 +2,7 @@ import { type Interval, TOLERANCE_MM, contains } from '../geometry'
 import type { FixingPlaces, SupportState } from '../supports'
 
 /** One place where a fixing could go. Candidates of several rails with one `key` are one above the other. */
-export interface Candidate { atMm: number, member: string, key: string, state: SupportState, chance: number }
+export interface Candidate { atMm: number, member: string, key: string, state: SupportState, chance: number, timber: number }
 
 /** What a rail may do between and past its fixings. */
 export interface LocalRules { maxSpanMm: number, maxOverhangMm: number }
@@ -30,8 +30,8 @@ export function candidatesOf(places: FixingPlaces, reach: Interval, rules: Local
   return candidates.filter(one => contains(reach, one.atMm)).sort((a, b) => a.atMm - b.atMm)
 }
 
-const inInterval = (atMm: number, { member, state, chance }: FixingPlaces['intervals'][number]): Candidate =>
-  ({ atMm, member, key: `at ${atMm.toFixed(3)}`, state, chance })
+const inInterval = (atMm: number, { member, state, chance, timber }: FixingPlaces['intervals'][number]): Candidate =>
+  ({ atMm, member, key: `at ${atMm.toFixed(3)}`, state, chance, timber })
 
 /** Overhangs of 0.4 of the span are common practice; they also even out the moments of a light rail. */
 const EVEN_OVERHANG = 0.4

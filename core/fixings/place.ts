@@ -17,6 +17,8 @@ export interface Fixing {
   state: SupportState
   /** Chance, 0 to 1, that all of its mount's fasteners are in sound timber. */
   chance: number
+  /** Chance that they are in timber at all. */
+  timber: number
 }
 
 /** The fixings of one rail with what they leave between and past them. */
@@ -103,7 +105,10 @@ export const patternTotals = (problem: FixingProblem, limits: RailLimits): Patte
   Object.fromEntries(fixingPatterns.map(pattern => [pattern, chosenBy(problem, limits, pattern)?.total ?? null])) as PatternTotals
 
 function railFixings(rail: RailPlan, { candidates, reach, judge }: RailProblem, picks: number[], fewestProved: boolean, limits: RailLimits): RailFixings {
-  const fixings = picks.map((i): Fixing => ({ atMm: candidates[i]!.atMm, member: candidates[i]!.member, state: candidates[i]!.state, chance: candidates[i]!.chance }))
+  const fixings = picks.map((i): Fixing => {
+    const { atMm, member, state, chance, timber } = candidates[i]!
+    return { atMm, member, state, chance, timber }
+  })
   const spansMm = fixings.slice(1).map((fixing, i) => fixing.atMm - fixings[i]!.atMm)
   const whole = reach.toMm - reach.fromMm
   const missing = shortfalls(candidates, reach, limits)

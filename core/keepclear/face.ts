@@ -1,6 +1,6 @@
 import { areaMm2, common, rectangle, type Region, stripAlong, together, without } from '../geometry'
-import { type Face, type KeepClearRules, ruleSetTable, type Side } from '../job'
-import { type FaceShape, shapeOf } from '../roof'
+import { type EdgeKind, type Face, type KeepClearRules, ruleSetTable, type Side } from '../job'
+import { type Edge, type FaceShape, isLevel, shapeOf } from '../roof'
 import { around, belowEscape, depthOf, obstructionNames } from './strips'
 
 /** What the rules for the whole roof ask of one face, once pathways and ridge strip have been chosen. */
@@ -31,11 +31,13 @@ export interface KeepClearStrip {
   rule: string
   /** Which edge of the face it lies along; null for obstructions and reserved parts. */
   edge: number | null
+  /** Whether it is a way for people, in which nothing may stand. */
+  pathway: boolean
   /** What it takes that nothing before it in the list has taken, square mm. */
   takesMm2: number
 }
 
-interface Claim { of: string, depthMm: number, region: Region, rule: string, edge: number | null }
+interface Claim { of: string, depthMm: number, region: Region, rule: string, edge: number | null, pathway?: boolean }
 type Clearing = Pick<Face, 'outline' | 'setbacks' | 'obstructions' | 'windStripMm' | 'reserved'>
 
 /** What is kept clear on a face, cut to the face, and the usable region that is left. */
@@ -46,7 +48,7 @@ export function keepClear(face: Clearing, rules: KeepClearRules, clear: FaceClea
     const region = common(claim.region, shape.region)
     const before = areaMm2(left)
     left = without(left, region)
-    return { ...claim, region, takesMm2: Math.max(0, before - areaMm2(left)) }
+    return { ...claim, region, pathway: claim.pathway ?? false, takesMm2: Math.max(0, before - areaMm2(left)) }
   })
   return { strips, region: left }
 }
@@ -63,10 +65,9 @@ function edgeClaims(face: Clearing, { edges, region }: FaceShape, rules: KeepCle
   const { values } = rules
   const typed = rules.ruleSet === 'plain' || rules.ruleSet === 'own'
   return edges.flatMap((edge, i) => {
-    const level = Math.abs(edge.to.y - edge.from.y) < 1
     const claims: { depthMm: number, rule: string }[] = [
       { depthMm: typed ? depthOf(face.setbacks, edge) : 0, rule: `Setback from the ${edge.name}, as typed for this face` },
-      { depthMm: clear.applies && edge.kind === 'ridge' && level ? clear.ridgeMm : 0, rule: `Strip below the ridge: ${clause(rules, clear.ridgeMm > values.ridgeNearMm ? 'ridgeFarMm' : 'ridgeNearMm')}` },
+      { depthMm: clear.applies && edge.kind === 'ridge' && isLevel(edge) ? clear.ridgeMm : 0, rule: `Strip below the ridge: ${clause(rules, clear.ridgeMm > values.ridgeNearMm ? 'ridgeFarMm' : 'ridgeNearMm')}` },
       { depthMm: clear.applies && (edge.kind === 'hip' || edge.kind === 'valley') && !clear.openEdges.includes(i) ? values.hipValleyMm : 0, rule: `Strip at the ${edge.kind}: ${clause(rules, 'hipValleyMm')}` },
       { depthMm: edge.kind === 'wall' ? values.wallMm : 0, rule: `Distance from the wall: ${clause(rules, 'wallMm')}` },
       { depthMm: values.edgeMm, rule: `Strip along every edge: ${clause(rules, 'edgeMm')}` },
@@ -77,17 +78,23 @@ function edgeClaims(face: Clearing, { edges, region }: FaceShape, rules: KeepCle
   })
 }
 
+/** The edges along which a pathway on one side runs: the rakes there; where a face has none, as a hip slope, its hips. */
+export function pathwayEdges(edges: Edge[], side: Side): number[] {
+  const of = (kind: EdgeKind) => edges.flatMap((edge, i) => edge.side === side && edge.kind === kind ? [i] : [])
+  return of('rake').length ? of('rake') : of('hip')
+}
+
 /** Pathways from eave to ridge: along a whole side of the face, or half over an edge that it shares. */
 function pathwayClaims({ edges, region }: FaceShape, rules: KeepClearRules, clear: FaceClear): Claim[] {
   const { pathwayMm } = rules.values
   const own = clear.pathways.flatMap((side): Claim[] => {
-    const sides = edges.flatMap((edge, i) => edge.side === side ? [i] : [])
+    const sides = pathwayEdges(edges, side)
     return sides.length
-      ? [{ of: `pathway on the ${side}`, depthMm: pathwayMm, edge: sides.length === 1 ? sides[0]! : null, region: together(sides.map(i => stripAlong(edges[i]!, region[0]!, pathwayMm))), rule: `Pathway from eave to ridge: ${clause(rules, 'pathwayMm')}` }]
+      ? [{ pathway: true, of: `pathway on the ${side}`, depthMm: pathwayMm, edge: sides.length === 1 ? sides[0]! : null, region: together(sides.map(i => stripAlong(edges[i]!, region[0]!, pathwayMm))), rule: `Pathway from eave to ridge: ${clause(rules, 'pathwayMm')}` }]
       : []
   })
   return [...own, ...clear.straddles.map((i): Claim => ({
-    of: `pathway over the ${edges[i]!.name}`, depthMm: pathwayMm / 2, edge: i, region: stripAlong(edges[i]!, region[0]!, pathwayMm / 2), rule: `Half of a pathway that straddles the ${edges[i]!.name}: ${clause(rules, 'pathwayMm')}`,
+    pathway: true, of: `pathway over the ${edges[i]!.name}`, depthMm: pathwayMm / 2, edge: i, region: stripAlong(edges[i]!, region[0]!, pathwayMm / 2), rule: `Half of a pathway that straddles the ${edges[i]!.name}: ${clause(rules, 'pathwayMm')}`,
   }))]
 }
 

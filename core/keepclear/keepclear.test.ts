@@ -5,7 +5,7 @@ import { areaMm2, isInside, type Point } from '../geometry'
 import { type Face, type Job, type KeepClearRules, type Obstruction, plainKeepClear, plainSite, rulesOf, type RuleSetId, starterFace } from '../job'
 import { planFace, planJob, roofClearOf } from '../plan'
 import { roofFaces, shapeOf } from '../roof'
-import { keepClear, noClaims, sharedEdges } from './index'
+import { keepClear, noClaims, pathwayEdges, pathwayRoomMm, sharedEdges } from './index'
 
 const parts = { moduleId: 'skerry-425', railId: 'bollard-light', mountId: 'limpet-flashed', clampsId: 'pinch-inch' }
 const none = { eaveMm: 0, ridgeMm: 0, leftRakeMm: 0, rightRakeMm: 0, hipMm: 0, valleyMm: 0, wallMm: 0 }
@@ -172,4 +172,41 @@ it('leaves no point nearer to an edge or an obstruction than its rule says, 10 0
     expect(Math.hypot(Math.max(0, Math.abs(point.x - 8800) - 350), Math.max(0, Math.abs(point.y - 4000) - 250))).toBeGreaterThanOrEqual(299.9)
   }
   expect(inside).toBeGreaterThan(3000)
+})
+
+describe('what stands on the roof already', () => {
+  const old = (more: Partial<Obstruction> = {}): Obstruction => ({ id: 'old', kind: 'old-array', round: false, xMm: inch(240), yMm: inch(100), widthMm: inch(200), heightMm: inch(120), clearanceMm: 0, ...more })
+  it('an array that stays counts as covered and takes its plane', () => {
+    const bare = roofClearOf(gable(['Front'], rules('us-2018')), catalogue)
+    const job = gable(['Front'], rules('us-2018'))
+    const back = job.faces.findIndex(face => face.name !== 'Front')
+    const withOld = { ...job, faces: job.faces.map((face, i) => i === back ? { ...face, obstructions: [old()] } : face) }
+    const roof = roofClearOf(withOld, catalogue)
+    // 200 by 120 inches on the slope, seen from above at 26.565 degrees.
+    expect(roof.cover.coveredMm2 - bare.cover.coveredMm2).toBeCloseTo(inch(200) * inch(120) * Math.cos(26.565 * Math.PI / 180), -4)
+    // Taken, the back needs a pathway of its own or beside it: it is no bare plane any more.
+    expect(roof.faces[back]!.pathways.length + roof.faces[back]!.straddles.length).toBeGreaterThan(0)
+  })
+  it('something that stands in a pathway is a stop', () => {
+    const job = gable(['Front'], rules('us-2018'))
+    const front = job.faces.findIndex(face => face.name === 'Front')
+    const [side] = roofClearOf(job, catalogue).faces[front]!.pathways
+    const { along } = shapeOf(job.faces[front]!.outline)
+    const vent: Obstruction = { ...old(), id: 'flue', kind: 'vent', round: true, widthMm: 150, heightMm: 150, xMm: side === 'left' ? along.fromMm + 300 : along.toMm - 300 }
+    const both = [vent, { ...vent, id: 'flue2', xMm: along.fromMm + along.toMm - vent.xMm }]
+    const blocked = { ...job, faces: job.faces.map((face, i) => i === front ? { ...face, obstructions: both } : face) }
+    expect(planJob(blocked, catalogue).findings.some(finding => finding.id.startsWith('pathway-blocked') && finding.severity === 'stop')).toBe(true)
+    expect(planJob(job, catalogue).findings.some(finding => finding.id.startsWith('pathway-blocked'))).toBe(false)
+  })
+  it('a plane narrower than a pathway has none', () => {
+    const narrow = starterFace('n', 'Narrow', 'imperial', parts)
+    expect(pathwayRoomMm({ ...narrow, outline: { kind: 'rectangle', eaveLengthMm: 800, slopeLengthMm: 3000 } })).toBeCloseTo(800, 6)
+    expect(pathwayRoomMm({ ...narrow, outline: { kind: 'rectangle', eaveLengthMm: 5000, slopeLengthMm: 3000 } })).toBeCloseTo(5000, 6)
+  })
+  it('left and right are rakes: a valley on that side has no pathway along it, a hip slope’s hips do', () => {
+    const edges = shapeOf({ kind: 'corners', corners: ([[0, 0, 'eave'], [9000, 0, 'rake'], [9000, 5000, 'ridge'], [3000, 5000, 'valley'], [2000, 3000, 'ridge'], [0, 3000, 'rake']] as const).map(([xMm, yMm, edge]) => ({ xMm, yMm, edge })) }).edges
+    expect(pathwayEdges(edges, 'left').map(i => edges[i]!.kind)).toEqual(['rake'])
+    const hips = shapeOf({ kind: 'corners', corners: ([[0, 0, 'eave'], [9000, 0, 'hip'], [6000, 4000, 'ridge'], [3000, 4000, 'hip']] as const).map(([xMm, yMm, edge]) => ({ xMm, yMm, edge })) }).edges
+    expect(pathwayEdges(hips, 'right').map(i => hips[i]!.kind)).toEqual(['hip'])
+  })
 })

@@ -1,4 +1,5 @@
 import type { Face, KeepClearRules, Side } from '../job'
+import { freeIntervals, spanOf } from '../geometry'
 import { shapeOf } from '../roof'
 import type { FaceClear } from './face'
 import { type SharedEdge, sharedEdges, straddleEdges } from './neighbours'
@@ -48,7 +49,8 @@ export function choosePathways(question: PathwayQuestion): PathwayChoice {
   const shared = sharedEdges(faces)
   const applies = faces.map(face => face.pitchDeg > values.fromPitchDeg && rules.ruleSet !== 'plain')
   const bareClear = (i: number): FaceClear => ({ applies: applies[i]!, ridgeMm, pathways: [], straddles: [], openEdges: [], most: null })
-  const mayHold = faces.map((_, i) => countOf(i, bareClear(i)) > 0)
+  // A plane with an array that stays is taken, whether or not more modules fit beside it.
+  const mayHold = faces.map((face, i) => face.obstructions.some(one => one.kind === 'old-array') || countOf(i, bareClear(i)) > 0)
   /** Hips and valleys whose other side has no modules. */
   const openEdges = (i: number) => shared.filter(one => one.face === i && !mayHold[one.other]).map(one => one.edge)
   const start = (i: number): FaceClear => ({ ...bareClear(i), openEdges: openEdges(i) })
@@ -59,7 +61,7 @@ export function choosePathways(question: PathwayQuestion): PathwayChoice {
     return { faces: chosen, ...totals(question, chosen), planes: asking, short: [], proved: true, tried: 1 }
   }
 
-  const ways = asking.map(i => waysFor(faces, shared, mayHold, i))
+  const ways = asking.map(i => waysFor(faces, shared, mayHold, i, values.pathwayMm))
   const combinations = ways.reduce((product, one) => product * one.length, 1)
   const evaluate = (picks: number[]) => outcome(question, asking.map((_, k) => ways[k]![picks[k]!]!), asking, mayHold, start)
   let best: PathwayChoice | null = null
@@ -113,14 +115,26 @@ function turnOn(picks: number[], sizes: number[]): boolean {
   return false
 }
 
+/** Heights at which a plane must be as wide as a pathway, as shares of its height: a hip end comes to a point at its top. */
+const WIDE_AT = [0.05, 0.2, 0.4, 0.6, 0.8]
+
+/** The widest pathway that a plane takes from its eave towards its ridge, mm. */
+export function pathwayRoomMm(face: Pick<Face, 'outline'>): number {
+  const { region, up } = shapeOf(face.outline)
+  const at = (share: number) => up.fromMm + share * (up.toMm - up.fromMm)
+  return Math.min(...WIDE_AT.map(share => Math.max(0, ...freeIntervals(region, { fromMm: at(share) - 1, toMm: at(share) + 1 }).map(spanOf))))
+}
+
 /** Every way in which one face may get its pathway. */
-function waysFor(faces: Face[], shared: SharedEdge[], mayHold: boolean[], i: number): Way[] {
+function waysFor(faces: Face[], shared: SharedEdge[], mayHold: boolean[], i: number, pathwayMm: number): Way[] {
   const others = [...new Set(shared.filter(one => one.face === i).map(one => one.other))]
-  return [
-    ...others.flatMap((other): Way[] => mayHold[other] ? [{ kind: 'next', other, side: 'left' }, { kind: 'next', other, side: 'right' }] : [{ kind: 'next', other, side: null }]),
+  const wide = (face: number) => pathwayRoomMm(faces[face]!) >= pathwayMm
+  const ways = [
+    ...others.filter(wide).flatMap((other): Way[] => mayHold[other] ? [{ kind: 'next', other, side: 'left' }, { kind: 'next', other, side: 'right' }] : [{ kind: 'next', other, side: null }]),
     ...straddleEdges(faces, shared, i).map((one): Way => ({ kind: 'straddle', shared: one })),
-    { kind: 'own', side: 'left' }, { kind: 'own', side: 'right' },
   ]
+  // On a plane narrower than a pathway there is none; where nothing else is left either, it is planned there and a finding says so.
+  return wide(i) || !ways.length ? [...ways, { kind: 'own', side: 'left' }, { kind: 'own', side: 'right' }] : ways
 }
 
 /** What a combination of ways comes to: claims on every face, modules left, and what the building still lacks. */

@@ -40,6 +40,9 @@ const FACES_WITHIN_DEG = 60
 
 const planAreaMm2 = (face: Face): number => areaMm2(shapeOf(face.outline).region) * Math.cos(radians(face.pitchDeg))
 
+/** Area on the slope of the arrays that stay on a face. */
+const oldArraysMm2 = (face: Face): number => face.obstructions.reduce((sum, one) => one.kind === 'old-array' ? sum + (one.round ? Math.PI * one.widthMm ** 2 / 4 : one.widthMm * one.heightMm) : sum, 0)
+
 /**
  * Chooses, over the whole roof, the pathways and the ridge strip that leave the most modules: with the narrower strip no more
  * of the roof may be covered than its share, with the wider one as much as fits.
@@ -47,11 +50,13 @@ const planAreaMm2 = (face: Face): number => areaMm2(shapeOf(face.outline).region
 export function clearRoof(job: Pick<Job, 'faces' | 'keepClear' | 'site'>, count: CountFace): RoofClear {
   const { faces, keepClear: rules, site } = job
   const roofMm2 = faces.reduce((sum, face) => sum + planAreaMm2(face), 0)
+  // An array that stays covers the roof as much as a new one.
+  const standingMm2 = faces.reduce((sum, face) => sum + oldArraysMm2(face) * Math.cos(radians(face.pitchDeg)), 0)
   const limit = rules.sprinklers ? rules.values.coverShareSprinklers : rules.values.coverShare
   const coverOf = (clears: FaceClear[]): Cover => {
     const counts = faces.map((face, i) => count(face, clears[i]!))
     const flat = (i: number) => Math.cos(radians(faces[i]!.pitchDeg))
-    const coveredMm2 = counts.reduce((sum, one, i) => sum + one.areaMm2 * flat(i), 0)
+    const coveredMm2 = counts.reduce((sum, one, i) => sum + one.areaMm2 * flat(i), 0) + standingMm2
     const each = counts.flatMap((one, i) => one.modules ? [one.areaMm2 / one.modules * flat(i)] : [])
     return { roofMm2, coveredMm2, share: coveredMm2 / roofMm2, limit, oneMore: each.length ? Math.min(...each) / roofMm2 : 0 }
   }
@@ -68,7 +73,7 @@ export function clearRoof(job: Pick<Job, 'faces' | 'keepClear' | 'site'>, count:
     return { faces: far.faces, ridge: null, cover: coverOf(far.faces), choices: null, planes: far.planes, short: far.short, proved: far.proved, tried: far.tried }
   }
   const near = withRidge(rules.values.ridgeNearMm)
-  const capped = capTo(faces, near.faces, count, limit * roofMm2, weightOf)
+  const capped = capTo(faces, near.faces, count, limit * roofMm2 - standingMm2, weightOf)
   const choices = { near: capped.modules, nearUncapped: near.modules, far: far.modules }
   const ridge = rules.ridgeChoice === 'best' ? (capped.worth > far.worth ? 'near' : 'far') : rules.ridgeChoice
   const chosen = ridge === 'near' ? { ...near, faces: capped.faces } : far

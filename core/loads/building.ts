@@ -30,7 +30,7 @@ export function buildingOf({ loads: { building } }: Pick<Job, 'loads'>, face: Fa
     meanHeightMm: building.heightMm ?? Math.max(1000, face.place.eaveHeightMm + riseMm / 2),
     topMm: building.heightMm ?? Math.max(1000, face.place.eaveHeightMm + riseMm),
     widthMm, runMm: Math.max(runMm, form === 'monopitch' ? widthMm : widthMm / 2),
-    lengthMm: building.lengthMm ?? shape.eave.toMm - shape.eave.fromMm,
+    lengthMm: building.lengthMm ?? shape.along.toMm - shape.along.fromMm,
   }
 }
 

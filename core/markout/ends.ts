@@ -1,12 +1,9 @@
 import type { Point } from '../geometry'
 import type { Face, Side } from '../job'
-import { type FaceShape, shapeOf } from '../roof'
+import { type FaceShape, isLevel, shapeOf } from '../roof'
 
 /** Readings that differ by less than this can't be told apart on a tape, mm. */
 const SHOWS_MM = 0.5
-
-/** Edges that rise less than this along their run are eaves, ridges and steps, not sides. */
-const STEEP = 0.2
 
 // A shape is never changed once made, and is asked for every line that is snapped across it.
 const known = new WeakMap<FaceShape, Record<Side, Point[]>>()
@@ -24,14 +21,14 @@ function traceUp({ region, eave }: FaceShape, side: Side): Point[] {
   const ring = side === 'right' ? region[0]! : [...region[0]!].reverse()
   const endMm = side === 'right' ? eave.toMm : eave.fromMm
   const low = Math.min(...ring.map(point => point.y))
-  const start = ring.findIndex((point, i) => Math.abs(point.x - endMm) < SHOWS_MM && point.y < low + SHOWS_MM && ring[(i + 1) % ring.length]!.y > point.y + STEEP * Math.abs(ring[(i + 1) % ring.length]!.x - point.x) + SHOWS_MM)
+  const start = ring.findIndex((point, i) => Math.abs(point.x - endMm) < SHOWS_MM && point.y < low + SHOWS_MM && ring[(i + 1) % ring.length]!.y > point.y + SHOWS_MM && !isLevel({ from: point, to: ring[(i + 1) % ring.length]! }))
   if (start < 0) return []
   const path = [ring[start]!]
   for (let i = 1; i < ring.length; i++) {
     const next = ring[(start + i) % ring.length]!
     const last = path.at(-1)!
     // A ridge that is a little out of level is not a way up.
-    if (next.y - last.y < STEEP * Math.abs(next.x - last.x) + SHOWS_MM) break
+    if (next.y < last.y + SHOWS_MM || isLevel({ from: last, to: next })) break
     path.push(next)
   }
   return path
@@ -58,9 +55,9 @@ export function endsUp(face: Pick<Face, 'outline' | 'datum'>, yMm: number): [num
 }
 
 /** Where a line across or up the face leaves it, beyond a point: the nearest edge in a direction, mm; null where there is none. */
-function edgeBeyond(shape: FaceShape, from: Point, direction: 'left' | 'right' | 'up'): number | null {
-  const [run, across] = direction === 'up' ? ['y', 'x'] as const : ['x', 'y'] as const
-  const sign = direction === 'left' ? -1 : 1
+export function edgeBeyond(shape: FaceShape, from: Point, direction: 'left' | 'right' | 'up' | 'down'): number | null {
+  const [run, across] = direction === 'up' || direction === 'down' ? ['y', 'x'] as const : ['x', 'y'] as const
+  const sign = direction === 'left' || direction === 'down' ? -1 : 1
   const hits = shape.edges.flatMap(({ from: a, to: b }) => {
     const [low, high] = a[across] <= b[across] ? [a, b] : [b, a]
     if (high[across] - low[across] < SHOWS_MM || from[across] < low[across] - SHOWS_MM || from[across] > high[across] + SHOWS_MM) return []

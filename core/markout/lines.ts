@@ -1,8 +1,9 @@
-import { datumName, placeAlong, shapeOf } from '../roof'
+import { lineAcross, type Point } from '../geometry'
+import { datumName, isLevel, placeAlong, readsLevel, readsUpright, shapeOf } from '../roof'
 import { type RailPlan, railWords } from '../rails'
 import { type Rafter, rafterAt, type SupportState } from '../supports'
 import { length } from '../units'
-import { marginsOf } from './ends'
+import { edgeBeyond, marginsOf } from './ends'
 import type { MarkoutInput } from './input'
 import { squareFor } from './square'
 import { type MarkDraft, type MarkStep, sentenceCase, type StepMaker, type Tape } from './step'
@@ -19,9 +20,10 @@ export function datumStep({ face }: MarkoutInput, make: StepMaker): MarkStep {
 export function keepClearSteps({ face, strips }: MarkoutInput, make: StepMaker): MarkStep[] {
   // Of several rules along one edge the deepest is the line to snap.
   const deepest = (i: number) => Math.max(0, ...strips.filter(strip => strip.edge === i).map(strip => strip.depthMm))
-  const lines = shapeOf(face.outline).edges.map((edge, i) => ({ edge, depthMm: deepest(i) })).filter(({ depthMm }) => depthMm > 0)
-  const level = lines.filter(({ edge }) => Math.abs(edge.to.y - edge.from.y) < 1)
-  const upright = lines.filter(({ edge }) => Math.abs(edge.to.x - edge.from.x) < 1)
+  const { edges, region } = shapeOf(face.outline)
+  const lines = edges.map((edge, i) => ({ edge, depthMm: deepest(i) })).filter(({ depthMm }) => depthMm > 0)
+  const level = lines.filter(({ edge }) => readsLevel(edge))
+  const upright = lines.filter(({ edge }) => readsUpright(edge))
   const askew = lines.filter(one => !level.includes(one) && !upright.includes(one))
   return [
     make({
@@ -32,18 +34,26 @@ export function keepClearSteps({ face, strips }: MarkoutInput, make: StepMaker):
       id: 'keep-clear-along', kind: 'keep-clear', title: 'Keep-clear lines along the eave', tape: 'along', lineMm: null, instruction: 'Snap these up the slope. No module passes them.',
       marks: upright.map(({ edge, depthMm }) => ({ label: `Keep-clear line, ${edge.name}`, mm: edge.from.x + (edge.to.y > edge.from.y ? -depthMm : depthMm) })),
     }),
-    ...askew.map(({ edge, depthMm }, i) => {
-      const run = Math.hypot(edge.to.x - edge.from.x, edge.to.y - edge.from.y)
-      const inward = { x: -(edge.to.y - edge.from.y) / run * depthMm, y: (edge.to.x - edge.from.x) / run * depthMm }
-      // Moved inward the line leaves the face a little beside the edge's own ends: it is marked where it crosses their heights.
-      const ends = [edge.from, edge.to].sort((a, b) => a.y - b.y).map(({ x, y }) => ({ x: x + inward.x - inward.y * (edge.to.x - edge.from.x) / (edge.to.y - edge.from.y), y }))
-      return make({
+    // Moved inward a line is marked where it comes on to the face and where it leaves it: never beside the roof.
+    ...askew.flatMap(({ edge, depthMm }, i) => {
+      const on = lineAcross(inward(edge, depthMm), region)
+      if (!on) return []
+      const ends = isLevel(edge) ? [on.from, on.to].sort((a, b) => a.x - b.x) : [on.from, on.to].sort((a, b) => a.y - b.y)
+      const names = isLevel(edge) ? ['Left point', 'Right point'] : ['Lower point', 'Upper point']
+      return [make({
         id: `keep-clear-askew-${i + 1}`, kind: 'keep-clear', title: `Keep-clear line along the ${edge.name}`, tape: 'along', lineMm: null,
         instruction: 'Snap between these two points. No module passes the line.',
-        marks: ends.map((end, e) => ({ label: `${e === 0 ? 'Lower' : 'Upper'} point`, mm: end.x, upMm: end.y })),
-      })
+        marks: ends.map((end, e) => ({ label: names[e]!, mm: end.x, upMm: end.y })),
+      })]
     }),
   ]
+}
+
+/** An edge moved square to itself into the face. */
+function inward({ from, to }: { from: Point, to: Point }, depthMm: number): { from: Point, to: Point } {
+  const run = Math.hypot(to.x - from.x, to.y - from.y)
+  const [x, y] = [-(to.y - from.y) / run * depthMm, (to.x - from.x) / run * depthMm]
+  return { from: { x: from.x + x, y: from.y + y }, to: { x: to.x + x, y: to.y + y } }
 }
 
 /** The line that every other row follows, its square, and the edges of all rows with what is left beside them. */
@@ -53,8 +63,10 @@ export function rowSteps(input: MarkoutInput, make: StepMaker): MarkStep[] {
   const first = downward ? rows.at(-1)! : rows[0]!
   const others = rows.filter(row => row.count > 0)
   const top = others.at(-1) ?? first
-  const square = squareFor(first.rightMm - first.leftMm, downward ? first.topMm - rows[0]!.bottomMm : top.topMm - first.bottomMm, units)
   const corner = face.datum === 'left' ? first.leftMm : first.rightMm
+  // Beside a hip the face ends sooner above the row's corner than in the middle.
+  const room = edgeBeyond(shapeOf(face.outline), { x: corner, y: downward ? first.topMm : first.bottomMm }, downward ? 'down' : 'up') ?? 0
+  const square = squareFor(first.rightMm - first.leftMm, Math.min(room, downward ? first.topMm - rows[0]!.bottomMm : top.topMm - first.bottomMm), units)
   return [
     make({
       id: 'first-row', kind: 'first-row', title: 'First row', tape: 'up', lineMm: null,
@@ -104,12 +116,14 @@ export const stateWords: Record<SupportState, string> = { proved: 'proved', infe
 const LEANS_FROM_MM = 1.5
 
 export function supportSteps({ supports, face }: MarkoutInput, make: StepMaker): MarkStep[] {
-  const topMm = shapeOf(face.outline).up.toMm
+  const { region, up: { toMm: topMm } } = shapeOf(face.outline)
   const note = (state: SupportState) => state === 'proved' ? 'Proved' : `${state === 'inferred' ? 'Inferred' : 'Guessed'}: pilot first`
   const marksOf = (rafter: Rafter): MarkDraft[] => {
-    const topX = rafterAt(rafter, topMm)
     const plain = { label: `Rafter ${rafter.number}`, mm: rafter.centreMm, note: note(rafter.state) }
-    return Math.abs(topX - rafter.centreMm) < LEANS_FROM_MM ? [plain] : [{ ...plain, label: `${plain.label}, lower point`, upMm: 0 }, { ...plain, label: `${plain.label}, upper point`, mm: topX, upMm: topMm }]
+    const on = lineAcross({ from: { x: rafter.centreMm, y: 0 }, to: { x: rafterAt(rafter, topMm), y: topMm } }, region)
+    if (!on || Math.abs(on.to.x - on.from.x) < LEANS_FROM_MM) return [plain]
+    const [low, high] = [on.from, on.to].sort((a, b) => a.y - b.y)
+    return [{ ...plain, label: `${plain.label}, lower point`, mm: low!.x, upMm: low!.y }, { ...plain, label: `${plain.label}, upper point`, mm: high!.x, upMm: high!.y }]
   }
   const base = { kind: 'supports' as const, lineMm: null }
   return [

@@ -78,7 +78,8 @@ export function stepMaker(face: Face): StepMaker {
     return {
       ...step, gauge, lineMm: lineMm === null || step.tape === 'along' ? lineMm : readingAlong(face, lineMm),
       marks: sorted.map((mark, i) => ({
-        id: `${step.id}-${i + 1}`, key: keyOf(mark), label: mark.label, readingMm: mark.readingMm, upMm: mark.upMm ?? null, endsMm: isLine ? endsUp(face, mark.mm) : null, note: mark.note ?? '',
+        id: `${step.id}-${i + 1}`, key: keyOf(mark), label: mark.label, readingMm: mark.readingMm, upMm: mark.upMm ?? null, endsMm: isLine ? endsUp(face, mark.mm) : null,
+        note: [mark.note, beyondDatum(face, step.tape, mark.readingMm)].filter(Boolean).join(', '),
       })),
       closing: marks.length === 0
         ? null
@@ -90,6 +91,12 @@ export function stepMaker(face: Face): StepMaker {
       checks: checks.map((check, i) => ({ id: `${step.id}-check-${i + 1}`, ...check })),
     }
   }
+}
+
+/** A reading below nought lies on the other side of the datum corner, and a tape does not say which. */
+function beyondDatum({ datum }: Face, tape: Tape, readingMm: number): string {
+  if (readingMm > -0.5) return ''
+  return tape === 'up' ? 'below the datum' : `${datum} of the datum: measure away from the face’s middle`
 }
 
 export const sentenceCase = (words: string): string => `${words[0]!.toUpperCase()}${words.slice(1)}`

@@ -1,6 +1,6 @@
 import type { Catalogue } from '../catalogue'
 import { balance, type Balance } from '../fixings'
-import { type Edit, type Face, faceOf, type Job } from '../job'
+import { type Edit, faceOf, type Job } from '../job'
 import { judgesWhenMoved, placesOf } from './face'
 import { planFaceOf } from './job'
 

@@ -1,6 +1,7 @@
 import { bounds, type Interval, type Point, type Region } from '../geometry'
 import type { EdgeKind, Outline, Side } from '../job'
 import type { Adjusted } from './adjust'
+import { isLevel, LEVEL_WITHIN } from './level'
 import { tapedCorners } from './taped'
 
 /** One edge of a face, from one corner to the next, anticlockwise seen from outside. */
@@ -21,7 +22,7 @@ export interface FaceShape {
   /** Least upright rectangle round the face. */
   along: Interval
   up: Interval
-  /** The eave from end to end: the tapes are hooked on one of its ends. */
+  /** The lowest part of the eave from end to end: the tapes are hooked on one of its ends. */
   eave: Interval
   /** What least squares made of taped lengths; null for outlines that were not taped. */
   adjusted: Adjusted | null
@@ -37,13 +38,25 @@ export function shapeOf(outline: Outline): FaceShape {
   const { corners, kinds, adjusted } = cornersOf(outline)
   const edges = corners.map((from, i) => edgeOf(kinds[i]!, from, corners[(i + 1) % corners.length]!))
   const box = bounds([corners])!
-  const eaveEnds = edges.filter(edge => edge.kind === 'eave').flatMap(edge => [edge.from.x, edge.to.x])
+  const eaveEnds = lowestEave(edges).flatMap(edge => [edge.from.x, edge.to.x])
   const shape: FaceShape = {
     edges, region: [corners], along: box.along, up: box.up, adjusted,
     eave: eaveEnds.length ? { fromMm: Math.min(...eaveEnds), toMm: Math.max(...eaveEnds) } : box.along,
   }
   known.set(outline, shape)
   return shape
+}
+
+/**
+ * The parts of the eave that lie lowest, level with each other: where an eave is stepped, the tapes are hooked on the lowest
+ * part, so that the datum is a corner of the roof.
+ */
+function lowestEave(edges: Edge[]): Edge[] {
+  const eaves = edges.filter(edge => edge.kind === 'eave')
+  const lowMm = Math.min(...eaves.map(edge => Math.min(edge.from.y, edge.to.y)))
+  const xs = eaves.flatMap(edge => [edge.from.x, edge.to.x])
+  const withinMm = LEVEL_WITHIN * (Math.max(...xs) - Math.min(...xs))
+  return eaves.filter(edge => Math.min(edge.from.y, edge.to.y) <= lowMm + withinMm)
 }
 
 function cornersOf(outline: Outline): { corners: Point[], kinds: EdgeKind[], adjusted: Adjusted | null } {
@@ -59,7 +72,7 @@ function cornersOf(outline: Outline): { corners: Point[], kinds: EdgeKind[], adj
 
 function edgeOf(kind: EdgeKind, from: Point, to: Point): Edge {
   // Anticlockwise, an edge that goes up the slope closes the right of the face and one that comes down closes the left.
-  const steep = Math.abs(to.y - from.y) > 1e-9
+  const steep = !isLevel({ from, to })
   const side = kind === 'eave' || kind === 'ridge' || !steep ? null : to.y > from.y ? 'right' : 'left'
   return { kind, side, name: side ? `${side} ${kind}` : kind, from, to }
 }

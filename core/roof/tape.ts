@@ -1,5 +1,5 @@
 import type { Face } from '../job'
-import { shapeOf } from './outline'
+import { type Edge, shapeOf } from './outline'
 
 /** What places on a face are read from. */
 type Read = Pick<Face, 'datum' | 'outline'>
@@ -19,7 +19,13 @@ export function placeAlong({ datum, outline }: Read, readingMm: number): number 
 /** The name of the edge that rises from the datum's end of the eave, or from the other end. */
 function endName({ datum, outline }: Read, end: 'datum' | 'far'): string {
   const side = (end === 'datum') === (datum === 'left') ? 'left' : 'right'
-  return shapeOf(outline).edges.find(edge => edge.side === side)?.name ?? `${side} end`
+  const { edges, eave } = shapeOf(outline)
+  const cornerMm = side === 'left' ? eave.fromMm : eave.toMm
+  const lowOf = ({ from, to }: Edge) => from.y <= to.y ? from : to
+  // The edge that rises from that very corner; a face has others on that side too, as a valley beside a cross gable.
+  const own = edges.filter(edge => edge.side === side)
+  const rising = own.filter(edge => Math.abs(lowOf(edge).x - cornerMm) < 1).sort((a, b) => lowOf(a).y - lowOf(b).y)[0]
+  return (rising ?? own.sort((a, b) => lowOf(a).y - lowOf(b).y)[0])?.name ?? `${side} end`
 }
 
 /** Words for the corner the tapes start at. */

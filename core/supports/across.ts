@@ -1,7 +1,7 @@
 import { contains, type Interval } from '../geometry'
 import type { ScrewPattern } from '../catalogue'
 import type { PurlinSupports } from '../job'
-import { chanceInTimber, safeStrip } from './chance'
+import { chanceInTimber, safeStrip, timberStrip } from './chance'
 import type { PlacesForRail, SupportState } from './places'
 
 /** A purlin or batten across the roof. */
@@ -35,12 +35,15 @@ export function heightsOverLines(lines: LineAcross[], fasteners: ScrewPattern | 
 
 /** A rail along a line of timber may be fixed anywhere on it, one between two lines nowhere; one up the slope where it crosses each. */
 export function placesAcross(lines: LineAcross[], fasteners: ScrewPattern | null): PlacesForRail {
-  const chanceAt = (line: LineAcross, offMm: number) => fasteners ? chanceInTimber(safeStrip(line.widthMm, { ...fasteners, acrossMm: [0] }), line.sdMm, offMm) : 1
+  const inLine = fasteners && { ...fasteners, acrossMm: [0] }
+  const chancesAt = (line: LineAcross, offMm: number) => inLine
+    ? { chance: chanceInTimber(safeStrip(line.widthMm, inLine), line.sdMm, offMm), timber: chanceInTimber(timberStrip(line.widthMm, inLine), line.sdMm, offMm) }
+    : { chance: 1, timber: 1 }
   return ({ way, lineMm, reach }) => way === 'across'
     ? {
         points: [],
         intervals: lines.filter(line => contains({ fromMm: line.centreMm - line.widthMm / 2, toMm: line.centreMm + line.widthMm / 2 }, lineMm))
-          .map(line => ({ ...reach, member: line.name, state: line.state, chance: chanceAt(line, lineMm - line.centreMm) })),
+          .map(line => ({ ...reach, member: line.name, state: line.state, ...chancesAt(line, lineMm - line.centreMm) })),
       }
-    : { points: lines.filter(line => contains(reach, line.centreMm)).map(line => ({ atMm: line.centreMm, member: line.name, state: line.state, chance: chanceAt(line, 0) })), intervals: [] }
+    : { points: lines.filter(line => contains(reach, line.centreMm)).map(line => ({ atMm: line.centreMm, member: line.name, state: line.state, ...chancesAt(line, 0) })), intervals: [] }
 }

@@ -17,6 +17,20 @@ export function safeStrip(widthMm: number, fasteners: ScrewPattern): Interval | 
   return toMm >= fromMm ? { fromMm, toMm } : null
 }
 
+/** Where all of a mount's screws are in timber at all, however near its edge, from the timber's centre; null where they can't be. */
+export const timberStrip = (widthMm: number, { diameterMm, acrossMm }: ScrewPattern): Interval | null => safeStrip(widthMm, { diameterMm, acrossMm, edgeDiameters: 0 })
+
+/** One place that the timber may stand at, about where it is drawn: with its weight of all there are, mm. */
+export interface Spread { weight: number, offMm: number, sdMm: number }
+
+/** Chance of being in a strip of timber over all the places that it may stand at. */
+export const chanceOver = (strip: Interval | null, spread: Spread[], offsetMm = 0): number =>
+  spread.reduce((sum, { weight, offMm, sdMm }) => sum + weight * chanceInTimber(strip, sdMm, offsetMm - offMm), 0)
+
+/** Said of timber only where the whole belief, rivals included, gives this chance of hitting it. */
+export const FOUND_AT = 0.98
+export const INFERRED_AT = 0.9
+
 /**
  * Chance that all of a mount's screws are in the safe strip when it is set where the timber is thought to be.
  * @param sdMm standard deviation of the timber's centre

@@ -25,7 +25,7 @@ export const SEAM_REACH_MM = 20
 export const linesOnSeams = (seams: Seam[]): Interval[] => seams.map(({ xMm }) => ({ fromMm: xMm - SEAM_REACH_MM, toMm: xMm + SEAM_REACH_MM }))
 
 export const placesOnSeams = (seams: Seam[]): PlacesForRail => ({ way, lineMm, reach }) => {
-  const named = (seam: Seam) => ({ member: `seam ${seam.number}`, state: 'proved' as const, chance: 1 })
+  const named = (seam: Seam) => ({ member: `seam ${seam.number}`, state: 'proved' as const, chance: 1, timber: 1 })
   return way === 'across'
     ? { points: seams.filter(seam => contains(reach, seam.xMm)).map(seam => ({ atMm: seam.xMm, ...named(seam) })), intervals: [] }
     : { points: [], intervals: seams.filter(seam => Math.abs(seam.xMm - lineMm) <= SEAM_REACH_MM).map(seam => ({ ...reach, ...named(seam) })) }
@@ -43,5 +43,5 @@ export const linesOverScrews = ({ rowsMm, xMm }: ScrewGrid, way: RailWay): Inter
 export const placesOnScrews = (grid: ScrewGrid): PlacesForRail => ({ way, lineMm, reach }) => {
   if (!linesOverScrews(grid, way).some(line => contains(line, lineMm))) return { points: [], intervals: [] }
   const screws = way === 'across' ? grid.xMm : grid.rowsMm
-  return { points: screws.flatMap((atMm, i) => contains(reach, atMm) ? [{ atMm, member: `${way === 'across' ? 'screw' : 'row of screws'} ${i + 1}`, state: 'proved' as const, chance: 1 }] : []), intervals: [] }
+  return { points: screws.flatMap((atMm, i) => contains(reach, atMm) ? [{ atMm, member: `${way === 'across' ? 'screw' : 'row of screws'} ${i + 1}`, state: 'proved' as const, chance: 1, timber: 1 }] : []), intervals: [] }
 }

@@ -13,11 +13,13 @@ export interface PlacePoint {
   atMm: number
   member: string
   state: SupportState
-  /** Chance, 0 to 1, that all of a mount's fasteners are in sound timber here. */
+  /** Chance, 0 to 1, that all of a mount's fasteners are in sound timber here, clear of its edges. */
   chance: number
+  /** Chance that they are in timber at all, however near its edge. */
+  timber: number
 }
 /** A stretch anywhere in which a rail may be fixed, such as a purlin's or a sheathing area's. */
-export interface PlaceInterval extends Interval { member: string, state: SupportState, chance: number }
+export interface PlaceInterval extends Interval { member: string, state: SupportState, chance: number, timber: number }
 
 /** Where one rail may be fixed, in order along it. `member` names the rafter, seam or panel that takes the load. */
 export interface FixingPlaces { points: PlacePoint[], intervals: PlaceInterval[] }
@@ -39,6 +41,6 @@ export function placesOutside({ points, intervals }: FixingPlaces, forbidden: In
   if (!forbidden.length) return { points, intervals }
   return {
     points: points.filter(({ atMm }) => !forbidden.some(strip => atMm > strip.fromMm && atMm < strip.toMm)),
-    intervals: intervals.flatMap(({ member, state, chance, ...interval }) => subtract(interval, forbidden).map(left => ({ ...left, member, state, chance }))),
+    intervals: intervals.flatMap(({ member, state, chance, timber, ...interval }) => subtract(interval, forbidden).map(left => ({ ...left, member, state, chance, timber }))),
   }
 }

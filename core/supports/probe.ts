@@ -1,7 +1,7 @@
 import type { ScrewPattern } from '../catalogue'
 import type { Interval } from '../geometry'
 import type { Hit, Outline, RafterSupports } from '../job'
-import { chanceInTimber, safeStrip } from './chance'
+import { chanceOver, safeStrip } from './chance'
 import { fitRafters } from './fit'
 import { type Rafter, rafterAt, rafterName, raftersOf } from './rafters'
 
@@ -28,7 +28,7 @@ export function expectedMisses(rafters: Rafter[], fixings: ProbedFixing[], faste
   const byName = new Map(rafters.map(rafter => [rafterName(rafter.number), rafter]))
   return fixings.reduce((sum, { member }) => {
     const rafter = byName.get(member)
-    return rafter ? sum + 1 - chanceInTimber(safeStrip(rafter.widthMm, fasteners), rafter.sdMm) : sum
+    return rafter ? sum + 1 - chanceOver(safeStrip(rafter.widthMm, fasteners), rafter.spread) : sum
   }, 0)
 }
 

@@ -2,7 +2,8 @@ import type { ScrewPattern } from '../catalogue'
 import { contains, type Interval } from '../geometry'
 import type { Outline, RafterSupports, Timber } from '../job'
 import { shapeOf } from '../roof'
-import { chanceInTimber, safeStrip } from './chance'
+import { chanceOver, safeStrip, type Spread, timberStrip } from './chance'
+import { numberedRow } from './fit/numbered'
 import type { RafterFit } from './fit'
 import type { FixingPlaces, PlacesForRail, SupportState } from './places'
 
@@ -16,8 +17,10 @@ export interface Rafter {
   lean: number
   widthMm: number
   state: SupportState
-  /** Standard deviation of the centre, mm. */
+  /** Standard deviation of the centre, mm, by the likeliest row. */
   sdMm: number
+  /** All places that its timber may stand at by the whole belief, rival rows included. */
+  spread: Spread[]
   /** Where the typed spacing alone would put it; null where no spacing was typed for it. */
   nominalMm: number | null
 }
@@ -28,8 +31,6 @@ export const rafterAt = (rafter: Pick<Rafter, 'centreMm' | 'lean'>, yMm: number)
 /** How far single rafters stand off their true place, as a standard deviation, mm (common practice). */
 export const SCATTER_MM: Record<Timber, number> = { truss: 3, sawn: 6, old: 18 }
 
-/** A place that somebody says a rafter was found at is good to this, mm (common practice). */
-const FOUND_SD_MM = 3
 /** A first rafter that is only nominal may be out by this, and every spacing after it by half a percent (common practice). */
 const NOMINAL_SD_MM = 25
 const NOMINAL_DRIFT = 0.005
@@ -40,19 +41,17 @@ export function raftersOf(supports: RafterSupports, outline: Outline, fit: Rafte
   return fit.rafters
 }
 
-/** Nominal centres from the first on, each replaced by where it was really found. */
-function nominalRafters({ firstCentreMm, spacingMm, widthMm, found, timber }: RafterSupports, outline: Outline): Rafter[] {
-  const finds = new Map(found.map(find => [find.rafter, find.centreMm]))
+/** Nominal centres from the first on; where any was found by its number, all follow from the finds by the same fit as a hit log. */
+function nominalRafters(supports: RafterSupports, outline: Outline): Rafter[] {
+  const { firstCentreMm, spacingMm, widthMm, timber } = supports
   const { along } = shapeOf(outline)
   const last = Math.max(0, Math.floor((along.toMm - firstCentreMm) / spacingMm + 1e-9)) + 1
+  const found = supports.found.filter(find => find.rafter <= last)
+  if (found.length) return numberedRow(supports, found, along.toMm, SCATTER_MM[timber])
   return Array.from({ length: last }, (_, i): Rafter => {
     const nominalMm = firstCentreMm + i * spacingMm
-    const measured = finds.get(i + 1)
-    return {
-      number: i + 1, nominalMm, widthMm, lean: 0, centreMm: measured ?? nominalMm,
-      state: measured === undefined ? 'guessed' : 'proved',
-      sdMm: measured === undefined ? Math.hypot(NOMINAL_SD_MM, NOMINAL_DRIFT * i * spacingMm, SCATTER_MM[timber]) : FOUND_SD_MM,
-    }
+    const sdMm = Math.hypot(NOMINAL_SD_MM, NOMINAL_DRIFT * i * spacingMm, SCATTER_MM[timber])
+    return { number: i + 1, nominalMm, widthMm, lean: 0, centreMm: nominalMm, state: 'guessed', sdMm, spread: [{ weight: 1, offMm: 0, sdMm }] }
   })
 }
 
@@ -71,7 +70,8 @@ export function placesOnRafters(rafters: Rafter[], fasteners: ScrewPattern | nul
           .sort((a, b) => a.atMm - b.atMm)
           .map(({ rafter, atMm }) => ({
             atMm, member: rafterName(rafter.number), state: rafter.state,
-            chance: fasteners ? chanceInTimber(safeStrip(rafter.widthMm, fasteners), rafter.sdMm) : 1,
+            chance: fasteners ? chanceOver(safeStrip(rafter.widthMm, fasteners), rafter.spread) : 1,
+            timber: fasteners ? chanceOver(timberStrip(rafter.widthMm, fasteners), rafter.spread) : 1,
           })),
         intervals: [],
       }
@@ -96,13 +96,13 @@ function alongRafter(rafter: Rafter, fasteners: ScrewPattern | null, lineMm: num
   const ends = Math.abs(rafter.lean) < 1e-9 ? null : [(lineMm - rafter.centreMm - room.fromMm) / rafter.lean, (lineMm - rafter.centreMm - room.toMm) / rafter.lean]
   const under = ends ? { fromMm: Math.max(reach.fromMm, Math.min(...ends)), toMm: Math.min(reach.toMm, Math.max(...ends)) } : reach
   if (under.fromMm > under.toMm || (!ends && !contains(room, offAt(0)))) return []
-  const chances = fasteners ? [under.fromMm, under.toMm].map(yMm => chanceInTimber(room, rafter.sdMm, offAt(yMm))) : [1]
-  return [{ ...under, member: rafterName(rafter.number), state: rafter.state, chance: Math.min(...chances) }]
+  const least = (strip: Interval | null) => fasteners ? Math.min(...[under.fromMm, under.toMm].map(yMm => chanceOver(strip, rafter.spread, offAt(yMm)))) : 1
+  return [{ ...under, member: rafterName(rafter.number), state: rafter.state, chance: least(room), timber: least(fasteners && timberStrip(rafter.widthMm, fasteners)) }]
 }
 
 /** The chance, 0 to 1, that all of a mount's screws are in sound timber when it is set at a place of the face, mm. */
 export const chanceAt = (rafters: Rafter[], fasteners: ScrewPattern, xMm: number, yMm: number): number =>
-  Math.min(1, rafters.reduce((sum, rafter) => sum + chanceInTimber(safeStrip(rafter.widthMm, fasteners), rafter.sdMm, xMm - rafterAt(rafter, yMm)), 0))
+  Math.min(1, rafters.reduce((sum, rafter) => sum + chanceOver(safeStrip(rafter.widthMm, fasteners), rafter.spread, xMm - rafterAt(rafter, yMm)), 0))
 
 /** Two neighbours in the wrong order or closer than their timber is wide: one of the readings must be wrong. */
 export interface RafterClash { left: Rafter, right: Rafter, apartMm: number }

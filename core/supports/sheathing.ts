@@ -17,5 +17,5 @@ export const placesOnSheathing = (areas: SheathingArea[]): PlacesForRail => ({ w
   const [run, beside] = way === 'across' ? ['along', 'up'] as const : ['up', 'along'] as const
   const sound = unite(areas.filter(area => contains(area[beside], lineMm)).map(area => area[run]))
   const outside = subtract(reach, sound)
-  return { points: [], intervals: subtract(reach, outside).map((interval, i) => ({ ...interval, member: `sheathing ${i + 1}`, state: 'inferred', chance: 1 })) }
+  return { points: [], intervals: subtract(reach, outside).map((interval, i) => ({ ...interval, member: `sheathing ${i + 1}`, state: 'inferred', chance: 1, timber: 1 })) }
 }

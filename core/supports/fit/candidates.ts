@@ -6,8 +6,10 @@ import type { Observation } from './observation'
 const NOMINAL_SPACINGS_MM = [12, 16, 19.2, 24].map(inches => inches * MM_PER_INCH).concat([400, 450, 600])
 /** A nominal spacing is kept over a roof to about this share (common practice). */
 const NOMINAL_TOLERANCE = 0.015
-/** Share of hits that may be on no rafter at all. */
-export const WRONG_SHARE = 0.05
+/** Pilots that missed may have been drilled or noted wrong so often. */
+const WRONG_SHARE = 0.05
+/** The typed spacing is so many times likelier than any other that builders set out to (common practice). */
+export const TYPED_TIMES = 4
 
 /** A range of spacings to look in; `nominalMm` is the size it was set out to, if any. */
 export interface SpacingRange { fromMm: number, toMm: number, nominalMm: number | null }
@@ -35,11 +37,11 @@ export function nearestRafter(guess: Pick<RowGuess, 'spacingMm' | 'firstMm' | 'l
  */
 export function rowLogLikelihood(guess: Pick<RowGuess, 'spacingMm' | 'firstMm' | 'lean'>, observations: Observation[], misses: { xMm: number, yMm: number }[], scatterMm: number, widthMm: number, lengthMm: number): number {
   let sum = 0
-  for (const { xMm, yMm, sdMm } of observations) {
+  for (const { xMm, yMm, sdMm, wrongShare } of observations) {
     const { offMm } = nearestRafter(guess, xMm, yMm)
     const variance = sdMm ** 2 + scatterMm ** 2
     const onRafter = guess.spacingMm / lengthMm * Math.exp(-(offMm ** 2) / (2 * variance)) / Math.sqrt(2 * Math.PI * variance)
-    sum += Math.log((1 - WRONG_SHARE) * onRafter + WRONG_SHARE / lengthMm)
+    sum += Math.log((1 - wrongShare) * onRafter + wrongShare / lengthMm)
   }
   for (const { xMm, yMm } of misses) {
     // A pilot that missed well inside a supposed timber speaks against it, softly at its edges.
@@ -55,7 +57,7 @@ const LEANS = [0, 0.01, -0.01, 0.02, -0.02, 0.03, -0.03, 0.04, -0.04, 0.05, -0.0
 export const LEAN_NEEDS_MM = 600
 /** A first search that leaves fewer than this share of hits on rafters goes on to leans. */
 const GOOD_SHARE = 0.85
-const MOST_GUESSES = 10
+const MOST_GUESSES = 40
 /** More pairs than this are thinned: they say the same again. */
 const MOST_PAIRS = 240
 

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { type Random, seeded } from '../../../tests/fixtures/random'
 import { normal } from '../../../tests/fixtures/random-normal'
 import { type Hit, type HitState, rafterRow, type RafterSupports } from '../../job'
-import { rafterAt, SCATTER_MM } from '../rafters'
+import { rafterAt, raftersOf, SCATTER_MM } from '../rafters'
 import { fitRafters } from './fit'
 import { centreWithPilots } from './pilots'
 import { regressRow } from './regress'
@@ -97,6 +97,79 @@ describe('2000 seeded simulations', () => {
     expect(inside / all).toBeGreaterThan(0.93)
     expect(inside / all).toBeLessThan(0.97)
     expect(wrong / runs).toBeLessThan(0.08)
+  })
+})
+
+describe('few hits', () => {
+  /** A roof as it might be: set out to some nominal spacing, the typed one in half of them; knocks that are wrong one time in twenty. */
+  function roof(random: Random, hitCount: number) {
+    const nominals = [304.8, 406.4, 487.68, 609.6, 400, 450, 600]
+    const typedMm = random.pick([406.4, 600, 609.6])
+    const spacingMm = (random.next() < 0.5 ? typedMm : random.pick(nominals)) + 2 * normal(random)
+    const first = random.between(0, spacingMm)
+    const truth = Array.from({ length: 40 }, (_, k) => first + k * spacingMm + SCATTER_MM.sawn * normal(random)).filter(x => x > 0 && x < face.toMm)
+    const hits = Array.from({ length: hitCount }, (_, i) => {
+      const state: HitState = random.pick(['knock', 'knock', 'seen'])
+      const wrong = random.next() < (state === 'seen' ? 0.005 : 0.05)
+      const at = wrong ? random.between(0, face.toMm) : random.pick(truth) + (state === 'seen' ? 2 : 12) * normal(random)
+      return hit(i, Math.min(face.toMm, Math.max(0, at)), state)
+    })
+    return { truth, hits, typedMm }
+  }
+
+  it.each([2, 3])('over 400 simulated roofs with %i hits, under 5 % of what is called found and 10 % of what is called inferred is not timber', { timeout: 60_000 }, (hitCount) => {
+    const random = seeded(400 + hitCount)
+    const said = { proved: [0, 0], inferred: [0, 0], guessed: [0, 0] }
+    for (let run = 0; run < 400; run++) {
+      const { truth, hits, typedMm } = roof(random, hitCount)
+      const fit = fitRafters(log(hits, { spacingMm: typedMm }), face, TOP_MM)
+      for (const rafter of fit?.rafters ?? []) {
+        const place = rafterAt(rafter, 1000)
+        const onTimber = truth.some(x => Math.abs(x - place) <= 22.5)
+        said[rafter.state][0]!++
+        if (!onTimber) said[rafter.state][1]!++
+      }
+    }
+    console.log(`${hitCount} hits: ${Object.entries(said).map(([state, [all, off]]) => `${state} ${all}, not timber ${(100 * off! / Math.max(1, all!)).toFixed(1)} %`).join('; ')}`)
+    expect(said.proved[1]! / Math.max(1, said.proved[0]!)).toBeLessThan(0.05)
+    expect(said.inferred[1]! / Math.max(1, said.inferred[0]!)).toBeLessThan(0.1)
+    expect(said.proved[0]! + said.inferred[0]!).toBeGreaterThan(200)
+  })
+  it('1219 mm apart with 406 typed leave the rafters between them to be found: three spacings go with them', () => {
+    const fit = fitted(log([hit(0, 2000), hit(1, 3219)], { spacingMm: 406.4 }))
+    expect(fit.spacing!.mm).toBeCloseTo(406.4, 0)
+    expect(fit.rafters.filter(rafter => rafter.state === 'inferred').length).toBeLessThanOrEqual(2)
+    expect(fit.rival!.spacingMm).toBeCloseTo(609.6, 0)
+    const between = fit.rafters.find(rafter => Math.abs(rafterAt(rafter, 1000) - 2406) < 20)!
+    expect(between.state).toBe('guessed')
+    expect(between.spread.length).toBeGreaterThan(1)
+  })
+  it('keep 600 mm and 24 in as rivals until the far end tells them', () => {
+    const near = fitted(log([hit(0, 300, 'seen'), hit(1, 900, 'seen')], { spacingMm: 600 }))
+    expect(Math.abs(near.rival!.spacingMm - 609.6)).toBeLessThan(10)
+    const far = near.rafters.at(-1)!
+    expect(far.state).toBe('guessed')
+    const told = fitted(log([hit(0, 300, 'seen'), hit(1, 900, 'seen'), hit(2, 8100, 'seen'), hit(3, 7500, 'seen')], { spacingMm: 600 }))
+    expect(told.spacing!.mm).toBeCloseTo(600, 0)
+    expect(told.rival === null || told.rival.timesLess > 20).toBe(true)
+  })
+})
+
+describe('rafters found by their number', () => {
+  const row = (found: { rafter: number, centreMm: number }[]) => raftersOf({ ...rafterRow(300, 600, 45, found) }, { kind: 'rectangle', eaveLengthMm: 9200, slopeLengthMm: 5200 }, null)
+  it('two of them 100 mm right of nominal bring the others with them', () => {
+    const rafters = row([{ rafter: 3, centreMm: 1600 }, { rafter: 4, centreMm: 2200 }])
+    expect(rafters.map(rafter => Math.round(rafter.centreMm)).slice(0, 6)).toEqual([400, 1000, 1600, 2200, 2800, 3400])
+    expect(rafters.map(rafter => rafter.state).slice(1, 5)).toEqual(['inferred', 'proved', 'proved', 'inferred'])
+    expect(rafters.at(-1)!.state).toBe('guessed')
+  })
+  it('far apart tell that the spacing is another', () => {
+    const rafters = row([{ rafter: 1, centreMm: 300 }, { rafter: 11, centreMm: 6396 }])
+    expect(rafters[5]!.centreMm).toBeCloseTo(3348, -1)
+    expect(rafters[5]!.state).toBe('inferred')
+  })
+  it('none found leaves the typed row a guess', () => {
+    expect(new Set(row([]).map(rafter => rafter.state))).toEqual(new Set(['guessed']))
   })
 })
 

@@ -1,7 +1,8 @@
 import type { RafterSupports } from '../../job'
 import type { Interval } from '../../geometry'
 import { type Rafter, SCATTER_MM } from '../rafters'
-import { LEAN_NEEDS_MM, nearestRafter, rowGuesses, rowLogLikelihood, type RowGuess, spacingRanges } from './candidates'
+import { chanceOver, FOUND_AT, INFERRED_AT, type Spread } from '../chance'
+import { LEAN_NEEDS_MM, nearestRafter, rowGuesses, rowLogLikelihood, type RowGuess, spacingRanges, TYPED_TIMES } from './candidates'
 import { missesOf, type Observation, observationsOf } from './observation'
 import { centreWithPilots, type Pilot } from './pilots'
 import { regressRow, type RowFit, type RowPrior } from './regress'
@@ -38,12 +39,12 @@ const SPACING_SD_MM = 2
 /** Rafters that are meant to run true lean 2 mm in a metre at most (common practice). */
 const TRUE_LEAN_SD = 0.002
 const SKEWED_LEAN_SD = 0.05
-/** An inferred rafter whose centre is known worse than this is a guess, mm. */
-const INFERRED_WITHIN_MM = 12
+/** Spacings that differ by this share are rivals: 600 mm and 24 in differ by 1.6 %. */
+const RIVAL_APART = 0.004
 /** Halves of a spacing are taken only when at least so many rafters stand between the others. */
 const HALVES_NEED = 2
 /** Guesses that are carried through to a fit. */
-const MOST_REFINED = 5
+const MOST_REFINED = 24
 /** A rival less likely than this many times is not worth a word. */
 const RIVAL_WITHIN = 1000
 
@@ -64,20 +65,37 @@ export function fitRafters(supports: RafterSupports, along: Interval, topMm: num
   const misses = missesOf(supports.hits)
   const lengthMm = along.toMm - along.fromMm
   const guesses = rowGuesses({ observations, misses, ranges: spacingRanges(supports), scatterMm, widthMm: supports.widthMm, lengthMm })
-  const refined = guesses.filter(guess => halvesAreAsked(guess, guesses, observations, scatterMm)).slice(0, MOST_REFINED).map(guess => refine(guess, observations, scatterMm))
-    .map(row => ({ ...row, logLikelihood: rowLogLikelihood(levelOf(row.fit), observations, misses, scatterMm, supports.widthMm, lengthMm) }))
-    .sort((a, b) => b.logLikelihood - a.logLikelihood)
-  const best = refined[0]
+  const rows = weighed(guesses.filter(guess => halvesAreAsked(guess, guesses, observations, scatterMm)).slice(0, MOST_REFINED)
+    .map(guess => refine(guess, observations, scatterMm)).map(row => ({
+      ...row, evidence: evidenceOf(row, supports) + rowLogLikelihood(levelOf(row.fit), observations, misses, scatterMm, supports.widthMm, lengthMm),
+    })))
+  const best = rows[0]
   if (!best) return null
-  const rival = refined.find(other => Math.abs(other.fit.spacingMm - best.fit.spacingMm) > 0.02 * best.fit.spacingMm)
-  const timesLess = rival ? Math.exp(best.logLikelihood - rival.logLikelihood) : Infinity
-  const { rafters, checks } = raftersOfRow(best, supports, along, topMm)
+  const rival = rows.find(other => Math.abs(other.fit.spacingMm - best.fit.spacingMm) > RIVAL_APART * best.fit.spacingMm)
+  const timesLess = rival ? best.weight / rival.weight : Infinity
+  const { rafters, checks } = raftersOfRow(best, rows, supports, along, topMm)
   return {
     kind: 'row', rafters, checks,
     spacing: { mm: best.fit.spacingMm, seMm: best.fit.spacingSeMm, nominalMm: best.guess.range.nominalMm },
     lean: { perMm: best.fit.lean, se: best.fit.leanSe, skewed: best.skewed },
     rival: rival && timesLess < RIVAL_WITHIN ? { spacingMm: rival.fit.spacingMm, timesLess } : null,
   }
+}
+
+/** How likely a row was before its hits: the typed spacing likelier, a fitted spacing near its nominal, and one phase of so many. */
+function evidenceOf({ guess: { range }, fit }: Row, { spacingMm }: RafterSupports): number {
+  const typed = range.nominalMm !== null && Math.abs(range.nominalMm - spacingMm) < 1 ? Math.log(TYPED_TIMES) : 0
+  const off = range.nominalMm === null ? 0 : (fit.spacingMm - range.nominalMm) / SPACING_SD_MM
+  return typed - off ** 2 / 2 - Math.log(fit.spacingMm)
+}
+
+interface WeighedRow extends Row { weight: number }
+
+/** Rows with their shares of the whole belief, the likeliest first; rows that no one would bet on are left out. */
+function weighed(rows: (Row & { evidence: number })[]): WeighedRow[] {
+  const most = Math.max(...rows.map(row => row.evidence))
+  const total = rows.reduce((sum, row) => sum + Math.exp(row.evidence - most), 0)
+  return rows.map(({ evidence, ...row }) => ({ ...row, weight: Math.exp(evidence - most) / total })).filter(row => row.weight > 1e-4).sort((a, b) => b.weight - a.weight)
 }
 
 /** A fitted row as a guess again, with its first centre at the eave. */
@@ -104,7 +122,7 @@ function refine(guess: RowGuess, observations: Observation[], scatterMm: number)
   })
   const numbered = observations.map(one => ({ ...one, ...nearestRafter(guess, one.xMm, one.yMm) }))
   let used = numbered.filter(one => Math.abs(one.offMm) < 1.5 * OUTLIER * Math.hypot(one.sdMm, scatterMm))
-  if (used.length < 2) used = numbered
+  if (!used.length) used = numbered
   const heights = used.map(one => one.yMm)
   const mayLean = Math.max(...heights) - Math.min(...heights) >= LEAN_NEEDS_MM
   let skewed = false
@@ -136,7 +154,7 @@ function worstOf(used: (Observation & { k: number })[], fit: RowFit): (Observati
 }
 
 /** Every rafter of the row that stands on the face, and what each hit is to them. */
-function raftersOfRow(row: Row, supports: RafterSupports, along: Interval, topMm: number): Pick<RafterFit, 'rafters' | 'checks'> {
+function raftersOfRow(row: Row, rows: WeighedRow[], supports: RafterSupports, along: Interval, topMm: number): Pick<RafterFit, 'rafters' | 'checks'> {
   const { fit, used, prior } = row
   const middleMm = topMm / 2
   const level = levelOf(fit)
@@ -154,13 +172,23 @@ function raftersOfRow(row: Row, supports: RafterSupports, along: Interval, topMm
     // Own pilots come in below as intervals, so the row is fitted without them first.
     const withoutOwn = own.some(one => one.pilot) && used.length > own.length ? regressRow(used.filter(one => one.k !== k || !one.pilot), prior) : fit
     const centre = centreWithPilots(withoutOwn.centreOf(k, middleMm), pilots, supports.widthMm)
-    const proved = own.some(one => one.pilot || one.state === 'seen')
+    // Seen or drilled: proved as far as the whole belief takes that reading for timber.
+    const proved = own.some(one => (one.pilot || one.state === 'seen') && rows.reduce((sum, other) => other.used.some(used => used.hitId === one.hitId) ? sum + other.weight : sum, 0) >= FOUND_AT)
     const doubled = secondTimber(supports, atMiddle(k), fit.lean, middleMm)
+    const widthMm = supports.widthMm * (doubled ? 2 : 1)
+    const shiftMm = doubled * supports.widthMm / 2
+    // What its own readings and pilots say is of the likeliest row; rivals have theirs at the nearest rafter of their own.
+    const spread = rows.map((other): Spread => {
+      if (other === row) return { weight: other.weight, offMm: 0, sdMm: centre.sdMm }
+      const level = levelOf(other.fit)
+      const at = other.fit.centreOf(nearestRafter(level, centre.xMm, middleMm).k, middleMm)
+      return { weight: other.weight, offMm: at.xMm - centre.xMm, sdMm: at.sdMm }
+    })
+    const chance = chanceOver({ fromMm: -widthMm / 2, toMm: widthMm / 2 }, spread.map(one => ({ ...one, offMm: one.offMm - shiftMm })), -shiftMm)
     return {
       number: i + 1, nominalMm: null, lean: fit.lean, sdMm: centre.sdMm,
-      centreMm: centre.xMm + doubled * supports.widthMm / 2 - fit.lean * middleMm,
-      widthMm: supports.widthMm * (doubled ? 2 : 1),
-      state: proved ? 'proved' : own.length || centre.sdMm <= INFERRED_WITHIN_MM ? 'inferred' : 'guessed',
+      centreMm: centre.xMm + shiftMm - fit.lean * middleMm, widthMm, spread,
+      state: proved ? 'proved' : chance >= INFERRED_AT ? 'inferred' : 'guessed',
     }
   })
   const numberOf = new Map(ks.map((k, i) => [k, i + 1]))

@@ -1,5 +1,6 @@
 import { inverse, Matrix } from 'ml-matrix'
 import type { RafterSupports } from '../../job'
+import { chanceOver, FOUND_AT, INFERRED_AT } from '../chance'
 import type { Rafter } from '../rafters'
 import type { RafterFit } from './fit'
 import { missesOf, type Observation } from './observation'
@@ -31,9 +32,12 @@ export function irregularRafters(supports: RafterSupports, observations: Observa
         ...misses.filter(miss => Math.abs(miss.xMm - at(miss.yMm)) < supports.widthMm).map(miss => ({ xMm: miss.xMm - line.lean * (miss.yMm - middleMm), hit: false }))],
       supports.widthMm,
     )
+    // Readings that agree back each other up; one alone may be on nothing.
+    const spread = [{ weight: 1 - group.reduce((share, one) => share * one.wrongShare, 1), offMm: 0, sdMm: centre.sdMm }]
+    const chance = chanceOver({ fromMm: -supports.widthMm / 2, toMm: supports.widthMm / 2 }, spread)
     return {
-      number: i + 1, nominalMm: null, widthMm: supports.widthMm, lean: line.lean, centreMm: centre.xMm - line.lean * middleMm, sdMm: centre.sdMm,
-      state: group.some(one => one.pilot || one.state === 'seen') ? 'proved' : 'inferred',
+      number: i + 1, nominalMm: null, widthMm: supports.widthMm, lean: line.lean, centreMm: centre.xMm - line.lean * middleMm, sdMm: centre.sdMm, spread,
+      state: group.some(one => (one.pilot || one.state === 'seen') && 1 - one.wrongShare >= FOUND_AT) ? 'proved' : chance >= INFERRED_AT ? 'inferred' : 'guessed',
     }
   })
   return {

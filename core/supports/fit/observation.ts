@@ -7,6 +7,8 @@ export interface Observation {
   xMm: number
   yMm: number
   sdMm: number
+  /** Share of such hits that are on no rafter at all. */
+  wrongShare: number
   /** True for a drilled pilot, whose error is even over the timber's width rather than bell-shaped. */
   pilot: boolean
   state: HitState
@@ -15,6 +17,9 @@ export interface Observation {
 /** How well a reading gives the timber's centre or edge, as a standard deviation, mm (common practice). */
 const SD_MM: Record<'knock' | 'edge-left' | 'edge-right' | 'seen', number> = { 'knock': 12, 'edge-left': 7, 'edge-right': 7, 'seen': 2 }
 
+/** Share of hits that are on no rafter: a nail line, a noggin, a slip of the tape (common practice). */
+const WRONG_SHARE: Record<HitState, number> = { 'knock': 0.05, 'edge-left': 0.05, 'edge-right': 0.05, 'seen': 0.005, 'pilot-hit': 0.005, 'pilot-miss': 0.05 }
+
 /** A pilot that hit says only that the centre is within half a width: an even distribution of that width. */
 const pilotSd = (widthMm: number): number => widthMm / Math.sqrt(12)
 
@@ -22,7 +27,7 @@ const pilotSd = (widthMm: number): number => widthMm / Math.sqrt(12)
 export function observationsOf(hits: Hit[], widthMm: number): Observation[] {
   return hits.filter(hit => hit.use === 'rafter' && hit.state !== 'pilot-miss').map((hit) => {
     const { id: hitId, yMm, state } = hit
-    const base = { hitId, yMm, state }
+    const base = { hitId, yMm, state, wrongShare: WRONG_SHARE[state] }
     switch (state) {
       case 'pilot-hit': return { ...base, xMm: hit.xMm, sdMm: pilotSd(widthMm), pilot: true }
       case 'edge-left': return { ...base, xMm: hit.xMm + widthMm / 2, sdMm: SD_MM[state], pilot: false }

@@ -1,0 +1,25 @@
+import type { Point, Region } from './polygon'
+
+/**
+ * The stretch of a straight line that lies on a region, from where it first enters to where it last leaves, in the line's own
+ * direction; null where the line misses it. The line goes on beyond both its points.
+ */
+export function lineAcross({ from, to }: { from: Point, to: Point }, region: Region): { from: Point, to: Point } | null {
+  const [dx, dy] = [to.x - from.x, to.y - from.y]
+  const lengthSquared = dx * dx + dy * dy
+  if (lengthSquared === 0) return null
+  const offOf = (point: Point) => (point.x - from.x) * dy - (point.y - from.y) * dx
+  const alongOf = (point: Point) => ((point.x - from.x) * dx + (point.y - from.y) * dy) / lengthSquared
+  const hits = region.flatMap(ring => ring.flatMap((a, i) => {
+    const b = ring[(i + 1) % ring.length]!
+    const [p, q] = [offOf(a), offOf(b)]
+    // Touching along an edge counts from end to end.
+    if (p === 0 && q === 0) return [alongOf(a), alongOf(b)]
+    if ((p > 0 && q > 0) || (p < 0 && q < 0)) return []
+    const share = p / (p - q)
+    return [alongOf({ x: a.x + share * (b.x - a.x), y: a.y + share * (b.y - a.y) })]
+  }))
+  if (hits.length < 2) return null
+  const at = (share: number): Point => ({ x: from.x + share * dx, y: from.y + share * dy })
+  return { from: at(Math.min(...hits)), to: at(Math.max(...hits)) }
+}

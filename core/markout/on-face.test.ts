@@ -1,0 +1,88 @@
+import { describe, expect, it } from 'vitest'
+import { catalogue, changed } from '../../tests/fixtures/jobs'
+import { seeded } from '../../tests/fixtures/random'
+import { demoJobs } from '../../db/demo/jobs'
+import type { Outline } from '../job'
+import { rulesOf } from '../job'
+import { planJob } from '../plan'
+import { datumName, placeAlong, shapeOf } from '../roof'
+import type { MarkStep } from './step'
+
+/** Whether a point lies on a polygon or within so much of it, by the winding number and the distance to its sides: no code of the planner's. */
+function onFace(ring: { x: number, y: number }[], x: number, y: number, withinMm: number): boolean {
+  let inside = false
+  let nearest = Infinity
+  ring.forEach((a, i) => {
+    const b = ring[(i + 1) % ring.length]!
+    if ((a.y > y) !== (b.y > y) && x < (b.x - a.x) * (y - a.y) / (b.y - a.y) + a.x) inside = !inside
+    const t = Math.min(1, Math.max(0, ((x - a.x) * (b.x - a.x) + (y - a.y) * (b.y - a.y)) / ((b.x - a.x) ** 2 + (b.y - a.y) ** 2)))
+    nearest = Math.min(nearest, Math.hypot(x - a.x - t * (b.x - a.x), y - a.y - t * (b.y - a.y)))
+  })
+  return inside || nearest <= withinMm
+}
+
+/** Every mark that is a point of its own, or lies on a line across the face, as a place on it. */
+const pointsOf = (steps: MarkStep[], face: Parameters<typeof placeAlong>[0]) => steps.flatMap(step => step.marks.flatMap((mark) => {
+  const label = `${step.title}: ${mark.label}`
+  if (mark.upMm !== null) return [{ label, x: placeAlong(face, mark.readingMm), y: mark.upMm }]
+  return step.tape === 'along' && step.lineMm !== null ? [{ label, x: placeAlong(face, mark.readingMm), y: step.lineMm }] : []
+}))
+
+describe('every mark lies on its face', () => {
+  it('on the demo jobs and on 60 faces a few millimetres out of true, under rules that ask for strips on every edge', { timeout: 120_000 }, () => {
+    const random = seeded(12)
+    const off = () => random.between(-4, 4)
+    const jobs = demoJobs.map(one => one.job)
+    for (let i = 0; i < 60; i++) {
+      const [w, h] = [random.between(6000, 12_000), random.between(3500, 5500)]
+      const hip = random.pick([0, 0, random.between(800, 2500)])
+      const sides = random.pick(['rake', 'hip'] as const)
+      const outline: Outline = { kind: 'corners', corners: ([[0, Math.max(0, off()), 'eave'], [w + off(), Math.max(0, off()), hip ? 'hip' : sides], [w - hip + off(), h + off(), 'ridge'], [hip + off(), h + off(), hip ? 'hip' : sides]] as const).map(([xMm, yMm, edge]) => ({ xMm, yMm, edge })) }
+      jobs.push({ ...changed({ outline, datum: random.pick(['left', 'right']), setbacks: { eaveMm: 150, ridgeMm: 450, leftRakeMm: 300, rightRakeMm: 300, hipMm: 450, valleyMm: 450, wallMm: 300 } }, { shiftMm: null }) })
+    }
+    let marks = 0
+    for (const job of jobs) {
+      planJob(job, catalogue).faces.forEach((plan, f) => {
+        const face = job.faces[f]!
+        const ring = shapeOf(face.outline).region[0]!
+        for (const { label, x, y } of pointsOf(plan.marks, face)) {
+          marks++
+          // Rail ends may stand a trim's width over a rake; a tape's end is what may be beside the roof.
+          if (!label.startsWith('Trim')) expect(onFace(ring, x, y, 60), `${job.title}, ${face.name}: ${label} at ${x.toFixed(0)}, ${y.toFixed(0)}`).toBe(true)
+        }
+      })
+    }
+    expect(marks).toBeGreaterThan(2000)
+  })
+  it('a ridge 2 mm out of level keeps its fire strip, marked by two points at its own two heights', () => {
+    for (const riseMm of [0, 2, 40, 160]) {
+      const outline: Outline = { kind: 'corners', corners: ([[0, 0, 'eave'], [9000, 0, 'rake'], [9000, 5000 + riseMm, 'ridge'], [0, 5000, 'rake']] as const).map(([xMm, yMm, edge]) => ({ xMm, yMm, edge })) }
+      const job = changed({ outline }, { rowCount: 1 })
+      const plan = planJob({ ...job, keepClear: { ...job.keepClear, ...rulesOf('us-2018') } }, catalogue)
+      expect(plan.faces[0]!.strips.some(strip => strip.rule.startsWith('Strip below the ridge') && strip.depthMm > 0)).toBe(true)
+      if (riseMm === 2) {
+        const [left, right] = plan.faces[0]!.marks.find(step => step.title.includes('along the ridge'))!.marks
+        expect(right!.upMm! - left!.upMm!).toBeCloseTo(2, 0)
+      }
+    }
+    // Over two percent it is no level ridge: 200 mm in 9 m.
+    const steep: Outline = { kind: 'corners', corners: ([[0, 0, 'eave'], [9000, 0, 'rake'], [9000, 5200, 'ridge'], [0, 5000, 'rake']] as const).map(([xMm, yMm, edge]) => ({ xMm, yMm, edge })) }
+    const job = changed({ outline: steep }, { rowCount: 1 })
+    expect(planJob({ ...job, keepClear: { ...job.keepClear, ...rulesOf('us-2018') } }, catalogue).faces[0]!.strips.some(strip => strip.rule.startsWith('Strip below the ridge'))).toBe(false)
+  })
+})
+
+describe('the datum', () => {
+  it('is named for the edge that rises from it, not for a valley higher up on that side', () => {
+    const outline: Outline = { kind: 'corners', corners: ([[0, 0, 'eave'], [9000, 0, 'rake'], [9000, 5000, 'ridge'], [3000, 5000, 'valley'], [2000, 3000, 'ridge'], [0, 3000, 'rake']] as const).map(([xMm, yMm, edge]) => ({ xMm, yMm, edge })) }
+    expect(datumName({ datum: 'left', outline })).toBe('left rake at the eave')
+  })
+  it('lies on the roof where the eave is stepped: at the end of its lowest part', () => {
+    const outline: Outline = { kind: 'corners', corners: ([[3000, 0, 'eave'], [9000, 0, 'rake'], [9000, 5000, 'ridge'], [0, 5000, 'rake'], [0, 1500, 'eave'], [3000, 1500, 'rake']] as const).map(([xMm, yMm, edge]) => ({ xMm, yMm, edge })) }
+    expect(shapeOf(outline).eave).toEqual({ fromMm: 3000, toMm: 9000 })
+    expect(placeAlong({ datum: 'left', outline }, 0)).toBe(3000)
+    const plan = planJob(changed({ outline, datum: 'left' }, { shiftMm: null }), catalogue)
+    const beyond = plan.faces[0]!.marks.flatMap(step => step.marks).filter(mark => mark.readingMm < -1)
+    for (const mark of beyond) expect(mark.note).toContain('of the datum')
+  })
+})
