@@ -163,6 +163,8 @@ export const mountSchema = z.object({
   /** Half the length up the slope of the part that must sit on one course, mm. */
   halfFootprintMm: mm(5, 200),
   screw: z.object({ name: z.string(), perMount: z.number().int().min(1).max(12), pilot: z.string() }),
+  /** Of the bolt that holds the rail, or the frame, on the foot. */
+  torqueNm: z.number().positive().max(60),
   flashed: z.boolean(),
   sealant: z.string(),
   /** Sealant that one fixing takes, ml; 0 for none. */

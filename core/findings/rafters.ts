@@ -42,14 +42,23 @@ function outside(context: FindingContext, supports: RafterSupports): DraftFindin
   const { along } = shapeOf(face.outline)
   const { rafters } = plan.supports
   const extra = supports.found.filter(find => find.rafter > rafters.length || find.centreMm < along.fromMm || find.centreMm > along.toMm)
-  return extra.map(find => ({
+  // Finds by number bring the whole row along: one that carries others well off the face has the wrong number.
+  const carried = rafters.filter(rafter => rafter.centreMm < along.fromMm - supports.spacingMm / 2 && !supports.found.some(find => find.rafter === rafter.number))
+  const slips: DraftFinding[] = carried.length
+    ? [{
+        ...base(context), id: `rafters-carried:${face.id}`, severity: 'stop', about: 'rafters', measured: length(along.fromMm - carried[0]!.centreMm), limit: null,
+        sentence: `By what was found, ${carried.length === 1 ? 'rafter 1 would stand' : `rafters 1 to ${carried.length} would stand`} off the face, the first by ${say(along.fromMm - carried[0]!.centreMm)}. A find must have the wrong number, or the first rafter is somewhere else.`,
+        propose: () => supports.found.map(find => ({ label: `Forget rafter ${find.rafter}`, edit: { type: 'move-rafter', faceId: face.id, rafter: find.rafter, centreMm: null } })),
+      }]
+    : []
+  return [...slips, ...extra.map((find): DraftFinding => ({
     ...base(context), id: `rafter-outside:${face.id}:${find.rafter}`, severity: 'stop', about: `rafter ${find.rafter}`,
     sentence: find.rafter > rafters.length
       ? `Rafter ${find.rafter} was found at ${say(find.centreMm)}, but with this spacing the face has ${rafters.length} rafters.`
       : `Rafter ${find.rafter} reads ${say(find.centreMm)}, which is off the face.`,
     measured: length(find.centreMm), limit: length(along.toMm),
     propose: () => [{ label: `Forget that reading`, edit: { type: 'move-rafter', faceId: face.id, rafter: find.rafter, centreMm: null } }],
-  }))
+  }))]
 }
 
 /** What the hit log says: a fit that waits to be taken, hits that fit nowhere, a spacing that could be another. */

@@ -56,8 +56,8 @@ function inward({ from, to }: { from: Point, to: Point }, depthMm: number): { fr
   return { from: { x: from.x + x, y: from.y + y }, to: { x: to.x + x, y: to.y + y } }
 }
 
-/** The line that every other row follows, its square, and the edges of all rows with what is left beside them. */
-export function rowSteps(input: MarkoutInput, make: StepMaker): MarkStep[] {
+/** The square of the first row, the line that every other row follows, and the edges of all rows with what is left beside them. */
+export function rowSteps(input: MarkoutInput, make: StepMaker): { square: MarkStep[], lines: MarkStep[] } {
   const { face, rows: { rows }, units } = input
   const downward = face.array.stackFrom === 'ridge'
   const first = downward ? rows.at(-1)! : rows[0]!
@@ -67,35 +67,38 @@ export function rowSteps(input: MarkoutInput, make: StepMaker): MarkStep[] {
   // Beside a hip the face ends sooner above the row's corner than in the middle.
   const room = edgeBeyond(shapeOf(face.outline), { x: corner, y: downward ? first.topMm : first.bottomMm }, downward ? 'down' : 'up') ?? 0
   const square = squareFor(first.rightMm - first.leftMm, Math.min(room, downward ? first.topMm - rows[0]!.bottomMm : top.topMm - first.bottomMm), units)
-  return [
-    make({
-      id: 'first-row', kind: 'first-row', title: 'First row', tape: 'up', lineMm: null,
-      instruction: downward ? 'Snap the upper edge of the top row dead straight: every other row follows it down. Check it at both ends.' : 'Snap the lower edge dead straight: every other row follows it. Check it at both ends.',
-      marks: [downward ? { label: `Upper edge of row ${first.index + 1}`, mm: first.topMm } : { label: 'Lower edge of row 1', mm: first.bottomMm }],
-    }),
-    ...(square
+  return {
+    square: square
       ? [make({
-          id: 'square', kind: 'square', title: 'Square of the first row', tape: 'along', lineMm: downward ? first.topMm : first.bottomMm,
-          instruction: `From the mark at the row’s end measure along the line and ${downward ? 'down' : 'up'} the slope. The diagonal between both proves the corner square; a row laid to a corner that is not drifts.`,
+          id: 'square', kind: 'square', title: 'Square', tape: 'along', lineMm: downward ? first.topMm : first.bottomMm,
+          instruction: `From the first row’s corner measure along its line and ${downward ? 'down' : 'up'} the slope. The diagonal between both proves the corner square; a row laid to a corner that is not drifts.`,
           marks: [{ label: 'Corner of the row', mm: corner }, { label: 'Along the line', mm: corner + (face.datum === 'left' ? 1 : -1) * square.alongMm }],
           checks: [
             { label: `${downward ? 'Down' : 'Up'} the slope from the corner`, value: length(square.upMm), note: '' },
             { label: 'Diagonal between the two', value: length(square.diagonalMm), note: '3 : 4 : 5' },
           ],
         })]
-      : []),
-    make({
-      id: 'rows', kind: 'rows', title: 'Row edges', tape: 'up', lineMm: null, instruction: 'Lower and upper edges of all rows.',
-      marks: rows.flatMap(row => [{ label: `Row ${row.index + 1}, lower edge`, mm: row.bottomMm }, { label: `Row ${row.index + 1}, upper edge`, mm: row.topMm }]),
-      checks: others.flatMap(row => marginsOf(face, row, `Row ${row.index + 1}`, row === top)).map(({ label, mm }) => ({ label, value: length(mm), note: 'Margin' })),
-      gauge: rows.length > 1 && rows.every(row => row.moduleHeightMm === first.moduleHeightMm) && evenGaps(rows.map(row => row.bottomMm))
-        ? { what: 'module and gap up the slope', lengthMm: rows[1]!.bottomMm - rows[0]!.bottomMm, steps: rows.length - 1 }
-        : null,
-    }),
-  ]
+      : [],
+    lines: [
+      make({
+        id: 'first-row', kind: 'first-row', title: 'First row', tape: 'up', lineMm: null,
+        instruction: downward ? 'Snap the upper edge of the top row dead straight: every other row follows it down. Check it at both ends.' : 'Snap the lower edge dead straight: every other row follows it. Check it at both ends.',
+        marks: [downward ? { label: `Upper edge of row ${first.index + 1}`, mm: first.topMm } : { label: 'Lower edge of row 1', mm: first.bottomMm }],
+      }),
+      make({
+        id: 'rows', kind: 'rows', title: 'Row edges', tape: 'up', lineMm: null, instruction: 'Lower and upper edges of all rows.',
+        marks: rows.flatMap(row => [{ label: `Row ${row.index + 1}, lower edge`, mm: row.bottomMm }, { label: `Row ${row.index + 1}, upper edge`, mm: row.topMm }]),
+        checks: others.flatMap(row => marginsOf(face, row, `Row ${row.index + 1}`, row === top)).map(({ label, mm }) => ({ label, value: length(mm), note: 'Margin' })),
+        gauge: rows.length > 1 && rows.every(row => row.moduleHeightMm === first.moduleHeightMm) && evenGaps(rows.map(row => row.bottomMm))
+          ? { what: 'module and gap up the slope', lengthMm: rows[1]!.bottomMm - rows[0]!.bottomMm, steps: rows.length - 1 }
+          : null,
+      }),
+    ],
+  }
 }
 
-const evenGaps = (places: number[]): boolean => places.slice(2).every((mm, i) => Math.abs(mm - places[i + 1]! - (places[1]! - places[0]!)) < 1e-6)
+/** Whether places follow each other at one distance, so that a stick can be stepped along them. */
+export const evenGaps = (places: number[]): boolean => places.slice(2).every((mm, i) => Math.abs(mm - places[i + 1]! - (places[1]! - places[0]!)) < 1e-6)
 
 /** The tape along which a rail's fixings, splices and ends are read. */
 export const tapeOf = ({ way }: Pick<RailPlan, 'way'>): Tape => way === 'across' ? 'along' : 'up'

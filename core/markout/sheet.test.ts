@@ -153,7 +153,7 @@ describe('a hip', () => {
     const outline = { kind: 'corners' as const, corners: [[0, 0, 'eave'], [9000, 0, 'hip'], [6000, 4000, 'ridge'], [3000, 4002, 'hip']].map(([xMm, yMm, edge]) => ({ xMm: xMm as number, yMm: yMm as number, edge: edge as 'eave' })) }
     const plan = planOf({ ...face(), outline, setbacks: { ...face().setbacks, hipMm: 400 } })
     const [low, high] = plan.marks.find(one => one.title === 'Keep-clear line along the right hip')!.marks.sort((a, b) => a.upMm! - b.upMm!)
-    expect([low!.upMm, high!.upMm!].map(Math.round)).toEqual([0, 4000])
+    expect([low!.upMm, high!.upMm!].map(mm => Math.round(mm!))).toEqual([0, 4000])
     // Along the eave 400 mm square to a hip that runs 3 to 4: 400 · 5/4.
     expect(9000 - low!.readingMm).toBeCloseTo(500, 0)
     expect(6000 - high!.readingMm).toBeCloseTo(500, 0)

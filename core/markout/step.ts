@@ -35,7 +35,7 @@ export interface GaugeStick {
   steps: number
 }
 
-export const markStepKinds = ['datum', 'keep-clear', 'first-row', 'square', 'rows', 'rails', 'supports', 'fixings', 'bolts', 'modules', 'electronics', 'splices', 'trim'] as const
+export const markStepKinds = ['datum', 'keep-clear', 'first-row', 'square', 'rows', 'rails', 'supports', 'fixings', 'splices', 'bolts', 'electronics', 'trunk', 'modules', 'trim'] as const
 export type MarkStepKind = typeof markStepKinds[number]
 
 /** One thing to do on the roof: marks on one tape, all read from the one datum, with what proves them. */

@@ -26,6 +26,19 @@ export const markTasks = (faces: { faceId: string, name: string, marks: MarkStep
   ].map((task, i) => ({ ...task, first: i === 0 }))
 }))
 
+/** One line to strike: all of a step's tasks, on one card. */
+export interface LineCard { faceId: string, faceName: string, step: MarkStep, tasks: MarkTask[] }
+
+/** Tasks by the line they stand on, in order: a crew strikes a line at once and ticks it whole, or mark by mark. */
+export function lineCards(tasks: MarkTask[]): LineCard[] {
+  const cards: LineCard[] = []
+  for (const task of tasks) {
+    if (task.first) cards.push({ faceId: task.faceId, faceName: task.faceName, step: task.step, tasks: [] })
+    cards.at(-1)!.tasks.push(task)
+  }
+  return cards
+}
+
 /** How far each step has come. */
 export interface StepProgress { faceId: string, stepId: string, title: string, firstTask: number, done: number, of: number }
 

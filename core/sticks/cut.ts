@@ -46,7 +46,9 @@ export function cutSticks(rails: RailToCut[], { rail, spliceAs, van }: CutRules,
   const { splits, thrifty, unspliceable, start } = splitChoices(rails, {
     stock, splicePrice: rail.splice.price, lengthsMm: [...stock.map(one => one.mm), ...shop.yard.map(one => one.mm)], leastPieceMm: rail.splice.barMm * 2, bridgeMm: spliceAs === 'bridged' ? rail.splice.bridgeMm : 0,
   }, mostNodes > 1)
-  const packing = pack(splits, shop, mostNodes, start, thrifty)
+  // Cut short, the search is made again from its other end: ways that use up leftovers first.
+  const first = pack(splits, shop, Math.ceil(mostNodes / 3), start)
+  const packing = first.proved || mostNodes <= 1 ? first : pack(splits, shop, mostNodes, first, thrifty)
   const sticks = packing.sticks.map((stick): Stick => {
     const pieces = stick.cuts.map(({ rail: r, piece }): Piece => ({ railId: rails[r]!.railId, ...splits[r]![packing.choice[r]!]!.pieces[piece]! }))
     const used = pieces.reduce((sum, piece) => sum + piece.toMm - piece.fromMm + KERF_MM, 0)

@@ -35,7 +35,7 @@ function coverCost(stock: StockLength[]): (mm: number) => number {
 }
 
 /** Nodes of the search before it stops and says what it has. */
-export const MOST_NODES = 1500
+export const MOST_NODES = 1200
 
 /** What can be had, and what a splice bar costs on top of the sticks. */
 export interface Shop { stock: StockLength[], yard: YardLength[], splicePrice: number }
@@ -47,9 +47,10 @@ interface Open extends PackedStick { leftMm: number }
  * first, rail by rail, piece by piece, each into an open stick, an offcut from the yard or a new stick; cut off where cost so far and
  * the price of the length still to be covered can't beat the best found.
  * @param start a packing to beat, in the same ways
- * @param wayOrders in which order each rail's ways are tried; as they stand where not given
+ * @param wayOrders in which order each rail's ways are tried, each way of the first rail with its share of the nodes; as they stand,
+ * one after the other as far as the nodes go, where not given
  */
-export function pack(splits: Split[][], { stock, yard, splicePrice }: Shop, mostNodes = MOST_NODES, start: Packing | null = null, wayOrders = splits.map(ways => ways.map((_, way) => way))): Packing {
+export function pack(splits: Split[][], { stock, yard, splicePrice }: Shop, mostNodes = MOST_NODES, start: Packing | null = null, wayOrders: number[][] | null = null): Packing {
   const cover = coverCost(stock)
   const longestMm = Math.max(...stock.map(one => one.mm))
   const lengthOf = (rail: number, way: number, piece: number) => splits[rail]![way]!.pieces[piece]!.toMm - splits[rail]![way]!.pieces[piece]!.fromMm
@@ -65,7 +66,8 @@ export function pack(splits: Split[][], { stock, yard, splicePrice }: Shop, most
   const yardMm = () => yard.reduce((sum, one, i) => sum + one.mm * yardLeft[i]!, 0)
   let best: { choice: number[], sticks: PackedStick[], cost: number } | null = start && start.sticks.length ? start : null
   let nodes = 0
-  // Every way of the first rail has its share of the nodes, so that one bad beginning does not take them all.
+  const orders = wayOrders ?? splits.map(ways => ways.map((_, way) => way))
+  // With shares one bad beginning does not take all the nodes.
   let limit = mostNodes
   let cut = false
   const open: Open[] = []
@@ -125,11 +127,11 @@ export function pack(splits: Split[][], { stock, yard, splicePrice }: Shop, most
     }
     const rail = order[k]!
     const alike = k > 0 && signature[order[k - 1]!] === signature[rail]
-    const ways = wayOrders[rail]!
-    for (let at = alike ? wayOrders[order[k - 1]!]!.indexOf(choice[order[k - 1]!]!) : 0; at < ways.length; at++) {
+    const ways = orders[rail]!
+    for (let at = alike ? orders[order[k - 1]!]!.indexOf(choice[order[k - 1]!]!) : 0; at < ways.length; at++) {
       const way = ways[at]!
       choice[rail] = way
-      if (k === 0) limit = Math.min(mostNodes, nodes + Math.ceil((mostNodes - nodes) / (ways.length - at)))
+      if (k === 0 && wayOrders) limit = Math.min(mostNodes, nodes + Math.ceil((mostNodes - nodes) / (ways.length - at)))
       place(k, way, 0, cost + splicesOf(rail, way))
       if (nodes >= limit && k > 0) return
     }

@@ -31,10 +31,6 @@ export const rafterAt = (rafter: Pick<Rafter, 'centreMm' | 'lean'>, yMm: number)
 /** How far single rafters stand off their true place, as a standard deviation, mm (common practice). */
 export const SCATTER_MM: Record<Timber, number> = { truss: 3, sawn: 6, old: 18 }
 
-/** A first rafter that is only nominal may be out by this, and every spacing after it by half a percent (common practice). */
-const NOMINAL_SD_MM = 25
-const NOMINAL_DRIFT = 0.005
-
 /** The rafters of a face as the job's layout has them known. */
 export function raftersOf(supports: RafterSupports, outline: Outline, fit: RafterFit | null): Rafter[] {
   if (supports.layout === 'nominal' || !fit) return nominalRafters(supports, outline)
@@ -42,18 +38,7 @@ export function raftersOf(supports: RafterSupports, outline: Outline, fit: Rafte
 }
 
 /** Nominal centres from the first on; where any was found by its number, all follow from the finds by the same fit as a hit log. */
-function nominalRafters(supports: RafterSupports, outline: Outline): Rafter[] {
-  const { firstCentreMm, spacingMm, widthMm, timber } = supports
-  const { along } = shapeOf(outline)
-  const last = Math.max(0, Math.floor((along.toMm - firstCentreMm) / spacingMm + 1e-9)) + 1
-  const found = supports.found.filter(find => find.rafter <= last)
-  if (found.length) return numberedRow(supports, found, along.toMm, SCATTER_MM[timber])
-  return Array.from({ length: last }, (_, i): Rafter => {
-    const nominalMm = firstCentreMm + i * spacingMm
-    const sdMm = Math.hypot(NOMINAL_SD_MM, NOMINAL_DRIFT * i * spacingMm, SCATTER_MM[timber])
-    return { number: i + 1, nominalMm, widthMm, lean: 0, centreMm: nominalMm, state: 'guessed', sdMm, spread: [{ weight: 1, offMm: 0, sdMm }] }
-  })
-}
+const nominalRafters = (supports: RafterSupports, outline: Outline): Rafter[] => numberedRow(supports, shapeOf(outline).along.toMm, SCATTER_MM[supports.timber])
 
 /** The name by which a rafter is known to fixings and marks. */
 export const rafterName = (number: number): string => `rafter ${number}`

@@ -12,6 +12,7 @@ export type Quantity
     | { kind: 'force', n: number }
     | { kind: 'line-load', nPerMm: number }
     | { kind: 'moment', nmm: number }
+    | { kind: 'torque', nm: number }
     | { kind: 'stress', mpa: number }
     | { kind: 'speed', ms: number }
     | { kind: 'section-modulus', mm3: number }
@@ -30,6 +31,8 @@ export const pressure = (pa: number): Quantity => ({ kind: 'pressure', pa })
 export const force = (n: number): Quantity => ({ kind: 'force', n })
 export const lineLoad = (nPerMm: number): Quantity => ({ kind: 'line-load', nPerMm })
 export const moment = (nmm: number): Quantity => ({ kind: 'moment', nmm })
+/** As a wrench is set: to a tenth in pounds-force feet. */
+export const torque = (nm: number): Quantity => ({ kind: 'torque', nm })
 export const stress = (mpa: number): Quantity => ({ kind: 'stress', mpa })
 export const speed = (ms: number): Quantity => ({ kind: 'speed', ms })
 export const share = (value: number): Quantity => ({ kind: 'share', value })
@@ -58,6 +61,7 @@ export function formatQuantity(quantity: Quantity, units: UnitSystem): string {
     case 'force': return us ? `${plain(quantity.n / N_PER_LBF, 0)} lb` : Math.abs(quantity.n) < 1000 ? `${plain(quantity.n, 0)} N` : `${plain(quantity.n / 1000, 2)} kN`
     case 'line-load': return us ? `${plain(quantity.nPerMm * MM_PER_FOOT / N_PER_LBF, 1)} lb/ft` : `${plain(quantity.nPerMm, 3)} kN/m`
     case 'moment': return us ? `${plain(quantity.nmm / (N_PER_LBF * MM_PER_FOOT), 0)} lb ft` : `${plain(quantity.nmm / 1000, 0)} N m`
+    case 'torque': return us ? `${plain(1000 * quantity.nm / (N_PER_LBF * MM_PER_FOOT), 1)} lb ft` : `${plain(quantity.nm, 0)} N m`
     case 'stress': return us ? `${plain(quantity.mpa / MPA_PER_PSI, 0)} psi` : `${plain(quantity.mpa, 1)} MPa`
     case 'speed': return us ? `${plain(quantity.ms / MS_PER_MPH, 0)} mph` : `${plain(quantity.ms, 1)} m/s`
     case 'section-modulus': return us ? `${figures(quantity.mm3 / MM_PER_INCH ** 3)} in³` : `${figures(quantity.mm3 / 1000)} cm³`

@@ -4,10 +4,15 @@ import { formatLength, formatQuantity, type UnitSystem } from '#core/units'
 import { drawFigure } from './figure'
 import { type DocumentFonts, footPages, INK, MUTED, openPdf, type Paper, type Pdf } from './pdf'
 
-const MARGIN = 40
+const MARGIN = 36
 /** Figures are read at arm's length on a roof, points. */
-const READING = 17
-const BOX = 13
+const READING = 14
+const TITLE = 12
+const WHERE = 9.5
+const WORDS = 9
+const LABEL = 8.5
+const UNDER = 8
+const BOX = 11
 
 /** What a printed sheet says of its own standing. */
 export interface SheetStanding {
@@ -49,15 +54,16 @@ function drawFace(pdf: Pdf, sheet: MarkoutSheet, face: SheetFace, standing: Shee
   pdf.font('regular').fontSize(8).text(standing.revision === null ? 'for looking at only' : `${standing.issuedBy}, ${standing.issuedAt.slice(0, 10)}`, box.x, box.y + 26, { width: 142, align: 'center' })
   pdf.font('regular').fontSize(11).text(`${sheet.title}${sheet.place ? `, ${sheet.place}` : ''}. Hook both tapes on the ${face.datumWords}.`, MARGIN, MARGIN + 26, { width: width - 152 })
   pdf.y = Math.max(pdf.y, MARGIN + 44)
+  if (sheet.despite) banner(pdf, `ISSUED WITH ${sheet.despite.stops.length === 1 ? 'A STOP' : `${sheet.despite.stops.length} STOPS`} OPEN, by ${standing.issuedBy || 'nobody yet'}: ${sheet.despite.reason}`)
   if (standing.changedSince) banner(pdf, `SUPERSEDED: ${standing.changedSince} ${standing.changedSince === 1 ? 'mark has' : 'marks have'} changed since this revision was issued. Get the newer sheet before you mark.`)
   if (standing.note) pdf.font('regular').fontSize(10).fillColor(INK).text(standing.note, MARGIN, pdf.y + 2, { width })
   for (const caution of sheet.cautions) pdf.font(caution.startsWith('Stop') ? 'bold' : 'regular').fontSize(9).fillColor(INK).text(`•  ${caution}`, MARGIN, pdf.y + 1, { width })
   pdf.moveDown(1.2)
   const top = pdf.y
-  const { scale, height } = drawFigure(pdf, face.figure, { x: MARGIN + 14, y: top, width: width - 28, height: Math.min(300, pdf.page.height - top - 140) })
+  const { scale, height } = drawFigure(pdf, face.figure, { x: MARGIN + 14, y: top, width: width - 28, height: Math.min(225, pdf.page.height - top - 140) })
   pdf.font('regular').fontSize(8).fillColor(MUTED).text(`Scale 1 : ${scale}. Eave ${formatLength(face.eaveMm, sheet.units)}, ${formatLength(face.upMm, sheet.units)} up the slope. Readings come first: never measure off the drawing.`, MARGIN, top + height + 24, { width, align: 'center' })
   pdf.moveDown(0.8)
-  face.marks.forEach((step, i) => drawStep(pdf, step, i + 1, sheet.units))
+  drawLines(pdf, face.marks, sheet.units)
 }
 
 function banner(pdf: Pdf, text: string) {
@@ -71,56 +77,135 @@ function banner(pdf: Pdf, text: string) {
   pdf.y = y + height + 4
 }
 
-function drawStep(pdf: Pdf, step: MarkStep, number: number, units: UnitSystem) {
-  const width = widthOf(pdf)
-  room(pdf, 86)
-  const y = pdf.y + 6
-  const where = `${step.tape === 'along' ? 'along the eave' : 'up the slope'}${step.lineMm ? `, line at ${formatLength(step.lineMm, units)}` : ''}`
-  pdf.font('bold').fontSize(13).fillColor(INK).text(`${number}. ${step.title}`, MARGIN, y, { width: width * 0.55 })
-  pdf.font('regular').fontSize(10).text(where, MARGIN + width * 0.55, y + 3, { width: width * 0.45, align: 'right' })
-  pdf.y = Math.max(pdf.y, y + 17)
-  pdf.moveTo(MARGIN, pdf.y).lineTo(MARGIN + width, pdf.y).lineWidth(1).strokeColor(INK).stroke()
-  pdf.font('regular').fontSize(9.5).text(step.instruction, MARGIN, pdf.y + 3, { width })
-  if (step.gauge) pdf.font('regular').fontSize(9.5).text(gaugeWords(step.gauge, units), MARGIN, pdf.y + 1, { width })
-  pdf.y += 4
-  // Long runs of short marks stand in two columns.
-  const columns = step.marks.length > 5 && step.marks.every(mark => mark.upMm === null && mark.endsMm === null) ? 2 : 1
-  drawMarks(pdf, step.marks, columns, units)
-  if (step.closing) drawMarks(pdf, [step.closing], 1, units, true)
-  for (const check of step.checks) drawCheck(pdf, check, units)
-}
+/** What one cell of a line says: a mark or a check. */
+interface Cell { label: string, reading: string, under: string[] }
 
-function drawMarks(pdf: Pdf, marks: Mark[], columns: number, units: UnitSystem, closing = false) {
-  const width = widthOf(pdf)
-  const each = (width - (columns - 1) * 18) / columns
-  const perColumn = Math.ceil(marks.length / columns)
-  for (let r = 0; r < perColumn; r++) {
-    const rows = Array.from({ length: columns }, (_, c) => marks[c * perColumn + r]).filter(mark => mark !== undefined)
-    const tall = rows.some(mark => mark.note || mark.upMm !== null || mark.endsMm) ? 33 : 23
-    room(pdf, tall)
-    const y = pdf.y
-    rows.forEach((mark, c) => drawMark(pdf, mark, MARGIN + c * (each + 18), y, each, tall, units, closing))
-    pdf.y = y + tall
+const GAP = 8
+/** Cells never get narrower than this, points, so that a note has room for its words. */
+const LEAST_CELL = 92
+
+const cellsOf = (step: MarkStep, units: UnitSystem): Cell[] => [
+  ...step.marks.map(mark => markCell(mark, units)),
+  ...step.checks.map(({ label, value, note }: Check): Cell => ({ label: `Check: ${label}`, reading: formatQuantity(value, units), under: note ? [note] : [] })),
+]
+
+const markCell = (mark: Mark, units: UnitSystem): Cell => ({
+  label: mark.label, reading: formatLength(mark.readingMm, units),
+  under: [...(mark.upMm === null ? [] : [`up ${formatLength(mark.upMm, units)}`]), ...endReadings(mark).map(({ where, mm }) => `${where} ${formatLength(mm, units)}`), ...(mark.note ? [mark.note] : [])],
+})
+
+/** Which tape, where the line lies on the other one, and what the tape must read at its far end. */
+const whereWords = ({ marks, tape, lineMm, closing }: MarkStep, units: UnitSystem): string => marks.length
+  ? [tape === 'along' ? 'along the eave' : 'up the slope', ...(lineMm ? [`line at ${formatLength(lineMm, units)}`] : []), ...(closing ? [`closes at ${formatLength(closing.readingMm, units)}`] : [])].join(', ')
+  : ''
+
+/** One line to strike, measured: its title and place, what to do where that has not been said yet, and its readings in rows of cells. */
+interface Line { title: string, where: string, words: string[], rows: Cell[][], each: number, width: number, headHeight: number, heights: number[] }
+
+/** Cells are as wide as their longest reading needs and as high as their words: nothing is cut, nothing runs into its neighbour. */
+function measured(pdf: Pdf, step: MarkStep, number: number, units: UnitSystem, words: string[], width: number): Line {
+  const cells = cellsOf(step, units)
+  pdf.font('bold').fontSize(READING)
+  const widest = Math.max(LEAST_CELL, ...cells.map(cell => pdf.widthOfString(cell.reading) + BOX + 4))
+  const columns = Math.max(1, Math.floor((width + GAP) / (widest + GAP)))
+  const each = (width - (columns - 1) * GAP) / columns
+  const rows = Array.from({ length: Math.ceil(cells.length / columns) }, (_, r) => cells.slice(r * columns, (r + 1) * columns))
+  const title = `${number}. ${step.title}`
+  const where = whereWords(step, units)
+  return {
+    title, where, words, rows, each, width, heights: rows.map(row => Math.max(...row.map(cell => cellHeight(pdf, cell, each)))),
+    headHeight: 5 + titleHeight(pdf, title, where, width) + 4 + words.reduce((sum, text) => sum + textHeight(pdf, 'regular', WORDS, text, width) + 1, 0) + 2,
   }
 }
 
-function drawMark(pdf: Pdf, mark: Mark, x: number, y: number, width: number, tall: number, units: UnitSystem, closing: boolean) {
-  const half = width * 0.52
-  pdf.font('regular').fontSize(10.5).fillColor(closing ? MUTED : INK).text(mark.label, x, y + 4, { width: half, height: 13, ellipsis: true })
-  const under = [mark.note, endReadings(mark).map(({ where, mm }) => `${where} ${formatLength(mm, units)}`).join(', ')].filter(Boolean).join('. ')
-  if (under) pdf.fontSize(8).fillColor(MUTED).text(under, x, y + 18, { width: width - 24, height: 11, ellipsis: true })
-  pdf.font('bold').fontSize(closing ? 12 : READING).fillColor(closing ? MUTED : INK).text(formatLength(mark.readingMm, units), x + half - 10, y + (closing ? 4 : 2), { width: width - half - 12, align: 'right', lineBreak: false })
-  if (mark.upMm !== null) pdf.font('regular').fontSize(10).fillColor(INK).text(`up ${formatLength(mark.upMm, units)}`, x + half - 10, y + 20, { width: width - half - 12, align: 'right', lineBreak: false })
-  if (!closing) pdf.rect(x + width - BOX, y + 4, BOX, BOX).lineWidth(1).strokeColor(INK).stroke()
-  pdf.moveTo(x, y + tall - 1).lineTo(x + width, y + tall - 1).lineWidth(0.4).dash(1, { space: 2 }).strokeColor(MUTED).stroke().undash()
+/** Its instruction, unless a line before has given the same, and its gauge stick. */
+function wordsOf(step: MarkStep, units: UnitSystem, said: Set<string>): string[] {
+  const words = said.has(step.instruction) ? [] : [step.instruction]
+  said.add(step.instruction)
+  return step.gauge ? [...words, gaugeWords(step.gauge, units)] : words
 }
 
-function drawCheck(pdf: Pdf, { label, value, note }: Check, units: UnitSystem) {
-  room(pdf, 18)
-  const y = pdf.y
-  const width = widthOf(pdf)
-  pdf.font('regular').fontSize(9.5).fillColor(INK).text(`Check: ${label}${note ? ` (${note.toLowerCase()})` : ''}`, MARGIN + 10, y + 3, { width: width * 0.62, height: 12, ellipsis: true })
-  pdf.font('bold').fontSize(12).text(formatQuantity(value, units), MARGIN + width * 0.62, y + 2, { width: width * 0.38 - 22, align: 'right', lineBreak: false })
-  pdf.rect(MARGIN + width - BOX, y + 2, BOX, BOX).lineWidth(1).strokeColor(INK).stroke()
-  pdf.y = y + 18
+/** All lines of a face, short ones with nothing new to say two beside each other. */
+function drawLines(pdf: Pdf, steps: MarkStep[], units: UnitSystem) {
+  const said = new Set<string>()
+  const half = (widthOf(pdf) - 2 * GAP) / 2
+  for (let i = 0; i < steps.length; i++) {
+    const line = measured(pdf, steps[i]!, i + 1, units, wordsOf(steps[i]!, units, said), widthOf(pdf))
+    const next = steps[i + 1]
+    const pair = next && line.rows.length === 1 && !line.words.length && said.has(next.instruction) && !next.gauge
+      ? [measured(pdf, steps[i]!, i + 1, units, [], half), measured(pdf, next, i + 2, units, [], half)]
+      : []
+    if (pair.length && pair.every(one => one.rows.length <= 2)) {
+      const heights = pair.map(one => one.headHeight + one.heights.reduce((sum, height) => sum + height, 0))
+      room(pdf, Math.max(...heights))
+      const top = pdf.y
+      pair.forEach((one, k) => drawRows(pdf, one, drawHead(pdf, one, MARGIN + k * (half + 2 * GAP), top), MARGIN + k * (half + 2 * GAP)))
+      pdf.y = top + Math.max(...heights)
+      i++
+      continue
+    }
+    room(pdf, line.headHeight + (line.heights[0] ?? 0))
+    pdf.y = drawHead(pdf, line, MARGIN, pdf.y)
+    line.rows.forEach((row, r) => {
+      room(pdf, line.heights[r]!)
+      pdf.y = drawRows(pdf, { ...line, rows: [row], heights: [line.heights[r]!] }, pdf.y, MARGIN)
+    })
+  }
+}
+
+/** Draws a line's title, place and words; returns where its readings begin. */
+function drawHead(pdf: Pdf, { title, where, words, width, headHeight }: Line, x: number, top: number): number {
+  let y = top + 5
+  const beside = fitsBeside(pdf, title, where, width)
+  pdf.font('bold').fontSize(TITLE).fillColor(INK).text(title, x, y, beside ? { lineBreak: false } : { width })
+  if (where) {
+    const under = y + textHeight(pdf, 'bold', TITLE, title, width)
+    pdf.font('regular').fontSize(WHERE).fillColor(INK)
+    if (beside) pdf.text(where, x + width - pdf.widthOfString(where), y + 2, { lineBreak: false })
+    else pdf.text(where, x, under, { width })
+  }
+  y += titleHeight(pdf, title, where, width)
+  pdf.moveTo(x, y + 1).lineTo(x + width, y + 1).lineWidth(1).strokeColor(INK).stroke()
+  y += 4
+  for (const text of words) {
+    pdf.font('regular').fontSize(WORDS).fillColor(INK).text(text, x, y, { width })
+    y += textHeight(pdf, 'regular', WORDS, text, width) + 1
+  }
+  return top + headHeight
+}
+
+function drawRows(pdf: Pdf, { rows, heights, each, width }: Line, from: number, x: number): number {
+  let y = from
+  rows.forEach((row, r) => {
+    row.forEach((cell, c) => drawCell(pdf, cell, x + c * (each + GAP), y, each))
+    y += heights[r]!
+    pdf.moveTo(x, y - 2).lineTo(x + width, y - 2).lineWidth(0.4).dash(1, { space: 2 }).strokeColor(MUTED).stroke().undash()
+  })
+  return y
+}
+
+/** Whether a line's place stands on one line with its title. */
+const fitsBeside = (pdf: Pdf, title: string, where: string, width: number): boolean =>
+  pdf.font('bold').fontSize(TITLE).widthOfString(title) + pdf.font('regular').fontSize(WHERE).widthOfString(where) + 2 * GAP <= width
+
+const titleHeight = (pdf: Pdf, title: string, where: string, width: number): number => fitsBeside(pdf, title, where, width)
+  ? textHeight(pdf, 'bold', TITLE, 'A', width)
+  : textHeight(pdf, 'bold', TITLE, title, width) + (where ? textHeight(pdf, 'regular', WHERE, where, width) : 0)
+
+const textHeight = (pdf: Pdf, font: 'regular' | 'bold', size: number, text: string, width: number) => pdf.font(font).fontSize(size).heightOfString(text, { width })
+
+const cellHeight = (pdf: Pdf, cell: Cell, width: number): number =>
+  textHeight(pdf, 'regular', LABEL, cell.label, width) + READING * 1.22 + cell.under.reduce((sum, text) => sum + textHeight(pdf, 'regular', UNDER, text, width), 0) + 4
+
+function drawCell(pdf: Pdf, cell: Cell, x: number, top: number, width: number) {
+  let y = top
+  pdf.font('regular').fontSize(LABEL).fillColor(INK).text(cell.label, x, y, { width })
+  y += textHeight(pdf, 'regular', LABEL, cell.label, width)
+  pdf.rect(x, y + 2, BOX, BOX).lineWidth(1).strokeColor(INK).stroke()
+  pdf.font('bold').fontSize(READING).fillColor(INK).text(cell.reading, x + BOX + 4, y, { lineBreak: false })
+  y += READING * 1.22
+  for (const text of cell.under) {
+    pdf.font('regular').fontSize(UNDER).fillColor(MUTED).text(text, x, y, { width })
+    y += textHeight(pdf, 'regular', UNDER, text, width)
+  }
 }

@@ -10,7 +10,7 @@ import { type FacePlan, markoutSheet, planJob } from '../../core/plan'
 import { readingAlong } from '../../core/roof'
 import { rafterAt } from '../../core/supports'
 import { formatLength, formatQuantity, readingDivisionMm } from '../../core/units'
-import type { DocumentFonts } from '../../server/documents/pdf'
+import { type DocumentFonts, openPdf } from '../../server/documents/pdf'
 import { calculationPdf } from '../../server/documents/calculation'
 import { markoutPdf, type SheetStanding } from '../../server/documents/markout'
 import { calculationSheet } from '../../core/plan'
@@ -86,6 +86,61 @@ describe('the printed mark-out', () => {
   })
 })
 
+/** Boxes of all text of a PDF's pages, by a general reader: left, bottom, right and top in points, without what is blank. */
+async function boxesOf(pdf: Buffer) {
+  const document = await getDocument({ data: new Uint8Array(pdf), useSystemFonts: false, verbosity: 0 }).promise
+  return await Promise.all(Array.from({ length: document.numPages }, async (_, p) => {
+    const page = await document.getPage(p + 1)
+    const [, , width, height] = page.view as [number, number, number, number]
+    const { items } = await page.getTextContent()
+    return { width, height, boxes: items.flatMap((item) => {
+      if (!('str' in item) || !item.str.trim()) return []
+      const [a, b, , , x, y] = item.transform as [number, number, number, number, number, number]
+      const size = Math.hypot(a, b)
+      // Turned text, as beside a drawing, takes its length along its own way.
+      const upright = Math.abs(b) < 1e-6
+      // Ascenders and descenders of figures and letters without the font's own leading.
+      return [upright
+        ? { text: item.str, left: x, right: x + item.width, low: y - 0.18 * size, high: y + 0.72 * size }
+        : { text: item.str, left: x - 0.72 * size, right: x + 0.18 * size, low: y, high: y + item.width }]
+    }) }
+  }))
+}
+
+describe('no text of a printed sheet runs into another or off the page', () => {
+  const cases = demoJobs.flatMap(({ job }) => (['A4', 'LETTER'] as const).flatMap(paper => (['imperial', 'metric'] as const).map(units => [job.title, paper, units, job] as const)))
+  const faults = async (pdf: Buffer) => (await boxesOf(pdf)).flatMap(({ width, height, boxes }, p) => boxes.flatMap((one, i) => [
+    ...(one.left < 8 || one.right > width - 8 || one.low < 8 || one.high > height - 8 ? [`page ${p + 1}: “${one.text}” leaves the page`] : []),
+    ...(/…$/.test(one.text) ? [`page ${p + 1}: “${one.text}” is cut`] : []),
+    ...boxes.slice(i + 1).flatMap(two => Math.min(one.right, two.right) - Math.max(one.left, two.left) > 0.8 && Math.min(one.high, two.high) - Math.max(one.low, two.low) > 0.8 ? [`page ${p + 1}: “${one.text}” over “${two.text}”`] : []),
+  ]))
+  it.each(cases)('%s on %s, %s', async (_, paper, units, job) => {
+    const own = { ...job, units }
+    const plan = planJob(own, catalogue)
+    const sheet = markoutSheet(own, plan, plan.totals.stops ? 'The crew waits for the tiler; only the lower rows are marked' : '')
+    expect(await faults(await markoutPdf(sheet, { ...issued, changedSince: 2 }, paper, fonts))).toEqual([])
+    if (paper === 'A4') expect(await faults(await calculationPdf(calculationSheet(own, plan), own.units, fonts, 'As of change 1'))).toEqual([])
+  })
+  it('would be found: two readings over each other, one off the page, one cut', async () => {
+    const { pdf, finish } = openPdf('Faults', 'A4', 40, fonts)
+    pdf.font('bold').fontSize(14).text(`31' 4 11/16"`, 100, 100, { lineBreak: false })
+    pdf.text(`18' 2 3/16"`, 150, 104, { lineBreak: false })
+    pdf.text('Rafter 12, inferred: pil…', 100, 200, { lineBreak: false })
+    pdf.text('far out', 570, 300, { lineBreak: false })
+    const found = await faults(await finish())
+    expect(found.some(one => one.includes('over'))).toBe(true)
+    expect(found.some(one => one.includes('is cut'))).toBe(true)
+    expect(found.some(one => one.includes('leaves the page'))).toBe(true)
+  })
+  it('takes three to five pages for one face of a usual house', async () => {
+    for (const { job } of demoJobs) {
+      const sheet = markoutSheet(job, planJob(job, catalogue))
+      const pages = (await read(await markoutPdf(sheet, issued, 'A4', fonts))).pages.length
+      if (sheet.faces.length === 1 && sheet.faces[0]!.marks.length <= 30) expect(pages, job.title).toBeLessThanOrEqual(5)
+    }
+  })
+})
+
 it('the calculation sheet opens in a general reader too', async () => {
   const [, job] = demo[0]!
   const { pages } = await read(await calculationPdf(calculationSheet(job, planJob(job, catalogue)), job.units, fonts, 'As of change 1'))
@@ -104,7 +159,7 @@ describe('every mark, derived again from where things stand', () => {
       case 'fixings': return face.fixings.rails[r]!.fixings.map(one => run(one.atMm))
       case 'trim': return [run(rail!.carries[0]!.fromMm - face.parts.clamps.railPastMm), run(Math.max(...rail!.carries.map(one => one.toMm)) + face.parts.clamps.railPastMm)]
       case 'splices': return face.parts.rail.frame ? rail!.couplers.map(run) : face.sticks.splices.filter(one => one.railId === rail!.id).map(one => run(one.atMm))
-      case 'modules': return row!.moduleLeftsMm.flatMap(left => [read(left), read(left + row!.moduleWidthMm)])
+      case 'modules': return row!.blocks.flatMap(block => [read(block.moduleLeftsMm[0]!), read(block.moduleLeftsMm.at(-1)! + row!.moduleWidthMm)])
       case 'electronics': return row!.moduleLeftsMm.map(left => read(left + row!.moduleWidthMm / 2))
       case 'rows': return face.rows.rows.flatMap(one => [one.bottomMm, one.bottomMm + one.moduleHeightMm])
       case 'rails': return face.rails.map(one => one.way === 'across' ? one.lineMm : read(one.lineMm))

@@ -1,48 +1,74 @@
 <script setup lang="ts">
-import { type Outcome, refused } from '#core/outcome'
-import { facesFromGeoJson, MOST_FILE_BYTES, outlineFromCsv, outlinesFromDxf } from '#core/roof/import'
-import type { LaidFace } from '#core/roof'
+import { refused } from '#core/outcome'
+import { type AsksUnit, drawingUnits, facesFromGeoJson, type Hole, MOST_FILE_BYTES, outlineFromCsv, outlinesFromDxf } from '#core/roof/import'
+import type { Outcome } from '#core/outcome'
 import type { Face, Outline } from '#core/job'
 
-/** Faces from a file: a footprint in GeoJSON, closed polylines in DXF, or a table of readings in CSV. */
+/** Faces from a file: a footprint in GeoJSON, closed polylines in DXF, or a table of readings in CSV. What a file does not say is asked, what is lost is said. */
 const open = defineModel<boolean>('open', { required: true })
 const { job, face, units, commit, chooseFace } = useFace()
 const problem = ref('')
-const read = shallowRef<{ file: string, faces: Face[] } | null>(null)
+interface Found { face: Face, holes: Hole[] }
+const read = shallowRef<{ faces: Found[], said: string[] } | null>(null)
+const asked = shallowRef<{ text: string, why: string } | null>(null)
 const replace = ref(false)
+const takeHoles = ref(true)
+const holes = computed(() => read.value?.faces.reduce((sum, one) => sum + one.holes.length, 0) ?? 0)
 
 /** A face in its own plane, as DXF and CSV give it, lies where this one does until somebody says where. */
 const beside = (outline: Outline, name: string): Face => faceLike(face.value, { name, pitchDeg: face.value.pitchDeg, outline, place: face.value.place }, units.value)
 
-function facesOf(name: string, text: string): Outcome<Face[]> {
+type Answer = Outcome<{ faces: Found[], said: string[] }> | AsksUnit
+const GUESSED = 'What each edge is was guessed where the file does not say; look it over under Shape.'
+
+function drawingOf(text: string, unitMm: number | null): Answer {
+  const found = outlinesFromDxf(text, unitMm)
+  if ('asksUnit' in found || !found.ok) return found
+  return { ok: true, value: { said: [...found.value.said, GUESSED], faces: found.value.faces.map(one => ({ face: beside(one.outline, one.name), holes: one.holes })) } }
+}
+function facesOf(name: string, text: string): Answer {
   const kind = name.split('.').at(-1)?.toLowerCase()
   const title = name.replace(/\.[^.]*$/, '').slice(0, 60) || 'Face'
   switch (kind) {
     case 'geojson':
-    case 'json': return mapped(facesFromGeoJson(text), (laid: LaidFace[]) => laid.map(one => faceLike(face.value, one, units.value)))
-    case 'dxf': return mapped(outlinesFromDxf(text, units.value === 'imperial' ? 25.4 : 1), found => found.map(one => beside(one.outline, one.name)))
+    case 'json': {
+      const found = facesFromGeoJson(text)
+      return found.ok ? { ok: true, value: { said: [...found.value.said, GUESSED], faces: found.value.faces.map(({ holes, ...laid }) => ({ face: faceLike(face.value, laid, units.value), holes })) } } : found
+    }
+    case 'dxf': return drawingOf(text, null)
     case 'csv':
-    case 'txt': return mapped(outlineFromCsv(text, units.value), outline => [beside(outline, title)])
+    case 'txt': {
+      const found = outlineFromCsv(text, units.value)
+      return found.ok ? { ok: true, value: { said: [GUESSED], faces: [{ face: beside(found.value, title), holes: [] }] } } : found
+    }
     default: return refused(`“${name}” is not a kind of file that can be read here. Choose GeoJSON (.geojson), DXF (.dxf) or a table of readings (.csv).`)
   }
 }
-const mapped = <A, B>(outcome: Outcome<A>, change: (value: A) => B): Outcome<B> => outcome.ok ? { ok: true, value: change(outcome.value) } : outcome
+function show(answer: Answer, text: string) {
+  read.value = null
+  asked.value = null
+  problem.value = ''
+  if ('asksUnit' in answer) asked.value = { text, why: answer.why }
+  else if (answer.ok) read.value = answer.value
+  else problem.value = answer.problem
+}
 
 async function choose(event: Event) {
   const file = (event.target as HTMLInputElement).files?.[0]
   read.value = null
+  asked.value = null
   problem.value = ''
   if (!file) return
   if (file.size > MOST_FILE_BYTES) {
     problem.value = `This file has ${(file.size / 1e6).toFixed(0)} MB; a survey has ${MOST_FILE_BYTES / 1e6} MB at most. Save only the roof’s outlines.`
     return
   }
-  const faces = facesOf(file.name, await file.text())
-  if (faces.ok) read.value = { file: file.name, faces: faces.value }
-  else problem.value = faces.problem
+  const text = await file.text()
+  show(facesOf(file.name, text), text)
 }
+const said = (unitMm: number) => asked.value && show(drawingOf(asked.value.text, unitMm), asked.value.text)
 async function take() {
-  const faces = read.value!.faces
+  const faces = read.value!.faces.map(({ face: one, holes }): Face => takeHoles.value ? { ...one, obstructions: holes.map((hole, i) => ({ ...hole, id: `hole-${i + 1}`, kind: 'chimney', round: false, clearanceMm: 150 })) } : one)
   const outcome = commit(facesEdit(job.value.faces, faces, replace.value))
   problem.value = outcome.ok ? '' : outcome.problem
   if (!outcome.ok) return
@@ -78,15 +104,50 @@ const inputId = useId()
       >
         {{ problem }}
       </p>
+      <div
+        v-if="asked"
+        class="mt-3"
+        role="group"
+        aria-label="Unit of the drawing"
+      >
+        <p class="mb-2 text-[15px]">
+          {{ asked.why }}
+        </p>
+        <div class="flex flex-wrap gap-2">
+          <UButton
+            v-for="unit in drawingUnits"
+            :key="unit.name"
+            color="neutral"
+            variant="outline"
+            :label="unit.name"
+            @click="said(unit.mm)"
+          />
+        </div>
+      </div>
       <template v-if="read">
         <PlannerRoofPlan
-          :faces="read.faces"
+          :faces="read.faces.map(one => one.face)"
           :site="job.site"
-          :current="read.faces[0]!.id"
+          :current="read.faces[0]!.face.id"
         />
         <p class="text-[15px]">
-          {{ read.faces.length }} {{ read.faces.length === 1 ? 'face' : 'faces' }}: {{ read.faces.map(one => one.name).join(', ') }}. What each edge is was guessed where the file does not say; look it over under Shape.
+          {{ read.faces.length }} {{ read.faces.length === 1 ? 'face' : 'faces' }}: {{ read.faces.map(one => one.face.name).join(', ') }}.
         </p>
+        <ul class="mt-1 list-disc pl-5 text-[15px]">
+          <li
+            v-for="sentence in read.said"
+            :key="sentence"
+          >
+            {{ sentence }}
+          </li>
+        </ul>
+        <UCheckbox
+          v-if="holes"
+          v-model="takeHoles"
+          class="mt-3"
+          color="neutral"
+          :label="`Take ${holes === 1 ? 'the hole' : `the ${holes} holes`} as chimneys, with 150 mm round them (change each under Obstructions)`"
+        />
         <UCheckbox
           v-model="replace"
           class="mt-3"

@@ -30,7 +30,7 @@ export function outlineFromCsv(text: string, units: UnitSystem): Outcome<Outline
     if (twin < 0) corners.push({ x: along.value, y: up.value, edge })
   }
   const outline = ringOutline(corners)
-  if (!outline.ok || outline.value.kind !== 'corners' || !corners.every(corner => corner.edge)) return outline
+  if (!outline.ok || outline.value.kind !== 'corners' || !corners.some(corner => corner.edge)) return outline
   return named(outline.value, corners)
 }
 
@@ -45,8 +45,9 @@ function named(outline: Extract<Outline, { kind: 'corners' }>, listed: { x: numb
     corners: outline.corners.map((corner, i) => {
       const here = indexOf(corner)
       const next = indexOf(outline.corners[(i + 1) % n]!)
-      const edge = next === (here + 1) % n ? listed[here]!.edge : listed[next]!.edge
-      return { ...corner, edge: edge as EdgeKind }
+      const edge = next === (here + 1) % n ? listed[here]?.edge : listed[next]?.edge
+      // Those that nobody named keep what they most likely are.
+      return { ...corner, edge: edge ? edge as EdgeKind : corner.edge }
     }),
   })
 }

@@ -1,36 +1,94 @@
 import DxfParser from 'dxf-parser'
-import { firstCrossing, type Point, signedAreaMm2 } from '../../geometry'
+import { firstCrossing, isInside, type Point, signedAreaMm2 } from '../../geometry'
 import type { Outline } from '../../job'
 import { done, type Outcome, refused } from '../../outcome'
+import { type DrawnCorner, followed } from './arcs'
 import { guessEdges } from './guess'
 import { MOST_CORNERS, tooManyCorners } from './limits'
+import { holeOf, type Read, type ReadFace } from './read'
 
-/** Millimetres to a drawing unit by the header's $INSUNITS (DXF reference: 1 in, 2 ft, 4 mm, 5 cm, 6 m). */
-const MM_PER_UNIT: Record<number, number> = { 1: 25.4, 2: 304.8, 4: 1, 5: 10, 6: 1000 }
+/** Units of a drawing by the header's $INSUNITS (DXF reference). */
+const UNITS: Record<number, { name: string, mm: number }> = {
+  1: { name: 'inches', mm: 25.4 }, 2: { name: 'feet', mm: 304.8 }, 4: { name: 'millimetres', mm: 1 }, 5: { name: 'centimetres', mm: 10 }, 6: { name: 'metres', mm: 1000 },
+}
+/** Units that a person may say a drawing is in, where it does not say so itself. */
+export const drawingUnits = Object.values(UNITS)
 
-interface Polyline { type: string, vertices?: Point[], shape?: boolean, layer?: string }
+interface Corner extends DrawnCorner { z?: number }
+interface Polyline { type: string, vertices?: Corner[], shape?: boolean, layer?: string, elevation?: number }
+
+/** What a drawing must be asked before it can be read. */
+export interface AsksUnit { asksUnit: true, why: string }
 
 /**
- * Outlines from the closed polylines of a DXF file, each in its face's own plane with the eave at the bottom.
- * A file that names no unit is taken in `unitMm`.
+ * Outlines from the closed polylines of a DXF file, each in its face's own plane with the eave at the bottom. A polyline with
+ * heights lies in space: its slope is longer than its plan, and is used as it is. Arcs are followed. A closed polyline inside
+ * another is a hole in it.
+ * @param unitMm millimetres to a unit as somebody said; null takes the file's own and asks where it has none or an unusual one
  */
-export function outlinesFromDxf(text: string, unitMm: number): Outcome<{ name: string, outline: Outline }[]> {
+export function outlinesFromDxf(text: string, unitMm: number | null): Outcome<Read<ReadFace>> | AsksUnit {
   const drawing = parsed(text)
   if (!drawing) return refused('This is not a DXF file that can be read. Save it as an ASCII DXF and try again.')
   if (!drawing.entities?.length) return refused('This DXF file has nothing drawn in it.')
-  const perUnit = MM_PER_UNIT[Number(drawing.header?.$INSUNITS)] ?? unitMm
+  const code = drawing.header?.$INSUNITS
+  const own = UNITS[Number(code)]
+  if (unitMm === null && !own) {
+    return { asksUnit: true, why: code === undefined || Number(code) === 0 ? 'This drawing does not say what its unit is. Which is it?' : `This drawing’s unit (number ${String(code)}) is an unusual one. Which is it?` }
+  }
+  const perUnit = unitMm ?? own!.mm
   const drawn = (drawing.entities as Polyline[]).filter(one => (one.type === 'LWPOLYLINE' || one.type === 'POLYLINE') && isClosed(one))
+  const open = (drawing.entities as Polyline[]).filter(one => (one.type === 'LWPOLYLINE' || one.type === 'POLYLINE') && !isClosed(one)).length
   // A drawing with a layer for outlines, as this app writes it, has everything else on others.
   const outlines = drawn.filter(one => one.layer?.toUpperCase() === 'OUTLINE')
   const closed = outlines.length ? outlines : drawn
   if (!closed.length) return refused('There is no closed polyline in this DXF file. Draw each face as one, with its eave at the bottom, and close it.')
-  const found: { name: string, outline: Outline }[] = []
-  for (const [i, polyline] of closed.entries()) {
-    const outline = ringOutline(polyline.vertices!.map(({ x, y }) => ({ x: x * perUnit, y: y * perUnit })))
+  const said: string[] = []
+  if (open) said.push(`${open} open polyline${open === 1 ? ' is' : 's are'} left out: only closed ones are faces.`)
+  const rings = closed.map((polyline) => {
+    const scaled = polyline.vertices!.map(({ x, y, z, bulge }) => ({ x: x * perUnit, y: y * perUnit, z: (z ?? 0) * perUnit, bulge: bulge ?? 0 }))
+    const inSpace = Math.max(...scaled.map(one => one.z)) - Math.min(...scaled.map(one => one.z)) > 1
+    return { polyline, inSpace, arcs: scaled.some(one => Math.abs(one.bulge) > 1e-9), points: inSpace ? ownPlane(scaled) : followed(scaled) }
+  })
+  const flat = rings.filter(ring => ring.points === null)
+  if (flat.length) return refused('A polyline with heights does not lie in one plane, so it is no roof face.')
+  if (rings.some(ring => ring.arcs)) said.push('Arcs are followed by short straight sides, within 5 mm.')
+  if (rings.some(ring => ring.inSpace)) said.push('Polylines with heights are taken at their true size on the slope, which is longer than their plan.')
+  // What lies wholly inside another ring of the drawing is a hole in it.
+  const inside = rings.map((ring, i) => ring.inSpace ? -1 : rings.findIndex((other, k) => k !== i && !other.inSpace && ring.points!.every(point => isInside([other.points!], point))))
+  const found: ReadFace[] = []
+  for (const [i, { polyline, points }] of rings.entries()) {
+    if (inside[i]! >= 0) continue
+    const outline = ringOutline(points!)
     if (!outline.ok) return refused(`Polyline ${i + 1}: ${outline.problem}`)
-    found.push({ name: polyline.layer && polyline.layer !== '0' && !outlines.length ? polyline.layer : `Face ${i + 1}`, outline: outline.value })
+    const origin = ringOrigin(points!)
+    const holes = rings.flatMap((hole, k) => inside[k] === i ? [holeOf(hole.points!.map(({ x, y }) => ({ x: x - origin.x, y: y - origin.y })))] : [])
+    found.push({ name: polyline.layer && polyline.layer !== '0' && !outlines.length ? polyline.layer : `Face ${found.length + 1}`, outline: outline.value, holes })
   }
-  return done(found)
+  return done({ faces: found, said })
+}
+
+/** How far corners may lie out of their plane, mm. */
+const OUT_OF_PLANE_MM = 30
+
+/** A ring in space turned into its own plane: along its level direction and up its steepest; null where it lies in none. */
+function ownPlane(ring: { x: number, y: number, z: number }[]): Point[] | null {
+  // Newell's normal: right for any simple ring.
+  const normal = ring.reduce((sum, a, i) => {
+    const b = ring[(i + 1) % ring.length]!
+    return { x: sum.x + (a.y - b.y) * (a.z + b.z), y: sum.y + (a.z - b.z) * (a.x + b.x), z: sum.z + (a.x - b.x) * (a.y + b.y) }
+  }, { x: 0, y: 0, z: 0 })
+  const size = Math.hypot(normal.x, normal.y, normal.z)
+  if (size < 1) return null
+  const sign = normal.z < 0 ? -1 : 1
+  const n = { x: sign * normal.x / size, y: sign * normal.y / size, z: sign * normal.z / size }
+  const level = Math.hypot(n.x, n.y)
+  if (level < 1e-6) return ring.map(({ x, y }) => ({ x, y }))
+  // Up the slope is against the downhill side of the normal; along lies to its right as seen from outside.
+  const up = { x: -n.x * n.z / level, y: -n.y * n.z / level, z: level }
+  const along = { x: up.y * n.z - up.z * n.y, y: up.z * n.x - up.x * n.z, z: up.x * n.y - up.y * n.x }
+  const dot = (a: typeof n, b: typeof n) => a.x * b.x + a.y * b.y + a.z * b.z
+  const off = ring.map(point => dot(point, n))
+  return Math.max(...off) - Math.min(...off) > OUT_OF_PLANE_MM ? null : ring.map(point => ({ x: dot(point, along), y: dot(point, up) }))
 }
 
 /** The drawing in a file; null when it is none. */
@@ -49,6 +107,13 @@ const isClosed = ({ vertices, shape }: Polyline): boolean => {
   return Boolean(shape) || Math.hypot(first.x - last.x, first.y - last.y) < 1e-6
 }
 
+/** Where the outline of a ring has its origin: its lowest left corner along, its lowest height up. */
+function ringOrigin(points: Point[]): Point {
+  const bottom = Math.min(...points.map(point => point.y))
+  const start = points.reduce((best, point) => point.y < best.y - 1 || (Math.abs(point.y - best.y) <= 1 && point.x < best.x) ? point : best)
+  return { x: start.x, y: bottom }
+}
+
 /** An outline from a ring in the face's own plane, set so that its lowest left corner is where the tapes start. */
 export function ringOutline(points: Point[]): Outcome<Outline> {
   const ring = points.filter((point, i) => i === 0 || Math.hypot(point.x - points[i - 1]!.x, point.y - points[i - 1]!.y) > 0.01)
@@ -57,12 +122,9 @@ export function ringOutline(points: Point[]): Outcome<Outline> {
   if (ring.length < 3) return refused('A face needs at least three corners.')
   if (firstCrossing(ring)) return refused('its outline crosses itself.')
   const anticlockwise = signedAreaMm2(ring) > 0 ? ring : [...ring].reverse()
-  const bottom = Math.min(...anticlockwise.map(point => point.y))
-  const start = anticlockwise.reduce((best, point, i) => {
-    const now = anticlockwise[best]!
-    return point.y < now.y - 1 || (Math.abs(point.y - now.y) <= 1 && point.x < now.x) ? i : best
-  }, 0)
-  const turned = [...anticlockwise.slice(start), ...anticlockwise.slice(0, start)].map(({ x, y }) => ({ x: x - anticlockwise[start]!.x, y: y - bottom }))
+  const origin = ringOrigin(anticlockwise)
+  const start = anticlockwise.findIndex(point => point.x === origin.x && Math.abs(point.y - origin.y) <= 1)
+  const turned = [...anticlockwise.slice(start), ...anticlockwise.slice(0, start)].map(({ x, y }) => ({ x: x - origin.x, y: y - origin.y }))
   const edges = guessEdges(turned)
   // The tapes need an eave to hook on: where no edge is level the one from the lowest corner stands in.
   if (!edges.includes('eave')) edges[0] = 'eave'

@@ -7,11 +7,15 @@ import { layFace, type LaidFace } from '../from-plan'
 import { fromPlan } from '../placement'
 import { guessEdges } from './guess'
 import { MOST_CORNERS, tooManyCorners } from './limits'
+import { type Hole, holeOf, type Read } from './read'
 
 const position = z.tuple([z.number(), z.number()]).rest(z.number())
 const featureSchema = z.object({
   type: z.literal('Feature'),
-  geometry: z.object({ type: z.literal('Polygon'), coordinates: z.array(z.array(position)).min(1) }),
+  geometry: z.discriminatedUnion('type', [
+    z.object({ type: z.literal('Polygon'), coordinates: z.array(z.array(position)).min(1) }),
+    z.object({ type: z.literal('MultiPolygon'), coordinates: z.array(z.array(z.array(position)).min(1)).min(1).max(20) }),
+  ]),
   properties: z.record(z.string(), z.unknown()).nullable(),
 })
 const collectionSchema = z.object({ type: z.literal('FeatureCollection'), features: z.array(featureSchema).min(1).max(20) })
@@ -31,9 +35,10 @@ export function mmPerDegree(latitudeDeg: number): { east: number, north: number 
 /**
  * Faces from a GeoJSON (RFC 7946) FeatureCollection of polygons in longitude and latitude, one a face. Each names its `pitch`
  * in degrees; `azimuth` (the way it faces, degrees from north) is taken as square off its first edge where it is not given;
- * `name`, and `edges` in the order of its corners, may be given too.
+ * `name`, and `edges` in the order of its corners, may be given too. Each part of a MultiPolygon is a face; holes come along as
+ * obstructions. What the file leaves open or has the wrong way round is said.
  */
-export function facesFromGeoJson(text: string): Outcome<LaidFace[]> {
+export function facesFromGeoJson(text: string): Outcome<Read<LaidFace & { holes: Hole[] }>> {
   let data: unknown
   try {
     data = JSON.parse(text)
@@ -45,17 +50,49 @@ export function facesFromGeoJson(text: string): Outcome<LaidFace[]> {
   const many = collectionSchema.safeParse(data)
   if (!one.success && !many.success) return refused('This file is not a GeoJSON FeatureCollection of polygons, one to a face.')
   const features = many.success ? many.data.features : [one.data!]
-  const [lon0, lat0] = features[0]!.geometry.coordinates[0]![0]!
-  if (Math.abs(lon0) > 180 || Math.abs(lat0) > 90) return refused('GeoJSON is in longitude and latitude; these coordinates are something else.')
-  const scale = mmPerDegree(lat0)
-  const faces: LaidFace[] = []
-  for (const [i, feature] of features.entries()) {
-    const ring = feature.geometry.coordinates[0]!.map(([lon, lat]): Point => ({ x: (lon - lon0) * scale.east, y: (lat - lat0) * scale.north }))
-    const face = faceOf(ring, feature.properties ?? {}, i + 1)
+  const parts = features.flatMap(({ geometry, properties }) => (geometry.type === 'Polygon' ? [geometry.coordinates] : geometry.coordinates).map(rings => ({ rings, properties: properties ?? {}, part: geometry.type === 'MultiPolygon' })))
+  const all = parts.flatMap(({ rings }) => rings.flat())
+  const [lon0, lat0] = all[0]!
+  if (all.some(([lon, lat]) => Math.abs(lon!) > 180 || Math.abs(lat!) > 180)) return refused('GeoJSON is in longitude and latitude; these coordinates are something else.')
+  if (Math.abs(lat0!) > 90) return refused('Longitude and latitude are the wrong way round in this file: GeoJSON has the longitude first.')
+  const said: string[] = []
+  if (looksSwapped(all as [number, number][])) said.push('The shapes are drawn out more north to south than their edges square off: longitude and latitude may be the wrong way round. GeoJSON has the longitude first.')
+  const missing = parts.filter(({ properties }) => properties.azimuth === undefined || properties.azimuth === null).length
+  if (missing) said.push(`${missing === parts.length ? 'No polygon says' : `${missing} of ${parts.length} polygons do not say`} which way it faces (“azimuth”): it is taken square off its first edge. Check it under Shape.`)
+  const scale = mmPerDegree(lat0!)
+  const faces: (LaidFace & { holes: Hole[] })[] = []
+  for (const [i, { rings, properties, part }] of parts.entries()) {
+    const flat = rings.map(ring => ring.map(([lon, lat]): Point => ({ x: (lon! - lon0!) * scale.east, y: (lat! - lat0!) * scale.north })))
+    const face = faceOf(flat[0]!, part ? { ...properties, name: `${typeof properties.name === 'string' ? properties.name : 'Face'} ${i + 1}` } : properties, i + 1)
     if (!face.ok) return face
-    faces.push(face.value)
+    const laid = face.value
+    const holes = flat.slice(1).map(ring => holeOf(ring.map(point => fromPlan({ place: laid.place, pitchDeg: laid.pitchDeg }, point))))
+    faces.push({ ...laid, holes })
   }
-  return done(faces)
+  const holes = faces.reduce((sum, face) => sum + face.holes.length, 0)
+  if (holes) said.push(`${holes} hole${holes === 1 ? '' : 's'} in the polygons ${holes === 1 ? 'comes' : 'come'} in as obstructions: say what each is.`)
+  return done({ faces, said })
+}
+
+/** A house drawn with longitude and latitude exchanged has corners that are no right angles where they were: away from the equator a degree east is shorter than one north. */
+function looksSwapped(points: [number, number][]): boolean {
+  const corners = points.slice(0, 4)
+  if (corners.length < 4) return false
+  const square = (lat: number, exchanged: boolean) => {
+    const { east, north } = mmPerDegree(lat)
+    const at = (k: number) => {
+      const [lon, latitude] = corners[k]!
+      return exchanged ? { x: latitude * east, y: lon * north } : { x: lon * east, y: latitude * north }
+    }
+    const [a, b, c] = [at(0), at(1), at(2)]
+    const [u, v] = [{ x: b.x - a.x, y: b.y - a.y }, { x: c.x - b.x, y: c.y - b.y }]
+    const sizes = Math.hypot(u.x, u.y) * Math.hypot(v.x, v.y)
+    return sizes === 0 ? 1 : Math.abs(u.x * v.x + u.y * v.y) / sizes
+  }
+  const [lon, lat] = corners[0]!
+  if (Math.abs(lon) > 85) return false
+  // The cosine between two sides: a right angle has none.
+  return square(lat, false) > 0.1 && square(lon, true) < 0.02
 }
 
 function faceOf(closed: Point[], properties: Record<string, unknown>, number: number): Outcome<LaidFace> {
@@ -74,7 +111,8 @@ function faceOf(closed: Point[], properties: Record<string, unknown>, number: nu
   const [a, b] = [ring[0]!, ring[1]!]
   // Outside is to the right of an edge that runs anticlockwise.
   const outward = clockwise ? { x: -(b.y - a.y), y: b.x - a.x } : { x: b.y - a.y, y: -(b.x - a.x) }
-  const azimuthDeg = wrapDeg(properties.azimuth === undefined ? degrees(Math.atan2(outward.x, outward.y)) : Number(properties.azimuth))
+  // Nothing said is not north: Number(null) would be 0.
+  const azimuthDeg = wrapDeg(properties.azimuth === undefined || properties.azimuth === null ? degrees(Math.atan2(outward.x, outward.y)) : Number(properties.azimuth))
   if (!Number.isFinite(azimuthDeg)) return say('its “azimuth” must be degrees from north.')
   const order = clockwise ? [...ring.keys()].reverse() : [...ring.keys()]
   const anticlockwise = order.map(i => ring[i]!)

@@ -1,8 +1,6 @@
 import type { Point } from '../../geometry'
 import type { EdgeKind } from '../../job'
-
-/** A level edge differs in height by less than this share of its length. */
-const LEVEL = 0.02
+import { isLevel, LEVEL_WITHIN } from '../level'
 
 /**
  * What the edges of a ring in a face's own plane most likely are, to be corrected by hand. The ring runs anticlockwise, so a
@@ -13,9 +11,8 @@ export function guessEdges(ring: Point[]): EdgeKind[] {
   return ring.map((from, i) => {
     const to = ring[(i + 1) % ring.length]!
     const [dx, dy] = [to.x - from.x, to.y - from.y]
-    const length = Math.hypot(dx, dy)
-    if (Math.abs(dy) <= LEVEL * length) return dx > 0 ? 'eave' : 'ridge'
-    if (Math.abs(dx) <= LEVEL * length) return 'rake'
+    if (isLevel({ from, to })) return dx > 0 ? 'eave' : 'ridge'
+    if (Math.abs(dx) <= LEVEL_WITHIN * Math.abs(dy)) return 'rake'
     return dx < 0 ? 'hip' : 'valley'
   })
 }

@@ -19,6 +19,11 @@ describe('a table of readings', () => {
     expect(read.value.corners.map(corner => corner.edge)).toEqual(['eave', 'rake', 'ridge', 'rake'])
     expect(areaMm2(shapeOf(read.value).region)).toBeCloseTo(30 * 304.8 * 14.5 * 304.8, 0)
   })
+  it('keeps the names that are given where others are not', () => {
+    const read = outlineFromCsv('0,0,eave\n9000,0,wall\n9000,4000,\n0,4000,', 'metric')
+    if (!read.ok || read.value.kind !== 'corners') throw new Error(problemOf(read))
+    expect(read.value.corners.map(corner => corner.edge)).toEqual(['eave', 'wall', 'ridge', 'rake'])
+  })
   it('keeps the names when the list runs clockwise', () => {
     const read = outlineFromCsv('0,0,rake\n0,4000,wall\n8000,4000,rake\n8000,0,eave', 'metric')
     if (!read.ok || read.value.kind !== 'corners') throw new Error(problemOf(read))
@@ -43,26 +48,62 @@ const dxf = (units: number | null, points: [number, number][], closed = true) =>
   ...points.flatMap(([x, y]) => ['10', String(x), '20', String(y)]), '0', 'ENDSEC', '0', 'EOF',
 ].join('\n')
 
+/** What a drawing comes to, where it can be read. */
+function drawn(text: string, unitMm: number | null = null) {
+  const read = outlinesFromDxf(text, unitMm)
+  if ('asksUnit' in read) throw new Error(read.why)
+  if (!read.ok) throw new Error(read.problem)
+  return read.value
+}
+
 describe('a DXF file', () => {
   const hipSide: [number, number][] = [[1, 1], [10, 1], [7, 5], [4, 5]]
   it('gives each closed polyline as a face, in the drawing’s units', () => {
-    const read = outlinesFromDxf(dxf(6, hipSide), 1)
-    if (!read.ok) throw new Error(read.problem)
-    const [{ name, outline }] = read.value as [{ name: string, outline: never }]
+    const read = drawn(dxf(6, hipSide))
+    const [{ name, outline }] = read.faces as [{ name: string, outline: never, holes: [] }]
     expect(name).toBe('REAR')
     expect(outlineSchema.safeParse(outline).success).toBe(true)
     expect(outline).toEqual({ kind: 'corners', corners: [{ xMm: 0, yMm: 0, edge: 'eave' }, { xMm: 9000, yMm: 0, edge: 'hip' }, { xMm: 6000, yMm: 4000, edge: 'ridge' }, { xMm: 3000, yMm: 4000, edge: 'hip' }] })
   })
-  it('takes the job’s unit where the file names none, and a clockwise ring', () => {
-    const read = outlinesFromDxf(dxf(null, [...hipSide].reverse()), 25.4)
-    expect(read.ok && read.value[0]!.outline.kind === 'corners' && read.value[0]!.outline.corners[1]!.xMm).toBeCloseTo(9 * 25.4, 6)
+  it('asks for the unit where the file names none or an unusual one, and takes what is said, for a clockwise ring too', () => {
+    const none = outlinesFromDxf(dxf(null, [...hipSide].reverse()), null)
+    expect('asksUnit' in none && none.why).toContain('does not say')
+    const odd = outlinesFromDxf(dxf(13, hipSide), null)
+    expect('asksUnit' in odd && odd.why).toContain('number 13')
+    const { outline } = drawn(dxf(null, [...hipSide].reverse()), 25.4).faces[0]!
+    expect(outline.kind === 'corners' && outline.corners[1]!.xMm).toBeCloseTo(9 * 25.4, 6)
+  })
+  it('follows an arc: a half circle of 2 m on a 4 m side has its area, and says so', () => {
+    // A bulge of 1 is half a circle to the right of the side, which runs left along the top of a square of 4 m.
+    const text = dxf(6, [[0, 0], [4, 0], [4, 4], [0, 4]]).replace(['10', '4', '20', '4'].join('\n'), ['10', '4', '20', '4', '42', '1'].join('\n'))
+    const { faces, said } = drawn(text)
+    expect(areaMm2(shapeOf(faces[0]!.outline).region) / 1e6).toBeCloseTo(16 + Math.PI * 4 / 2, 0)
+    expect(said.join()).toContain('Arcs are followed')
+  })
+  it('takes a polyline with heights at its true size on the slope: 4 m in plan at 45° is 5.66 m', () => {
+    const corners = [[0, 0, 0], [9, 0, 0], [9, 4, 4], [0, 4, 4]]
+    const text = ['0', 'SECTION', '2', 'HEADER', '9', '$INSUNITS', '70', '6', '0', 'ENDSEC', '0', 'SECTION', '2', 'ENTITIES', '0', 'POLYLINE', '8', 'REAR', '66', '1', '70', '9',
+      ...corners.flatMap(([x, y, z]) => ['0', 'VERTEX', '8', 'REAR', '10', String(x), '20', String(y), '30', String(z), '70', '32']), '0', 'SEQEND', '0', 'ENDSEC', '0', 'EOF'].join('\n')
+    const { faces, said } = drawn(text)
+    const { along, up } = shapeOf(faces[0]!.outline)
+    expect(along.toMm).toBeCloseTo(9000, 0)
+    expect(up.toMm).toBeCloseTo(4000 * Math.SQRT2, 0)
+    expect(said.join()).toContain('true size')
+  })
+  it('offers what is drawn inside a face as holes, and names what it leaves out', () => {
+    const one = (points: [number, number][], closed: boolean) => ['0', 'LWPOLYLINE', '8', 'A', '90', String(points.length), '70', closed ? '1' : '0', ...points.flatMap(([x, y]) => ['10', String(x), '20', String(y)])]
+    const text = ['0', 'SECTION', '2', 'HEADER', '9', '$INSUNITS', '70', '4', '0', 'ENDSEC', '0', 'SECTION', '2', 'ENTITIES', ...one([[100, 0], [9100, 0], [9100, 5000], [100, 5000]], true), ...one([[2100, 2000], [2900, 2000], [2900, 2600], [2100, 2600]], true), ...one([[0, 0], [5, 5], [9, 1]], false), '0', 'ENDSEC', '0', 'EOF'].join('\n')
+    const { faces, said } = drawn(text)
+    expect(faces).toHaveLength(1)
+    expect(faces[0]!.holes).toEqual([{ xMm: 2400, yMm: 2300, widthMm: 800, heightMm: 600 }])
+    expect(said.join()).toContain('1 open polyline is left out')
   })
   it.each([
     ['a picture', '\u0089PNG\r\n\u001a\n', 'not a DXF file'],
     ['an open polyline', dxf(4, hipSide, false), 'no closed polyline'],
     ['a crossing one', dxf(4, [[0, 0], [900, 400], [900, 0], [0, 400]]), 'crosses itself'],
     ['an empty drawing', '0\nSECTION\n2\nENTITIES\n0\nENDSEC\n0\nEOF', 'nothing drawn'],
-  ])('%s: says so', (_, text, words) => expect(problemOf(outlinesFromDxf(text, 1))).toContain(words))
+  ])('%s: says so', (_, text, words) => expect(problemOf(outlinesFromDxf(text, 1) as { ok: boolean })).toContain(words))
 })
 
 describe('a GeoJSON footprint', () => {
@@ -79,17 +120,38 @@ describe('a GeoJSON footprint', () => {
   it('lays the face at true lengths, facing off its first edge', () => {
     const read = facesFromGeoJson(file({ pitch: 60, name: 'South' }))
     if (!read.ok) throw new Error(read.problem)
-    const [face] = read.value
+    const [face] = read.value.faces
     expect(face!.place.azimuthDeg).toBeCloseTo(180, 6)
     const { along, up, edges } = shapeOf(face!.outline)
     expect(along.toMm).toBeCloseTo(10_000, 3)
     expect(up.toMm).toBeCloseTo(4000 / Math.cos(Math.PI / 3), 3)
     expect(edges.map(edge => edge.kind)).toEqual(['eave', 'rake', 'ridge', 'rake'])
   })
+  it('asks for the way it faces where the file says null: nothing is not north', () => {
+    const read = facesFromGeoJson(file({ pitch: 60, azimuth: null }))
+    if (!read.ok) throw new Error(read.problem)
+    expect(read.value.faces[0]!.place.azimuthDeg).toBeCloseTo(180, 6)
+    expect(read.value.said.join()).toContain('square off its first edge')
+  })
+  it('reads every part of a MultiPolygon, brings holes along and notices latitude before longitude', () => {
+    const hole = [[3000, 1000], [4000, 1000], [4000, 1500], [3000, 1500], [3000, 1000]].map(([x, y]) => [4 + x! / east, 52 + y! / north])
+    const other = ring.map(([lon, lat]) => [lon! + 0.0003, lat!])
+    const read = facesFromGeoJson(JSON.stringify({ type: 'Feature', properties: { pitch: 60, azimuth: 180, name: 'Roof' }, geometry: { type: 'MultiPolygon', coordinates: [[ring, hole], [other]] } }))
+    if (!read.ok) throw new Error(read.problem)
+    expect(read.value.faces.map(face => face.name)).toEqual(['Roof 1', 'Roof 2'])
+    const [one] = read.value.faces[0]!.holes
+    expect(one!.widthMm).toBeCloseTo(1000, 1)
+    expect(one!.heightMm).toBeCloseTo(500 / Math.cos(Math.PI / 3), 1)
+    expect(problemOf(facesFromGeoJson(file({ pitch: 30 }, [[[4, 120], [4.0001, 120], [4.0001, 120.0001], [4, 120]]])))).toContain('wrong way round')
+    // A house turned by 30 degrees, with its coordinates exchanged: its corners are no right angles where they were.
+    const turned = [[0, 0], [8660, 5000], [6660, 8464], [-2000, 3464], [0, 0]].map(([x, y]) => [52 + y! / north, 4 + x! / east])
+    const swapped = facesFromGeoJson(file({ pitch: 30 }, [turned]))
+    expect(swapped.ok && swapped.value.said.join()).toContain('may be the wrong way round')
+  })
   it('keeps named edges and a clockwise ring', () => {
     const read = facesFromGeoJson(file({ pitch: 20, azimuth: 180, edges: ['rake', 'wall', 'rake', 'eave'] }, [[ring[0]!, ring[3]!, ring[2]!, ring[1]!, ring[0]!]]))
     if (!read.ok) throw new Error(read.problem)
-    expect(shapeOf(read.value[0]!.outline).edges.map(edge => edge.kind)).toEqual(['eave', 'rake', 'wall', 'rake'])
+    expect(shapeOf(read.value.faces[0]!.outline).edges.map(edge => edge.kind)).toEqual(['eave', 'rake', 'wall', 'rake'])
   })
   it.each([
     ['not JSON', '<kml/>', 'not JSON'], ['another kind of JSON', '{"type":"Point"}', 'not a GeoJSON'], ['no pitch', file({}), '“pitch”'], ['a wall', file({ pitch: 80 }), '“pitch”'],

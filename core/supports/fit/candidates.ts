@@ -9,7 +9,7 @@ const NOMINAL_TOLERANCE = 0.015
 /** Pilots that missed may have been drilled or noted wrong so often. */
 const WRONG_SHARE = 0.05
 /** The typed spacing is so many times likelier than any other that builders set out to (common practice). */
-export const TYPED_TIMES = 4
+export const TYPED_TIMES = 8
 
 /** A range of spacings to look in; `nominalMm` is the size it was set out to, if any. */
 export interface SpacingRange { fromMm: number, toMm: number, nominalMm: number | null }
