@@ -37,7 +37,7 @@ const views = [
   ['cut-plan', `${job(1)}/load-out`, wide, page => page.getByRole('tab', { name: 'Cut plan' }).click()],
   ['mark-out', `${job(1)}/mark-out`, wide],
   ['mark-out-phone', `${job(1)}/roof`, phone, async (page) => {
-    await page.getByRole('button', { name: /all steps/ }).click()
+    await page.getByRole('button', { name: /all lines/ }).click()
     await page.getByRole('button', { name: /^Fixings on rail 2/ }).click()
   }],
 ]

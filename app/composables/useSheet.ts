@@ -4,7 +4,7 @@ import type { FaceChanges } from '#core/markout'
 import type { Plan } from '#core/plan'
 
 /** One issued revision of the mark-out, without its pages. */
-export interface IssuedRevision { revision: number, issuedBy: string, issuedAt: string, jobVersion: number, note: string }
+export interface IssuedRevision { revision: number, issuedBy: string, issuedAt: string, jobVersion: number, note: string, despite: { reason: string, stops: string[] } | null }
 
 /** What a job's sheets show. */
 export interface JobSheet { job: Job, plan: Plan, version: number, updatedAt: string, loadout: Loadout, issued: IssuedRevision[], changes: FaceChanges[] }

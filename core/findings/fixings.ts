@@ -3,16 +3,16 @@ import { forbiddenStrips } from '../coverings'
 import { fixMoved, type Shortfall, shiftsToTry } from '../fixings'
 import { applyEdit, faceOf, type PlainEdit } from '../job'
 import { type FaceLayout, layOut } from '../plan/face'
-import { endNames, OVERHANG_SHARE_OF_SPAN } from '../rails'
+import { endNames } from '../rails'
 import type { PlacesForRail } from '../supports'
 import { length } from '../units'
-import { type FindingContext, lineWord, railNumbers, writer } from './context'
+import { type FindingContext, railNumbers, writer } from './context'
 import type { Cure, DraftFinding } from './finding'
 import { noCures } from './finding'
 
 /** Spans and overhangs that no choice of fixings can keep, and what the plan rests on. */
 export function fixingFindings(context: FindingContext): DraftFinding[] {
-  return [...impossible(context), ...longOverhangs(context), ...pattern(context), ...overMaker(context), ...unjustified(context)]
+  return [...impossible(context), ...pattern(context), ...overMaker(context), ...unjustified(context)]
 }
 
 /** Equal troubles of several rails, such as one wide gap between two rafters, make one finding. */
@@ -119,29 +119,6 @@ function shorterRows(context: FindingContext, shortfall: Shortfall, railIds: str
   const moved: PlainEdit[] = shiftMm ? [{ type: 'set-array', faceId: face.id, values: { shiftMm: shortened.shiftMm + shiftMm } }] : []
   const label = rows.length === 1 ? `Drop a module from row ${rows[0]!.index + 1}` : `Drop a module from ${rows.length} rows`
   return [{ label: shiftMm ? `${label} and shift ${wayOf(context, shiftMm)}` : label, edit: { type: 'batch', edits: [...drops, ...moved] } }]
-}
-
-/** What is over by less than this can't be seen on a tape. */
-const SHOWS_MM = 0.5
-
-/** Overhangs inside their limit but over the usual share of the span beside them. */
-function longOverhangs(context: FindingContext): DraftFinding[] {
-  const { face, plan } = context
-  const say = writer(context)
-  const long = plan.fixings.rails.flatMap((rail) => {
-    if (rail.shortfalls.length || !rail.spansMm.length) return []
-    return ([[0, rail.overhangStartMm, rail.spansMm[0]!], [1, rail.overhangEndMm, rail.spansMm.at(-1)!]] as const)
-      .filter(([, overhangMm, spanMm]) => overhangMm > OVERHANG_SHARE_OF_SPAN * spanMm + SHOWS_MM)
-      .map(([end, overhangMm, spanMm]) => ({ rail, end, overhangMm, limitMm: OVERHANG_SHARE_OF_SPAN * spanMm }))
-  })
-  if (!long.length) return []
-  const worst = long.reduce((a, b) => b.overhangMm - b.limitMm > a.overhangMm - a.limitMm ? b : a)
-  const number = plan.rails.find(rail => rail.id === worst.rail.railId)!.number
-  return [{
-    id: `overhang-share:${face.id}`, severity: 'note', stage: 'rails', faceId: face.id, about: worst.rail.railId,
-    sentence: `${long.length === 1 ? 'One overhang is' : `${long.length} overhangs are`} longer than 0.4 of the span beside ${long.length === 1 ? 'it' : 'them'} (common practice), the longest at the ${endNames(plan.rails[0]!)[worst.end]} end of ${lineWord(plan)} ${number}: ${say(worst.overhangMm)} beside ${say(worst.limitMm)}. All keep the limit of ${say(plan.limits.maxOverhangMm)}.`,
-    measured: length(worst.overhangMm), limit: length(worst.limitMm), propose: noCures,
-  }]
 }
 
 /** A pattern that was asked for and can't be had. */

@@ -2,6 +2,7 @@
 export * from './finding'
 export * from './draft'
 export { engineerFindings, framingFindings } from './loads'
+export { onceFindings } from './once'
 export { checkWords } from './strength'
 export { roofFindings } from './roof'
 export * from './site'

@@ -27,9 +27,6 @@ function notCovered(context: FindingContext): DraftFinding[] {
     found.push({ ...base(context, 'wind-by-nobody'), severity: 'stop', sentence: 'The wind pressures are typed, and nobody is named for them. Write down the engineer who gave them.' })
   }
   found.push(...loads.snow.unknown.map((why, i): DraftFinding => ({ ...base(context, `snow-not-known-${i}`), severity: 'stop', sentence: `${why} On a roof of this pitch it is nearly always the greater: balanced snow alone is no plan.` })))
-  if (loads.wind.fromMemory) {
-    found.push({ ...base(context, 'loads-from-memory'), severity: 'caution', sentence: `${loads.format === 'asd' ? 'The pressure coefficients of this edition' : 'The pressure coefficients for this roof’s form'} are from memory and not checked against the document${loads.format === 'asd' ? '; where memory leaves it open the greater is taken' : ''}. An engineer’s own figures can be typed over each of them.` })
-  }
   return [...found, ...overEave(context, loads)]
 }
 
@@ -44,7 +41,7 @@ function overEave(context: FindingContext, { wind }: FaceLoads): DraftFinding[] 
   if (lowMm >= alongSlopeMm - 0.5) return []
   return [{
     ...base(context, 'over-eave'), severity: 'stop', measured: { kind: 'length', mm: lowMm }, limit: { kind: 'length', mm: alongSlopeMm },
-    sentence: `Modules begin ${writer(context)(lowMm)} up the slope and the eave stands out ${writer(context)(alongSlopeMm)} along it past the wall : over it the edition has coefficients for overhangs, and this tool does not have them. Move the rows up, or type an engineer’s pressures.`,
+    sentence: `Modules begin ${writer(context)(lowMm)} up the slope and the eave stands out ${writer(context)(alongSlopeMm)} along it past the wall: over it the edition has coefficients for overhangs, and this tool does not have them. Move the rows up, or type an engineer’s pressures.`,
     propose: () => [{ label: 'Raise the rows past the wall', edit: { type: 'set-row', faceId: face.id, row: 0, values: { gapBelowMm: ((face.array.rows[0] ?? plainRow).gapBelowMm ?? 0) + alongSlopeMm - lowMm } } }],
   }]
 }

@@ -134,16 +134,10 @@ function uncertain(context: FindingContext): DraftFinding[] {
   const misses = fixings.reduce((sum, fixing) => sum + 1 - fixing.timber, 0)
   const edges = fixings.reduce((sum, fixing) => sum + Math.max(0, fixing.timber - fixing.chance), 0)
   const said = (n: number) => n.toFixed(n < 10 ? 1 : 0)
-  if (members.length) {
-    return [{
-      ...base(context), id: `rafters-guessed:${face.id}`, severity: 'caution', about: members[0]!, measured: count(guessed.length, 'fixings'), limit: null, propose: noCures,
-      sentence: `${guessed.length} of ${plural(fixings.length, 'fixing')} ${guessed.length === 1 ? 'stands' : 'stand'} on ${plural(members.length, memberWord(face.supports))} that nobody has found: ${members.length > 3 ? `${members.slice(0, 3).join(', ')} and others` : members.join(', ')}. As things stand about ${said(misses)} of all would miss the timber, and about ${said(edges)} more would be in it but too near its edge. Find several, and drill a pilot before every fixing.`,
-    }]
-  }
-  if (misses + edges < 0.5) return []
+  if (!members.length) return []
   return [{
-    ...base(context), id: `rafters-unproved:${face.id}`, severity: 'note', about: 'rafters', measured: count(Math.round(misses + edges), 'fixings'), limit: null, propose: noCures,
-    sentence: `No fixing stands on a guess, but by these readings about ${said(misses)} of ${fixings.length} would still miss the timber and about ${said(edges)} be in it but too near its edge. A pilot before every fixing tells.`,
+    ...base(context), id: `rafters-guessed:${face.id}`, severity: 'caution', about: members[0]!, measured: count(guessed.length, 'fixings'), limit: null, propose: noCures,
+    sentence: `${guessed.length} of ${plural(fixings.length, 'fixing')} ${guessed.length === 1 ? 'stands' : 'stand'} on ${plural(members.length, memberWord(face.supports))} that nobody has found: ${members.length > 3 ? `${members.slice(0, 3).join(', ')} and others` : members.join(', ')}. As things stand about ${said(misses)} of all would miss the timber, and about ${said(edges)} more would be in it but too near its edge. Find several, and drill a pilot before every fixing.`,
   }]
 }
 

@@ -45,7 +45,7 @@ function overused(context: FindingContext): DraftFinding[] {
       id: `strength:${face.id}:${kind}`, severity: 'stop', stage: 'rails', faceId: face.id, about: worst.rail.id,
       sentence: unheld
         ? `${railNumbers(plan, own.map(({ rail }) => rail.number))}: nothing is known that holds ${checkWords[kind].name} with ${plan.parts.mount.name} under ${plan.strength!.loads.format === 'asd' ? 'allowable' : 'design'} loads. Type the figure its maker or an engineer gives, or take another mount.`
-        : `${railNumbers(plan, own.map(({ rail }) => rail.number))}: ${checkWords[kind].name} is at ${Math.round(100 * worst.use.worst)} % with the best fixings found, ${formatQuantity(sizeOf(kind, check.value), job.units)} of ${formatQuantity(sizeOf(kind, check.limit), job.units)} under ${check.combination}.`,
+        : `${railNumbers(plan, own.map(({ rail }) => rail.number))}: ${checkWords[kind].name} is at ${Math.round(100 * worst.use.worst)} % with the fixings shown, ${formatQuantity(sizeOf(kind, check.value), job.units)} of ${formatQuantity(sizeOf(kind, check.limit), job.units)} under ${check.combination}.`,
       measured: unheld ? null : sizeOf(kind, check.value), limit: unheld ? null : sizeOf(kind, check.limit),
       propose: () => [...otherParts(context), ...aligned(context), ...smallerOverhang(context, kind)],
     }
@@ -127,12 +127,9 @@ function screening(context: FindingContext): DraftFinding[] {
   if (face.supports.kind !== 'rafters' || !plan.rails.length) return []
   const sums = supportSums(plan.uses.flatMap((use, r) => use ? use.fixings.map((duty, i) => ({ duty, member: plan.fixings.rails[r]!.fixings[i]!.member })) : []))
   const found = screenRafter(face, plan.strength!.loads, sums)
-  const note = { id: `screening:${face.id}`, stage: 'rails' as const, faceId: face.id, about: '', propose: noCures }
-  if (!found) {
-    return [{ ...note, severity: 'note', measured: null, limit: null, sentence: 'The existing rafters were not looked at: type their depth, span and bending strength for a first look. Whether the roof bears the array is for a licensed engineer where the code says so.' }]
-  }
+  if (!found) return []
   return [{
-    ...note, severity: found.after > 1 ? 'caution' : 'note', measured: share(found.after), limit: share(1),
+    id: `screening:${face.id}`, severity: found.after > 1 ? 'caution' : 'note', stage: 'rails', faceId: face.id, about: '', propose: noCures, measured: share(found.after), limit: share(1),
     sentence: `A first look at the rafter: its bending strength is used ${Math.round(100 * found.before)} % by roof and snow and ${Math.round(100 * found.after)} % with the array on it.${found.after > 1 ? ' That is more than it has: an engineer must look.' : ''} This is a screening, not a sign-off.`,
   }]
 }

@@ -3,7 +3,7 @@ import { after, catalogue, changed, inch, planOf, threeRowsOfSix } from '../../t
 import { plainRow } from '../job'
 import { markoutSheet, planJob } from '../plan'
 import { readingDivisionMm } from '../units'
-import { gaugeError, markTasks, revisionName, sheetChanges, spokenCheck, spokenLength, spokenMark, spokenStep, spokenTask, squareFor, stepProgress } from './index'
+import { gaugeError, lineCards, markTasks, revisionName, sheetChanges, spokenCheck, spokenLength, spokenMark, spokenStep, spokenTask, squareFor } from './index'
 
 const face = () => threeRowsOfSix().faces[0]!
 const marksOf = (array = {}, values = {}) => planOf(changed(values, array).faces[0]!).marks
@@ -180,11 +180,14 @@ describe('one task at a time', () => {
     const kept = fewer.filter(key => tasks.some(task => task.key === key))
     expect(kept.length / fewer.length).toBeGreaterThan(0.95)
   })
-  it('says how far each step has come', () => {
-    const [datum, next] = stepProgress(tasks, new Set([tasks[0]!.key, tasks[1]!.key, tasks[2]!.key]))
-    expect(datum).toMatchObject({ title: 'Datum', firstTask: 0, done: 2, of: 2 })
-    expect(next).toMatchObject({ firstTask: 2, done: 1 })
-    expect(stepProgress(tasks, new Set()).reduce((sum, one) => sum + one.of, 0)).toBe(tasks.length)
+  it('stands on one card a line: all of a step together, nothing lost and nothing twice', () => {
+    const two = markTasks([...faces, { ...faces[0]!, faceId: 'back', name: 'Back face' }])
+    const cards = lineCards(two)
+    expect(cards.flatMap(card => card.tasks)).toEqual(two)
+    expect(cards.map(card => `${card.faceId}/${card.step.id}`)).toEqual(['main', 'back'].flatMap(face => faces[0]!.marks.map(step => `${face}/${step.id}`)))
+    expect(cards.every(card => card.tasks.every(task => task.step === card.step && task.faceId === card.faceId))).toBe(true)
+    // What a crew has to tap for three rows of six: a card a line, not a card a mark.
+    expect(cards.length * 3).toBeLessThan(two.length)
   })
   it('tells its step first, then only the mark', () => {
     const fixing = tasks.filter(task => task.step.id === 'fixings-row1-lower')

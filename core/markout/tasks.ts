@@ -39,20 +39,6 @@ export function lineCards(tasks: MarkTask[]): LineCard[] {
   return cards
 }
 
-/** How far each step has come. */
-export interface StepProgress { faceId: string, stepId: string, title: string, firstTask: number, done: number, of: number }
-
-export function stepProgress(tasks: MarkTask[], ticked: ReadonlySet<string>): StepProgress[] {
-  const steps: StepProgress[] = []
-  tasks.forEach((task, i) => {
-    if (task.first) steps.push({ faceId: task.faceId, stepId: task.step.id, title: task.step.title, firstTask: i, done: 0, of: 0 })
-    const step = steps.at(-1)!
-    step.of++
-    if (ticked.has(task.key)) step.done++
-  })
-  return steps
-}
-
 /** What is said of a task, with its step's instruction where it is the first. */
 export function spokenTask(task: MarkTask, units: UnitSystem): string {
   const words = task.kind === 'check' ? spokenCheck(task.check, units) : spokenMark(task.mark, units)

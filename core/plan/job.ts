@@ -1,5 +1,5 @@
 import type { Catalogue } from '../catalogue'
-import { bySeverity, type Cure, draftFindings, engineerFindings, framingFindings, roofFindings, siteFindings, type DraftFinding, type Finding } from '../findings'
+import { bySeverity, type Cure, draftFindings, engineerFindings, framingFindings, onceFindings, roofFindings, siteFindings, type DraftFinding, type Finding } from '../findings'
 import { applyEdit, type Face, type Job } from '../job'
 import type { Part } from '../parts'
 import type { RoofClear } from '../keepclear'
@@ -75,7 +75,7 @@ function draftPlan(job: Job, catalogue: Catalogue, before: Draft | null): Draft 
     })
     return { ...draft, face }
   })
-  return { job, roof, faces, findings: [...siteFindings(job), ...engineerFindings(job), ...framingFindings(job), ...roofFindings(job, roof), ...faces.flatMap(one => one.findings)] }
+  return { job, roof, faces, findings: [...siteFindings(job), ...engineerFindings(job), ...framingFindings(job), ...roofFindings(job, roof), ...onceFindings(job, faces.map(({ face, layout }) => ({ face, plan: layout }))), ...faces.flatMap(one => one.findings)] }
 }
 
 /** Keeps the cures that, planned with, make the finding go away and bring no stop that was not there before. */

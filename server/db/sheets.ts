@@ -2,10 +2,10 @@ import type { PoolClient } from 'pg'
 import type { MarkoutSheet } from '#core/plan'
 
 /** An issued mark-out without its pages. */
-export interface IssuedLine { revision: number, issuedBy: string, issuedAt: string, jobVersion: number, note: string }
+export interface IssuedLine { revision: number, issuedBy: string, issuedAt: string, jobVersion: number, note: string, despite: MarkoutSheet['despite'] }
 export interface IssuedSheet extends IssuedLine { sheet: MarkoutSheet }
 
-const line = 's.revision, p.name as "issuedBy", s.issued_at as "issuedAt", s.job_version as "jobVersion", s.note'
+const line = 's.revision, p.name as "issuedBy", s.issued_at as "issuedAt", s.job_version as "jobVersion", s.note, s.sheet->\'despite\' as despite'
 const from = 'from issued_sheets s join people p using (firm_id, person_id) where s.job_id = $1'
 
 /** A job's issued mark-outs, the newest first. */

@@ -92,7 +92,7 @@ test('every part of the load-out and every mark on the roof of every demo job: n
     await page.goto(`/jobs/${id}/roof`)
     await expect(page.getByRole('button', { name: 'Marked' }), job.title).toBeVisible()
     if (i === 2) await noSeriousFault(page)
-    await page.getByRole('button', { name: /all steps/ }).click()
+    await page.getByRole('button', { name: /all lines/ }).click()
     expect(await page.locator('body').innerText()).not.toMatch(NO_FIGURE)
     await page.getByRole('listitem').nth(6).getByRole('button').click()
     expect(await page.locator('body').innerText()).not.toMatch(NO_FIGURE)

@@ -36,7 +36,36 @@ test('a mark-out is issued, then superseded by an edit, then issued again; each 
   expect((await page.request.post(`/api/jobs/${jobId}/sheets`, { data: { version: 0, note: '' } })).status()).toBe(409)
 })
 
-test('on the roof: one mark a screen, ticks kept over a reload and without a signal, and a superseded sheet says so', async ({ page, context }) => {
+test('a mark-out with a stop open is issued only with a reason, and sheet and phone carry it', async ({ page }) => {
+  const jobId = await freshJob()
+  await openStage(page, jobId, 'rails')
+  await page.getByRole('tab', { name: 'Loads' }).click()
+  await page.getByLabel('Rules', { exact: true }).first().click()
+  await page.getByRole('option', { name: /European/ }).click()
+  await page.getByLabel('A licensed engineer', { exact: true }).first().click()
+  await page.getByRole('option', { name: /asked for by code/ }).click()
+  await saved(page)
+  await openStage(page, jobId, 'mark-out')
+  const issue = page.getByRole('region', { name: 'Issue' })
+  const button = issue.getByRole('button', { name: 'Issue revision A' })
+  await expect(page.getByRole('region', { name: 'What stops the work' })).toContainText('engineer')
+  await expect(page.getByRole('navigation', { name: 'Stages of the job' }).getByRole('link', { name: /Mark-out/ })).toContainText(/stop/i)
+  await expect(button).toBeDisabled()
+  // Past the screen, the server holds to it too.
+  const { version } = await (await page.request.get(`/api/jobs/${jobId}/sheet`)).json() as { version: number }
+  const answer = await page.request.post(`/api/jobs/${jobId}/sheets`, { data: { version, note: '', reason: '  ' } })
+  expect(answer.status()).toBe(409)
+  expect(await answer.text()).toContain('say why the sheet is issued all the same')
+  await page.getByLabel('Reason for issuing with a stop open').fill('Rails only today, fixings wait for the letter')
+  await button.click()
+  await expect(issue).toContainText('Revision A issued by')
+  await expect(issue).toContainText('Rails only today, fixings wait for the letter')
+  await page.setViewportSize({ width: 390, height: 844 })
+  await page.goto(`/jobs/${jobId}/roof`)
+  await expect(page.getByRole('alert').filter({ hasText: 'issued it all the same: Rails only today' })).toBeVisible()
+})
+
+test('on the roof: one card a line, ticked mark by mark or whole, ticks kept over a reload and without a signal, and a superseded sheet says so', async ({ page, context }) => {
   const jobId = await freshJob()
   await page.setViewportSize({ width: 390, height: 844 })
   await page.goto(`/jobs/${jobId}/roof`)
@@ -48,7 +77,7 @@ test('on the roof: one mark a screen, ticks kept over a reload and without a sig
   await expect(page.getByText('ticks have reached the office')).toBeVisible()
 
   // Down to the fixings of rail 1, whose first stands on a rafter that is guessed.
-  await page.getByRole('button', { name: /all steps/ }).click()
+  await page.getByRole('button', { name: /all lines/ }).click()
   await page.getByRole('button', { name: /^Fixings on rail 1/ }).click()
   await expect(page.getByRole('heading', { name: 'Fixing 1' })).toBeVisible()
   await expect(page.getByText(/guessed: pilot first/)).toBeVisible()
@@ -58,19 +87,24 @@ test('on the roof: one mark a screen, ticks kept over a reload and without a sig
   await context.setOffline(false)
   await expect(page.getByText('ticks have reached the office')).toBeVisible()
   await page.reload()
-  await expect(page.getByRole('button', { name: /3 of \d+ done/ })).toBeVisible()
+  await page.getByRole('button', { name: /1 of \d+ lines done, all lines/ }).click()
+  await page.getByRole('button', { name: /^Fixings on rail 1/ }).click()
+  await expect(page.getByRole('button', { name: 'Fixing 1: done' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Fixing 2' })).toBeVisible()
+  await page.getByRole('button', { name: 'Whole line' }).click()
+  await expect(page.getByRole('button', { name: /2 of \d+ lines done/ })).toBeVisible()
 
   // Issued, then changed: what was ticked belongs to the sheet it was ticked on, and the roof is told.
   await page.request.post(`/api/jobs/${jobId}/sheets`, { data: { version: 0, note: '' } })
   await page.reload()
   await expect(page.getByText('Revision A')).toBeVisible()
-  await expect(page.getByRole('button', { name: /0 of \d+ done/ })).toBeVisible()
+  await expect(page.getByRole('button', { name: /0 of \d+ lines done/ })).toBeVisible()
   await page.setViewportSize({ width: 1280, height: 800 })
   await openStage(page, jobId, 'rows')
   await page.getByRole('button', { name: 'One row fewer' }).click()
   await saved(page)
   await page.goto(`/jobs/${jobId}/roof`)
-  await expect(page.getByRole('alert')).toContainText('Not the issued sheet')
+  await expect(page.getByRole('alert').filter({ hasText: 'Not the issued sheet' })).toBeVisible()
 })
 
 test('the van list is ticked, spares and lifts are typed, and files can be had', async ({ page }) => {

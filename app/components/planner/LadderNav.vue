@@ -6,7 +6,8 @@ import type { Finding } from '#core/findings'
 const { stage, findings, jobId } = defineProps<{ stage: StageId, findings: Finding[], jobId: string }>()
 
 const rungs = computed(() => [...stages].reverse().map((one) => {
-  const own = findings.filter(finding => finding.stage === one.id)
+  // The mark-out waits for whatever stops the work, wherever it is.
+  const own = findings.filter(finding => finding.stage === one.id || (one.id === 'mark-out' && finding.severity === 'stop'))
   const state = own.some(finding => finding.severity === 'stop') ? 'stop' as const : own.some(finding => finding.severity === 'caution') ? 'caution' as const : 'clear' as const
   return { ...one, state }
 }))

@@ -3,12 +3,13 @@ import { type FaceChanges, revisionName } from '#core/markout'
 import type { UnitSystem } from '#core/units'
 
 /** Where the mark-out stands: which revision is out, what has changed since, and the next to be issued. */
-const { jobId, issued, changes, version, units } = defineProps<{ jobId: string, issued: IssuedRevision[], changes: FaceChanges[], version: number, units: UnitSystem }>()
+const { jobId, issued, changes, version, stops, units } = defineProps<{ jobId: string, issued: IssuedRevision[], changes: FaceChanges[], version: number, stops: string[], units: UnitSystem }>()
 const emit = defineEmits<{ issued: [] }>()
 const store = useJobStore()
 const last = computed(() => issued[0] ?? null)
 const changed = computed(() => changes.reduce((sum, face) => sum + face.changes.length, 0))
 const note = ref('')
+const reason = ref('')
 const problem = ref('')
 const busy = ref(false)
 const shows = ref(false)
@@ -18,8 +19,9 @@ async function issue() {
   problem.value = ''
   busy.value = true
   try {
-    await $fetch(`/api/jobs/${jobId}/sheets`, { method: 'POST', body: { version, note: note.value } })
+    await $fetch(`/api/jobs/${jobId}/sheets`, { method: 'POST', body: { version, note: note.value, reason: stops.length ? reason.value : '' } })
     note.value = ''
+    reason.value = ''
     shows.value = false
     emit('issued')
   }
@@ -53,7 +55,7 @@ async function issue() {
         class="no-print"
         :label="`Issue revision ${revisionName((last?.revision ?? 0) + 1)}`"
         :loading="busy"
-        :disabled="store.saveState !== 'saved'"
+        :disabled="store.saveState !== 'saved' || (stops.length > 0 && !reason.trim())"
         @click="issue"
       />
     </div>
@@ -68,7 +70,25 @@ async function issue() {
         placeholder="A note for the crew, printed on the sheet"
         aria-label="Note on the issued sheet"
       />
+      <template v-if="stops.length">
+        <p class="mt-2 text-[15px] font-semibold text-brick-600">
+          {{ stops.length === 1 ? 'A stop is' : `${stops.length} stops are` }} open. Whoever issues the sheet all the same says why; it stands at its top.
+        </p>
+        <UInput
+          v-model="reason"
+          class="mt-1 w-full"
+          maxlength="300"
+          placeholder="Why it is issued although something stops the work"
+          aria-label="Reason for issuing with a stop open"
+        />
+      </template>
     </div>
+    <p
+      v-if="last?.despite"
+      class="mt-2 border-l-4 border-brick-500 py-1 pl-3 text-[15px] font-semibold"
+    >
+      Issued with {{ last.despite.stops.length === 1 ? 'a stop' : `${last.despite.stops.length} stops` }} open, by {{ last.issuedBy }}: {{ last.despite.reason }}
+    </p>
     <p
       v-if="problem"
       role="alert"

@@ -1,10 +1,13 @@
 <script setup lang="ts">
+import { stopsOf } from '#core/plan'
 import { datumName } from '#core/roof'
 
 /** The mark-out: lines and marks in the order in which they are struck, every reading from the one datum. */
 const { jobId } = defineProps<{ jobId: string }>()
 const { sheet, error, refresh } = useSheet(jobId)
 const units = computed(() => sheet.value!.job.units)
+/** What stops the work: a sheet is not issued over it in silence. */
+const stops = computed(() => sheet.value ? stopsOf(sheet.value.plan) : [])
 /** The revision that is out, where there is one: its PDF is what is handed over. */
 const revision = computed(() => sheet.value && sheet.value.issued[0] && !sheet.value.changes.length ? sheet.value.issued[0].revision : null)
 const pdf = (paper: 'A4' | 'LETTER') => `/api/jobs/${jobId}/mark-out.pdf?paper=${paper}${revision.value === null ? '' : `&revision=${revision.value}`}`
@@ -38,8 +41,8 @@ const files = computed(() => [[
       >
         <UButton
           icon="i-lucide-smartphone"
-          label="Mark by mark"
-          title="One mark a screen, for the phone on the roof"
+          label="Line by line"
+          title="One card a line, for the phone on the roof"
           :to="`/jobs/${jobId}/roof`"
         />
         <UDropdownMenu :items="files">
@@ -57,11 +60,29 @@ const files = computed(() => [[
         :issued="sheet.issued"
         :changes="sheet.changes"
         :version="sheet.version"
+        :stops="stops"
         :units="units"
         @issued="refresh"
       />
+      <section
+        v-if="stops.length"
+        class="mb-4 border-2 border-brick-500 p-3 text-[15px]"
+        aria-label="What stops the work"
+      >
+        <p class="font-bold text-brick-600">
+          {{ stops.length === 1 ? 'A stop is open' : `${stops.length} stops are open` }}: fix nothing by this sheet until {{ stops.length === 1 ? 'it is' : 'they are' }} put right.
+        </p>
+        <ul class="mt-1 list-disc pl-5">
+          <li
+            v-for="stop in stops"
+            :key="stop"
+          >
+            {{ stop }}
+          </li>
+        </ul>
+      </section>
       <p class="mb-4 border-l-4 border-amber-500 py-1 pl-3 text-[15px] leading-snug">
-        <b>Fall protection on, ladder tied off, covering dry.</b> Rails are no foothold. Drill a pilot before every fixing: pale dust is timber. A miss is sealed and moved, and said.
+        <b>Harness on and anchored, ladder tied off, covering dry.</b> Rails are no foothold. Drill a pilot before every fixing: pale dust is timber. A miss is sealed and moved, and said.
       </p>
       <template
         v-for="(face, f) in sheet.job.faces"

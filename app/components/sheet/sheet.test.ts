@@ -69,9 +69,9 @@ describe('a step of the mark-out', () => {
 })
 
 describe('issuing', () => {
-  const issued = [{ revision: 1, issuedBy: 'Perrin Oakum', issuedAt: '2026-03-04T09:30:00.000Z', jobVersion: 4, note: 'Ladder left' }]
+  const issued = [{ revision: 1, issuedBy: 'Perrin Oakum', issuedAt: '2026-03-04T09:30:00.000Z', jobVersion: 4, note: 'Ladder left', despite: null }]
   const facesOf = (job: Job) => markoutSheet(job, planJob(job, catalogue)).faces
-  const mounted = (props: Record<string, unknown>) => mountSuspended(SheetIssue, { props: { jobId, issued: [], changes: [], version: 4, units: 'imperial', ...props } })
+  const mounted = (props: Record<string, unknown>) => mountSuspended(SheetIssue, { props: { jobId, issued: [], changes: [], version: 4, stops: [], units: 'imperial', ...props } })
   it('is asked for where nothing was issued, and sends the version that was looked at with the note', async () => {
     let sent: unknown = null
     registerEndpoint(`/api/jobs/${jobId}/sheets`, { method: 'POST', handler: async (event) => {

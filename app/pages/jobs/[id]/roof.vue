@@ -1,32 +1,37 @@
 <script setup lang="ts">
-import { endReadings, markTasks, revisionName, spokenTask, stepProgress } from '#core/markout'
+import { type LineCard, lineCards, markTasks, revisionName, spokenTask } from '#core/markout'
 import { datumName } from '#core/roof'
-import { formatQuantity } from '#core/units'
 
-/** The mark-out on the roof: one mark a screen, readable at arm's length in the sun, read aloud, ticked with one thumb. */
+/** The mark-out on the roof: one card a line, readable at arm's length in the sun, read aloud, ticked whole or mark by mark with one thumb. */
 useHead({ title: 'Mark-out · Upper Deck' })
 const jobId = String(useRoute().params.id)
 const { sheet, error } = useSheet(jobId)
 const units = computed(() => sheet.value?.job.units ?? 'metric')
 const last = computed(() => sheet.value?.issued[0] ?? null)
 const changed = computed(() => sheet.value?.changes.reduce((sum, face) => sum + face.changes.length, 0) ?? 0)
+const stops = computed(() => sheet.value?.plan.totals.stops ?? 0)
 const list = computed(() => last.value && !changed.value ? `mark-out:${revisionName(last.value.revision)}` : 'mark-out')
 const { ticked, set, reached } = useTicks(jobId, list)
 
 const tasks = computed(() => markTasks((sheet.value?.plan.faces ?? []).flatMap((plan, f) => plan.modules ? [{ faceId: plan.faceId, name: sheet.value!.job.faces[f]!.name, marks: plan.marks }] : [])))
+const cards = computed(() => lineCards(tasks.value))
+const isDone = (card: LineCard) => card.tasks.every(task => ticked.value.has(task.key))
 const at = ref(0)
-const task = computed(() => tasks.value[Math.min(at.value, tasks.value.length - 1)] ?? null)
-const inStep = computed(() => tasks.value.filter(one => one.faceId === task.value?.faceId && one.step.id === task.value?.step.id))
-const steps = computed(() => stepProgress(tasks.value, ticked.value))
-/** Opens on the first mark that is not done, once the ticks are here. */
+const card = computed(() => cards.value[Math.min(at.value, cards.value.length - 1)] ?? null)
+/** The reading that is being called out: what was pressed, else the first on the line that is not done. */
+const called = ref<string | null>(null)
+const task = computed(() => card.value && (card.value.tasks.find(one => one.key === called.value) ?? card.value.tasks.find(one => !ticked.value.has(one.key)) ?? card.value.tasks[0]!))
+/** An instruction is told once: where the line before says the same it would only take room. */
+const tells = computed(() => card.value !== null && cards.value[at.value - 1]?.step.instruction !== card.value.step.instruction)
+/** Opens on the first line that is not done, once the ticks are here. */
 let opened = false
-watch([tasks, ticked], () => {
-  if (opened || !tasks.value.length) return
-  const next = tasks.value.findIndex(one => !ticked.value.has(one.key))
+watch([cards, ticked], () => {
+  if (opened || !cards.value.length) return
+  const next = cards.value.findIndex(one => !isDone(one))
   if (ticked.value.size) opened = true
   at.value = Math.max(0, next)
 }, { immediate: true })
-const done = computed(() => tasks.value.filter(one => ticked.value.has(one.key)).length)
+const done = computed(() => cards.value.filter(isDone).length)
 const lists = ref(false)
 
 const aloud = useLocalStorage('read-marks-aloud', false)
@@ -49,21 +54,25 @@ onBeforeUnmount(stop)
 
 const go = (to: number) => {
   opened = true
-  at.value = Math.min(Math.max(0, to), tasks.value.length - 1)
+  called.value = null
+  at.value = Math.min(Math.max(0, to), cards.value.length - 1)
 }
-function finish() {
-  if (!task.value) return
-  if (!ticked.value.has(task.value.key)) {
-    set(task.value.key, true)
-    navigator.vibrate?.(30)
-  }
+/** Ticks the reading called out and goes on to the next on the line, or to the next line after its last. */
+function marked() {
+  if (!card.value || !task.value) return
+  const { key } = task.value
+  set(key, true)
+  navigator.vibrate?.(30)
+  called.value = null
+  if (card.value.tasks.every(one => one.key === key || ticked.value.has(one.key))) go(at.value + 1)
+}
+function wholeLine() {
+  if (!card.value) return
+  if (isDone(card.value)) return go(at.value + 1)
+  for (const one of card.value.tasks) if (!ticked.value.has(one.key)) set(one.key, true)
+  navigator.vibrate?.(60)
   go(at.value + 1)
 }
-const where = computed(() => {
-  if (!task.value || task.value.kind === 'check') return 'Check'
-  return `${task.value.step.tape === 'along' ? 'Along the eave' : 'Up the slope'}${task.value.step.lineMm ? ', line at' : ''}`
-})
-const size = computed(() => units.value === 'imperial' ? 'text-[3.6rem]' : 'text-[4.2rem]')
 </script>
 
 <template>
@@ -75,7 +84,7 @@ const size = computed(() => units.value === 'imperial' ? 'text-[3.6rem]' : 'text
     >
       The marks can’t be read from the server. What was ticked is kept on this phone; come back when there is a signal.
     </p>
-    <template v-else-if="sheet && task">
+    <template v-else-if="sheet && card && task">
       <header class="flex items-center gap-2 border-b-4 border-black px-3 py-2">
         <NuxtLink
           :to="`/jobs/${jobId}/mark-out`"
@@ -88,8 +97,8 @@ const size = computed(() => units.value === 'imperial' ? 'text-[3.6rem]' : 'text
           :aria-expanded="lists"
           @click="lists = !lists"
         >
-          <span class="block truncate text-lg leading-tight font-bold">{{ task.step.title }}</span>
-          <span class="block truncate text-[15px] leading-tight">{{ task.faceName }}, {{ done }} of {{ tasks.length }} done, all steps ▾</span>
+          <span class="block truncate text-lg leading-tight font-bold">{{ card.step.title }}</span>
+          <span class="block truncate text-[15px] leading-tight">{{ card.faceName }}, {{ done }} of {{ cards.length }} lines done, all lines ▾</span>
         </button>
         <button
           v-if="isSupported"
@@ -109,7 +118,7 @@ const size = computed(() => units.value === 'imperial' ? 'text-[3.6rem]' : 'text
       <div class="h-2 bg-black/15">
         <div
           class="h-2 bg-black"
-          :style="{ width: `${100 * done / tasks.length}%` }"
+          :style="{ width: `${100 * done / cards.length}%` }"
         />
       </div>
 
@@ -121,8 +130,15 @@ const size = computed(() => units.value === 'imperial' ? 'text-[3.6rem]' : 'text
         Not the issued sheet: {{ changed }} {{ changed === 1 ? 'mark has' : 'marks have' }} changed since revision {{ revisionName(last!.revision) }}. Ask the office.
       </p>
       <p
-        v-else
-        class="px-4 pt-2 text-[15px] font-semibold"
+        v-if="stops"
+        role="alert"
+        class="border-b-4 border-black bg-[#a3291c] px-4 py-2 text-lg leading-snug font-bold text-white"
+      >
+        {{ stops === 1 ? 'A stop is' : `${stops} stops are` }} open{{ last?.despite && !changed ? `. ${last.issuedBy} issued it all the same: ${last.despite.reason}` : ': nothing is to be fixed by this yet. Ask the office.' }}
+      </p>
+      <p
+        v-if="!changed"
+        class="px-4 pt-1 text-[15px] font-semibold"
       >
         {{ last ? `Revision ${revisionName(last.revision)}, ${last.issuedBy}` : 'Not issued yet' }}; {{ reached ? 'ticks have reached the office' : 'ticks kept on this phone' }}
       </p>
@@ -132,116 +148,61 @@ const size = computed(() => units.value === 'imperial' ? 'text-[3.6rem]' : 'text
         class="flex-1 overflow-y-auto px-4 py-2"
       >
         <li
-          v-for="step in steps"
-          :key="`${step.faceId} ${step.stepId}`"
+          v-for="(one, i) in cards"
+          :key="`${one.faceId} ${one.step.id}`"
         >
           <button
             type="button"
-            class="flex min-h-14 w-full items-center justify-between gap-3 border-b-2 border-black/30 text-left text-xl font-semibold"
-            @click="go(step.firstTask); lists = false"
+            class="flex min-h-16 w-full items-center justify-between gap-3 border-b-2 border-black/30 text-left text-xl font-semibold"
+            @click="go(i); lists = false"
           >
-            <span>{{ step.title }}</span><span class="shrink-0">{{ step.done === step.of ? '✓' : `${step.done}/${step.of}` }}</span>
+            <span>{{ one.step.title }}</span><span class="shrink-0">{{ isDone(one) ? '✓' : `${one.tasks.filter(task => ticked.has(task.key)).length}/${one.tasks.length}` }}</span>
           </button>
         </li>
       </ol>
-      <main
+      <SheetRoofLine
         v-else
-        class="flex min-h-0 flex-1 flex-col overflow-y-auto px-4 py-3"
-      >
-        <p
-          v-if="task.first"
-          class="mb-2 text-lg leading-snug"
-        >
-          {{ task.step.instruction }}
-        </p>
-        <p class="mb-1 text-lg font-semibold">
-          {{ where }} <FieldLengthText
-            v-if="task.step.lineMm && task.kind !== 'check'"
-            :mm="task.step.lineMm"
-            :units="units"
-          />
-        </p>
-        <div class="my-auto py-2">
-          <h1 class="text-3xl leading-tight font-bold">
-            {{ task.kind === 'check' ? task.check.label : task.mark.label }}
-          </h1>
-          <p
-            class="leading-none font-extrabold whitespace-nowrap"
-            :class="size"
-            data-reading
-          >
-            <FieldLengthText
-              v-if="task.kind !== 'check'"
-              :mm="task.mark.readingMm"
-              :units="units"
-            />
-            <FieldLengthText
-              v-else-if="task.check.value.kind === 'length'"
-              :mm="task.check.value.mm"
-              :units="units"
-            />
-            <template v-else>
-              {{ formatQuantity(task.check.value, units) }}
-            </template>
-          </p>
-          <template v-if="task.kind !== 'check'">
-            <p
-              v-if="task.mark.upMm !== null"
-              class="mt-3 text-3xl font-bold"
-            >
-              up <FieldLengthText
-                :mm="task.mark.upMm"
-                :units="units"
-              />
-            </p>
-            <p
-              v-for="end in endReadings(task.mark)"
-              :key="end.where"
-              class="mt-2 text-2xl font-bold"
-            >
-              {{ end.where }} <FieldLengthText
-                :mm="end.mm"
-                :units="units"
-              />
-            </p>
-            <p
-              v-if="task.mark.note"
-              class="mt-3 text-2xl leading-tight font-semibold"
-            >
-              {{ task.mark.note }}
-            </p>
-          </template>
-          <p
-            v-else-if="task.check.note"
-            class="mt-3 text-2xl font-semibold"
-          >
-            {{ task.check.note }}
-          </p>
-        </div>
-        <p class="text-[15px]">
-          {{ inStep.indexOf(task) + 1 }} of {{ inStep.length }} in this step. Tape from the {{ datumName(sheet.job.faces.find(one => one.id === task!.faceId)!) }}.
-        </p>
-      </main>
+        :card="card"
+        :units="units"
+        :ticked="ticked"
+        :current="task"
+        :tells="tells"
+        @call="called = $event"
+        @tick="set"
+      />
 
       <footer
         v-if="!lists"
-        class="flex gap-3 border-t-4 border-black p-3"
+        class="border-t-4 border-black p-3"
       >
-        <button
-          type="button"
-          class="h-20 w-24 shrink-0 border-4 border-black text-xl font-bold disabled:opacity-30"
-          :disabled="at === 0"
-          @click="go(at - 1)"
-        >
-          Back
-        </button>
-        <button
-          type="button"
-          class="h-20 flex-1 bg-black text-3xl font-bold text-[#fff7c4]"
-          @click="finish"
-        >
-          {{ done === tasks.length ? 'All done ✓' : ticked.has(task.key) ? '✓ Next' : task.kind === 'mark' ? 'Marked' : 'It proves' }}
-        </button>
+        <p class="mb-2 truncate text-[15px]">
+          Tape from the {{ datumName(sheet.job.faces.find(one => one.id === card!.faceId)!) }}
+        </p>
+        <div class="flex gap-2">
+          <button
+            type="button"
+            class="h-20 w-16 shrink-0 border-4 border-black text-3xl font-bold disabled:opacity-30"
+            :disabled="at === 0"
+            aria-label="Back"
+            @click="go(at - 1)"
+          >
+            ‹
+          </button>
+          <button
+            type="button"
+            class="h-20 flex-1 border-4 border-black text-2xl leading-tight font-bold"
+            @click="marked"
+          >
+            {{ task.kind === 'mark' ? 'Marked' : 'It proves' }}
+          </button>
+          <button
+            type="button"
+            class="h-20 flex-1 bg-black text-2xl leading-tight font-bold text-[#fff7c4]"
+            @click="wholeLine"
+          >
+            {{ done === cards.length ? 'All done ✓' : isDone(card) ? '✓ Next' : 'Whole line' }}
+          </button>
+        </div>
       </footer>
     </template>
     <div
