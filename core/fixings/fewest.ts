@@ -1,5 +1,8 @@
-import { type Interval, TOLERANCE_MM } from '../geometry'
+import type { Interval } from '../geometry'
 import type { Candidate, LocalRules } from './candidates'
+
+/** A span or overhang keeps its limit within this: rafters at half the allowed span must not lose it to the last digit of a fit. */
+const KEPT_WITHIN_MM = 0.01
 
 /** Where a rail breaks the local rules even with a fixing in every place there is. */
 export type Shortfall
@@ -19,12 +22,12 @@ export function shortfalls(candidates: Candidate[], reach: Interval, rules: Loca
   const found: Shortfall[] = []
   const leftMm = first.atMm - reach.fromMm
   const rightMm = reach.toMm - last.atMm
-  if (leftMm > rules.maxOverhangMm + TOLERANCE_MM) found.push({ kind: 'overhang', end: 'start', overhangMm: leftMm, nearest: first })
+  if (leftMm > rules.maxOverhangMm + KEPT_WITHIN_MM) found.push({ kind: 'overhang', end: 'start', overhangMm: leftMm, nearest: first })
   for (let i = 1; i < candidates.length; i++) {
     const spanMm = candidates[i]!.atMm - candidates[i - 1]!.atMm
-    if (spanMm > rules.maxSpanMm + TOLERANCE_MM) found.push({ kind: 'span', spanMm, left: candidates[i - 1]!, right: candidates[i]! })
+    if (spanMm > rules.maxSpanMm + KEPT_WITHIN_MM) found.push({ kind: 'span', spanMm, left: candidates[i - 1]!, right: candidates[i]! })
   }
-  if (rightMm > rules.maxOverhangMm + TOLERANCE_MM) found.push({ kind: 'overhang', end: 'end', overhangMm: rightMm, nearest: last })
+  if (rightMm > rules.maxOverhangMm + KEPT_WITHIN_MM) found.push({ kind: 'overhang', end: 'end', overhangMm: rightMm, nearest: last })
   return found
 }
 
@@ -64,8 +67,8 @@ export function stepsFor(n: number, rails: RailColumns[], rules: LocalRules): St
 function endStretches({ atMm, reach }: RailColumns, rules: LocalRules): { first: number, last: number }[] {
   const own = atMm.flatMap((x, i) => x === null ? [] : [{ x, i }])
   if (!own.length) return []
-  const fromLeft = Math.max(reach.fromMm + rules.maxOverhangMm, own[0]!.x) + TOLERANCE_MM
-  const fromRight = Math.min(reach.toMm - rules.maxOverhangMm, own.at(-1)!.x) - TOLERANCE_MM
+  const fromLeft = Math.max(reach.fromMm + rules.maxOverhangMm, own[0]!.x) + KEPT_WITHIN_MM
+  const fromRight = Math.min(reach.toMm - rules.maxOverhangMm, own.at(-1)!.x) - KEPT_WITHIN_MM
   return [
     { first: own[0]!.i, last: own.filter(({ x }) => x <= fromLeft).at(-1)!.i },
     { first: own.find(({ x }) => x >= fromRight)!.i, last: own.at(-1)!.i },
@@ -80,7 +83,7 @@ function farthestNext(atMm: (number | null)[], maxSpanMm: number): number[] {
     for (let j = i + 1; j < atMm.length; j++) {
       const next = atMm[j]
       if (next === null || next === undefined) continue
-      if (farthest > i && next - x > maxSpanMm + TOLERANCE_MM) break
+      if (farthest > i && next - x > maxSpanMm + KEPT_WITHIN_MM) break
       farthest = j
     }
     return farthest

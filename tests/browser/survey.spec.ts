@@ -162,6 +162,14 @@ test('faces come from files, and files that are not what they say get a sentence
     await give(name, text)
     await expect(dialog.getByRole('alert')).toContainText(words)
   }
+  // A footprint that does not say which way it faces is not taken until somebody says which edge is its eave.
+  const ring = [[4, 52], [4.00014, 52], [4.00014, 52.00004], [4, 52.00004], [4, 52]]
+  await give('roof.geojson', JSON.stringify({ type: 'Feature', properties: { pitch: 30, azimuth: null }, geometry: { type: 'Polygon', coordinates: [ring] } }))
+  await expect(dialog).toContainText('No polygon says which way it faces')
+  await expect(dialog.getByRole('button', { name: 'Take this face' })).toBeDisabled()
+  await dialog.getByRole('button', { name: 'Edge 3' }).click()
+  await expect(dialog.getByRole('button', { name: 'Edge 3' })).toHaveAttribute('aria-pressed', 'true')
+  await expect(dialog.getByRole('button', { name: 'Take this face' })).toBeEnabled()
   await give('garage side.csv', `along,up,edge\n0,0,eave\n24',0,rake\n24',12',ridge\n0,12',rake`)
   await expect(dialog).toContainText('1 face: garage side')
   await dialog.getByRole('button', { name: 'Take this face' }).click()

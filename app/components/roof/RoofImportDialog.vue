@@ -10,6 +10,8 @@ const { job, face, units, commit, chooseFace } = useFace()
 const problem = ref('')
 interface Found { face: Face, holes: Hole[] }
 const read = shallowRef<{ faces: Found[], said: string[] } | null>(null)
+/** A footprint that does not say which way it faces: how many edges it has, and which of them is the eave. */
+const footprint = shallowRef<{ text: string, sides: number, eaveEdge: number | null } | null>(null)
 const asked = shallowRef<{ text: string, why: string } | null>(null)
 const replace = ref(false)
 const takeHoles = ref(true)
@@ -26,15 +28,18 @@ function drawingOf(text: string, unitMm: number | null): Answer {
   if ('asksUnit' in found || !found.ok) return found
   return { ok: true, value: { said: [...found.value.said, GUESSED], faces: found.value.faces.map(one => ({ face: beside(one.outline, one.name), holes: one.holes })) } }
 }
+function footprintOf(text: string, eaveEdge: number | null): Answer {
+  const found = facesFromGeoJson(text, eaveEdge ?? 1)
+  if (!found.ok) return found
+  footprint.value = found.value.sides ? { text, sides: found.value.sides, eaveEdge } : null
+  return { ok: true, value: { said: [...found.value.said, GUESSED], faces: found.value.faces.map(({ holes, ...laid }) => ({ face: faceLike(face.value, laid, units.value), holes })) } }
+}
 function facesOf(name: string, text: string): Answer {
   const kind = name.split('.').at(-1)?.toLowerCase()
   const title = name.replace(/\.[^.]*$/, '').slice(0, 60) || 'Face'
   switch (kind) {
     case 'geojson':
-    case 'json': {
-      const found = facesFromGeoJson(text)
-      return found.ok ? { ok: true, value: { said: [...found.value.said, GUESSED], faces: found.value.faces.map(({ holes, ...laid }) => ({ face: faceLike(face.value, laid, units.value), holes })) } } : found
-    }
+    case 'json': return footprintOf(text, null)
     case 'dxf': return drawingOf(text, null)
     case 'csv':
     case 'txt': {
@@ -57,6 +62,7 @@ async function choose(event: Event) {
   const file = (event.target as HTMLInputElement).files?.[0]
   read.value = null
   asked.value = null
+  footprint.value = null
   problem.value = ''
   if (!file) return
   if (file.size > MOST_FILE_BYTES) {
@@ -67,6 +73,7 @@ async function choose(event: Event) {
   show(facesOf(file.name, text), text)
 }
 const said = (unitMm: number) => asked.value && show(drawingOf(asked.value.text, unitMm), asked.value.text)
+const eaveIs = (edge: number) => footprint.value && show(footprintOf(footprint.value.text, edge), footprint.value.text)
 async function take() {
   const faces = read.value!.faces.map(({ face: one, holes }): Face => takeHoles.value ? { ...one, obstructions: holes.map((hole, i) => ({ ...hole, id: `hole-${i + 1}`, kind: 'chimney', round: false, clearanceMm: 150 })) } : one)
   const outcome = commit(facesEdit(job.value.faces, faces, replace.value))
@@ -141,6 +148,27 @@ const inputId = useId()
             {{ sentence }}
           </li>
         </ul>
+        <div
+          v-if="footprint"
+          class="mt-3"
+          role="group"
+          aria-label="The eave of the footprint"
+        >
+          <p class="mb-2 text-[15px] font-semibold">
+            Which edge is the eave, counted as the file lists them? The arrow shows where the face then looks.
+          </p>
+          <div class="flex flex-wrap gap-2">
+            <UButton
+              v-for="edge in footprint.sides"
+              :key="edge"
+              color="neutral"
+              :variant="footprint.eaveEdge === edge ? 'solid' : 'outline'"
+              :aria-pressed="footprint.eaveEdge === edge"
+              :label="`Edge ${edge}`"
+              @click="eaveIs(edge)"
+            />
+          </div>
+        </div>
         <UCheckbox
           v-if="holes"
           v-model="takeHoles"
@@ -157,6 +185,7 @@ const inputId = useId()
         <UButton
           class="mt-3"
           :label="read.faces.length === 1 ? 'Take this face' : 'Take these faces'"
+          :disabled="footprint !== null && footprint.eaveEdge === null"
           @click="take"
         />
       </template>

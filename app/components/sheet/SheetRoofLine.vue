@@ -115,7 +115,10 @@ watch(() => current.key, () => nextTick(() => list.value?.querySelector('[data-c
             class="flex min-h-16 min-w-0 flex-1 items-center justify-between gap-2 py-1 pr-2 text-left"
             @click="emit('call', task.key)"
           >
-            <span class="min-w-0 text-lg leading-tight font-semibold">{{ labelOf(task) }}</span>
+            <span class="min-w-0 text-lg leading-tight font-semibold">{{ labelOf(task) }}<span
+              v-if="task.kind === 'mark' && task.mark.note"
+              class="block text-[15px] leading-tight font-normal"
+            >{{ task.mark.note }}</span></span>
             <span class="shrink-0 text-[1.7rem] leading-none font-extrabold whitespace-nowrap">
               <FieldLengthText
                 v-if="task.kind !== 'check'"

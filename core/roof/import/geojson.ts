@@ -34,11 +34,12 @@ export function mmPerDegree(latitudeDeg: number): { east: number, north: number 
 
 /**
  * Faces from a GeoJSON (RFC 7946) FeatureCollection of polygons in longitude and latitude, one a face. Each names its `pitch`
- * in degrees; `azimuth` (the way it faces, degrees from north) is taken as square off its first edge where it is not given;
+ * in degrees. Where `azimuth` (the way it faces, degrees from north) is not given, the face is laid square off the edge with the number
+ * `eaveEdge`, and `sides` tells how many edges there are to choose from: somebody has to say which it is;
  * `name`, and `edges` in the order of its corners, may be given too. Each part of a MultiPolygon is a face; holes come along as
  * obstructions. What the file leaves open or has the wrong way round is said.
  */
-export function facesFromGeoJson(text: string): Outcome<Read<LaidFace & { holes: Hole[] }>> {
+export function facesFromGeoJson(text: string, eaveEdge = 1): Outcome<Read<LaidFace & { holes: Hole[] }> & { sides: number }> {
   let data: unknown
   try {
     data = JSON.parse(text)
@@ -57,13 +58,13 @@ export function facesFromGeoJson(text: string): Outcome<Read<LaidFace & { holes:
   if (Math.abs(lat0!) > 90) return refused('Longitude and latitude are the wrong way round in this file: GeoJSON has the longitude first.')
   const said: string[] = []
   if (looksSwapped(all as [number, number][])) said.push('The shapes are drawn out more north to south than their edges square off: longitude and latitude may be the wrong way round. GeoJSON has the longitude first.')
-  const missing = parts.filter(({ properties }) => properties.azimuth === undefined || properties.azimuth === null).length
-  if (missing) said.push(`${missing === parts.length ? 'No polygon says' : `${missing} of ${parts.length} polygons do not say`} which way it faces (“azimuth”): it is taken square off its first edge. Check it under Shape.`)
+  const unsaid = parts.filter(({ properties }) => properties.azimuth === undefined || properties.azimuth === null)
+  if (unsaid.length) said.push(unsaid.length === parts.length ? 'No polygon says which way it faces (“azimuth”).' : `${unsaid.length} of ${parts.length} polygons do not say which way they face (“azimuth”).`)
   const scale = mmPerDegree(lat0!)
   const faces: (LaidFace & { holes: Hole[] })[] = []
   for (const [i, { rings, properties, part }] of parts.entries()) {
     const flat = rings.map(ring => ring.map(([lon, lat]): Point => ({ x: (lon! - lon0!) * scale.east, y: (lat! - lat0!) * scale.north })))
-    const face = faceOf(flat[0]!, part ? { ...properties, name: `${typeof properties.name === 'string' ? properties.name : 'Face'} ${i + 1}` } : properties, i + 1)
+    const face = faceOf(flat[0]!, part ? { ...properties, name: `${typeof properties.name === 'string' ? properties.name : 'Face'} ${i + 1}` } : properties, i + 1, eaveEdge)
     if (!face.ok) return face
     const laid = face.value
     const holes = flat.slice(1).map(ring => holeOf(ring.map(point => fromPlan({ place: laid.place, pitchDeg: laid.pitchDeg }, point))))
@@ -71,7 +72,7 @@ export function facesFromGeoJson(text: string): Outcome<Read<LaidFace & { holes:
   }
   const holes = faces.reduce((sum, face) => sum + face.holes.length, 0)
   if (holes) said.push(`${holes} hole${holes === 1 ? '' : 's'} in the polygons ${holes === 1 ? 'comes' : 'come'} in as obstructions: say what each is.`)
-  return done({ faces, said })
+  return done({ faces, said, sides: Math.max(0, ...unsaid.map(({ rings }) => rings[0]!.length - 1)) })
 }
 
 /** A house drawn with longitude and latitude exchanged has corners that are no right angles where they were: away from the equator a degree east is shorter than one north. */
@@ -95,7 +96,7 @@ function looksSwapped(points: [number, number][]): boolean {
   return square(lat, false) > 0.1 && square(lon, true) < 0.02
 }
 
-function faceOf(closed: Point[], properties: Record<string, unknown>, number: number): Outcome<LaidFace> {
+function faceOf(closed: Point[], properties: Record<string, unknown>, number: number, eaveEdge: number): Outcome<LaidFace> {
   const say = (sentence: string) => refused(`Polygon ${number}: ${sentence}`)
   const ring = closed.filter((point, i) => i === 0 || Math.hypot(point.x - closed[0]!.x, point.y - closed[0]!.y) > 1)
   if (ring.length < 3) return say('it needs at least three corners.')
@@ -108,7 +109,7 @@ function faceOf(closed: Point[], properties: Record<string, unknown>, number: nu
   const namedEdges = Array.isArray(edges) && edges.length === ring.length && edges.every(edge => edgeKinds.includes(edge as EdgeKind)) ? edges as EdgeKind[] : null
   if (edges !== undefined && !namedEdges) return say(`“edges” must name all ${ring.length} edges: ${edgeKinds.join(', ')}.`)
   const clockwise = signedAreaMm2(ring) < 0
-  const [a, b] = [ring[0]!, ring[1]!]
+  const [a, b] = [ring[(eaveEdge - 1) % ring.length]!, ring[eaveEdge % ring.length]!]
   // Outside is to the right of an edge that runs anticlockwise.
   const outward = clockwise ? { x: -(b.y - a.y), y: b.x - a.x } : { x: b.y - a.y, y: -(b.x - a.x) }
   // Nothing said is not north: Number(null) would be 0.

@@ -130,8 +130,15 @@ describe('a GeoJSON footprint', () => {
   it('asks for the way it faces where the file says null: nothing is not north', () => {
     const read = facesFromGeoJson(file({ pitch: 60, azimuth: null }))
     if (!read.ok) throw new Error(read.problem)
-    expect(read.value.faces[0]!.place.azimuthDeg).toBeCloseTo(180, 6)
-    expect(read.value.said.join()).toContain('square off its first edge')
+    expect(read.value.sides).toBe(4)
+    expect(read.value.said.join()).toContain('which way it faces')
+    // Anticlockwise from the south side: the answer is the edge that is the eave.
+    expect([1, 2, 3, 4].map((edge) => {
+      const answered = facesFromGeoJson(file({ pitch: 60 }), edge)
+      return answered.ok ? Math.round(answered.value.faces[0]!.place.azimuthDeg) % 360 : null
+    })).toEqual([180, 90, 0, 270])
+    const told = facesFromGeoJson(file({ pitch: 60, azimuth: 180 }))
+    expect(told.ok && told.value.sides).toBe(0)
   })
   it('reads every part of a MultiPolygon, brings holes along and notices latitude before longitude', () => {
     const hole = [[3000, 1000], [4000, 1000], [4000, 1500], [3000, 1500], [3000, 1000]].map(([x, y]) => [4 + x! / east, 52 + y! / north])

@@ -98,7 +98,7 @@ function wholeLine() {
           @click="lists = !lists"
         >
           <span class="block truncate text-lg leading-tight font-bold">{{ card.step.title }}</span>
-          <span class="block truncate text-[15px] leading-tight">{{ card.faceName }}, {{ done }} of {{ cards.length }} lines done, all lines ▾</span>
+          <span class="block truncate text-[15px] leading-tight">{{ done }} of {{ cards.length }} done, all lines ▾ {{ card.faceName }}</span>
         </button>
         <button
           v-if="isSupported"
