@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { endReadings, gaugeWords, type LineCard, type MarkTask } from '#core/markout'
-import { formatQuantity, type UnitSystem } from '#core/units'
+import type { UnitSystem } from '#core/units'
 
 /** One line on the phone: the reading that is called out large, all of the line's readings below it, each to be ticked by itself. */
 const { card, units, ticked, current, tells } = defineProps<{ card: LineCard, units: UnitSystem, ticked: ReadonlySet<string>, current: MarkTask, tells: boolean }>()
@@ -35,19 +35,10 @@ watch(() => current.key, () => nextTick(() => list.value?.querySelector('[data-c
         :class="size"
         data-reading
       >
-        <FieldLengthText
-          v-if="current.kind !== 'check'"
-          :mm="current.mark.readingMm"
+        <SheetTaskReading
+          :task="current"
           :units="units"
         />
-        <FieldLengthText
-          v-else-if="current.check.value.kind === 'length'"
-          :mm="current.check.value.mm"
-          :units="units"
-        />
-        <template v-else>
-          {{ formatQuantity(current.check.value, units) }}
-        </template>
       </p>
       <template v-if="current.kind !== 'check'">
         <p
@@ -120,17 +111,10 @@ watch(() => current.key, () => nextTick(() => list.value?.querySelector('[data-c
               class="block text-[15px] leading-tight font-normal"
             >{{ task.mark.note }}</span></span>
             <span class="shrink-0 text-[1.7rem] leading-none font-extrabold whitespace-nowrap">
-              <FieldLengthText
-                v-if="task.kind !== 'check'"
-                :mm="task.mark.readingMm"
+              <SheetTaskReading
+                :task="task"
                 :units="units"
               />
-              <FieldLengthText
-                v-else-if="task.check.value.kind === 'length'"
-                :mm="task.check.value.mm"
-                :units="units"
-              />
-              <template v-else>{{ formatQuantity(task.check.value, units) }}</template>
             </span>
           </button>
         </li>

@@ -5,7 +5,7 @@ import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { after, catalogue, changed, threeRowsOfSix } from '../../../tests/fixtures/jobs'
 import { type Edit, type Job, readEdit } from '#core/job'
 import { loadoutOf } from '#core/loadout'
-import { type MarkStep, sheetChanges } from '#core/markout'
+import { lineCards, type MarkStep, markTasks, sheetChanges } from '#core/markout'
 import { done, refused } from '#core/outcome'
 import { markoutSheet, planJob } from '#core/plan'
 import LoadBuy from './LoadBuy.vue'
@@ -15,6 +15,7 @@ import LoadSpares from './LoadSpares.vue'
 import LoadVan from './LoadVan.vue'
 import SheetCutPlan from './CutPlan.vue'
 import SheetIssue from './SheetIssue.vue'
+import SheetRoofLine from './SheetRoofLine.vue'
 import SheetStep from './SheetStep.vue'
 
 const noFigure = /\bNaN\b|\bInfinity\b|\bundefined\b|\[object/
@@ -37,6 +38,24 @@ beforeEach(() => {
     edits.push(edit)
     return done(true)
   }
+})
+
+describe('a line on the phone', () => {
+  const marks = planJob(threeRowsOfSix(), catalogue).faces[0]!.marks
+  const card = lineCards(markTasks([{ faceId: 'main', name: 'Main face', marks }])).find(one => one.step.id === 'fixings-row1-lower')!
+  it('calls one reading out large and lists all of the line, each to be called or ticked', async () => {
+    const wrapper = await mountSuspended(SheetRoofLine, { props: { card, units: 'imperial', ticked: new Set([card.tasks[0]!.key]), current: card.tasks[1]!, tells: true } })
+    expect(wrapper.find('h1').text()).toBe('Fixing 2')
+    expect(wrapper.findAll('li')).toHaveLength(card.tasks.length)
+    expect(wrapper.findAll('[aria-pressed=true]')).toHaveLength(1)
+    expect(wrapper.find('[data-called=true]').text()).toContain('Fixing 2')
+    expect(wrapper.find('[data-reading]').text()).toBe(wrapper.find('[data-called=true] button:last-child > span:last-child').text())
+    await wrapper.findAll('li')[2]!.findAll('button')[1]!.trigger('click')
+    await wrapper.findAll('li')[0]!.findAll('button')[0]!.trigger('click')
+    expect(wrapper.emitted('call')).toEqual([[card.tasks[2]!.key]])
+    expect(wrapper.emitted('tick')).toEqual([[card.tasks[0]!.key, false]])
+    expect(wrapper.text()).not.toMatch(noFigure)
+  })
 })
 
 describe('a step of the mark-out', () => {
@@ -83,7 +102,26 @@ describe('issuing', () => {
     await wrapper.find('input').setValue('Mind the vent')
     await wrapper.findAll('button').find(one => one.text() === 'Issue revision A')!.trigger('click')
     await vi.waitFor(() => expect(wrapper.emitted('issued')).toHaveLength(1))
-    expect(sent).toEqual({ version: 4, note: 'Mind the vent' })
+    expect(sent).toEqual({ version: 4, note: 'Mind the vent', reason: '' })
+  })
+  it('with a stop open goes out only with a reason, which is sent along; an issued one shows it', async () => {
+    let sent: unknown = null
+    registerEndpoint(`/api/jobs/${jobId}/sheets`, { method: 'POST', handler: async (event) => {
+      sent = await readBody(event)
+      return { revision: 1 }
+    } })
+    const wrapper = await mounted({ stops: ['A rail can’t stand.'] })
+    const button = () => wrapper.findAll('button').find(one => one.text() === 'Issue revision A')!
+    expect(wrapper.text()).toContain('A stop is open')
+    expect(button().attributes('disabled')).toBeDefined()
+    const reason = wrapper.find('input[aria-label="Reason for issuing with a stop open"]')
+    await reason.setValue('   ')
+    expect(button().attributes('disabled')).toBeDefined()
+    await reason.setValue('Rails only today')
+    await button().trigger('click')
+    await vi.waitFor(() => expect(sent).toEqual({ version: 4, note: '', reason: 'Rails only today' }))
+    const shown = await mounted({ issued: [{ ...issued[0]!, despite: { stops: ['A rail can’t stand.'], reason: 'Rails only today' } }] })
+    expect(shown.text()).toMatch(/Issued with a stop\s*open, by Perrin Oakum: Rails only today/)
   })
   it('says that a revision holds where nothing changed, and offers no other', async () => {
     const wrapper = await mounted({ issued })
