@@ -144,7 +144,7 @@ const still = computed(() => {
           <span
             class="text-[13px]"
             :class="fixing.state === 'guessed' ? 'font-semibold text-amber-600' : 'text-muted'"
-          >{{ fixing.state }}{{ fixing.chance < 0.995 ? `, timber ${Math.round(100 * fixing.chance)} %` : '' }}</span></span>
+          >{{ fixing.state }}{{ fixing.chance < 0.995 ? `, sound timber ${Math.round(100 * fixing.chance)} %` : '' }}</span></span>
         <b><FieldLengthText
           :mm="rail.way === 'up' ? fixing.atMm : readingAlong(face, fixing.atMm)"
           :units="units"
