@@ -58,9 +58,9 @@ function drawFace(pdf: Pdf, sheet: MarkoutSheet, face: SheetFace, standing: Shee
   if (standing.changedSince) banner(pdf, `SUPERSEDED: ${standing.changedSince} ${standing.changedSince === 1 ? 'mark has' : 'marks have'} changed since this revision was issued. Get the newer sheet before you mark.`)
   if (standing.note) pdf.font('regular').fontSize(10).fillColor(INK).text(standing.note, MARGIN, pdf.y + 2, { width })
   for (const caution of sheet.cautions) pdf.font(caution.startsWith('Stop') ? 'bold' : 'regular').fontSize(9).fillColor(INK).text(`•  ${caution}`, MARGIN, pdf.y + 1, { width })
-  pdf.moveDown(1.2)
+  pdf.moveDown(1.1)
   const top = pdf.y
-  const { scale, height } = drawFigure(pdf, face.figure, { x: MARGIN + 14, y: top, width: width - 28, height: Math.min(225, pdf.page.height - top - 140) })
+  const { scale, height } = drawFigure(pdf, face.figure, { x: MARGIN + 14, y: top, width: width - 28, height: Math.min(205, pdf.page.height - top - 140) })
   pdf.font('regular').fontSize(8).fillColor(MUTED).text(`Scale 1 : ${scale}. Eave ${formatLength(face.eaveMm, sheet.units)}, ${formatLength(face.upMm, sheet.units)} up the slope. Readings come first: never measure off the drawing.`, MARGIN, top + height + 24, { width, align: 'center' })
   pdf.moveDown(0.8)
   drawLines(pdf, face.marks, sheet.units)
@@ -125,15 +125,15 @@ function wordsOf(step: MarkStep, units: UnitSystem, said: Set<string>): string[]
   return step.gauge ? [...words, gaugeWords(step.gauge, units)] : words
 }
 
-/** All lines of a face, short ones with nothing new to say two beside each other. */
+/** All lines of a face, short ones two beside each other where the second has nothing new to say. */
 function drawLines(pdf: Pdf, steps: MarkStep[], units: UnitSystem) {
   const said = new Set<string>()
   const half = (widthOf(pdf) - 2 * GAP) / 2
   for (let i = 0; i < steps.length; i++) {
     const line = measured(pdf, steps[i]!, i + 1, units, wordsOf(steps[i]!, units, said), widthOf(pdf))
     const next = steps[i + 1]
-    const pair = next && line.rows.length === 1 && !line.words.length && said.has(next.instruction) && !next.gauge
-      ? [measured(pdf, steps[i]!, i + 1, units, [], half), measured(pdf, next, i + 2, units, [], half)]
+    const pair = next && line.rows.length === 1 && !steps[i]!.gauge && said.has(next.instruction) && !next.gauge
+      ? [measured(pdf, steps[i]!, i + 1, units, line.words, half), measured(pdf, next, i + 2, units, [], half)]
       : []
     if (pair.length && pair.every(one => one.rows.length <= 2)) {
       const heights = pair.map(one => one.headHeight + one.heights.reduce((sum, height) => sum + height, 0))
@@ -195,7 +195,7 @@ const titleHeight = (pdf: Pdf, title: string, where: string, width: number): num
 const textHeight = (pdf: Pdf, font: 'regular' | 'bold', size: number, text: string, width: number) => pdf.font(font).fontSize(size).heightOfString(text, { width })
 
 const cellHeight = (pdf: Pdf, cell: Cell, width: number): number =>
-  textHeight(pdf, 'regular', LABEL, cell.label, width) + READING * 1.22 + cell.under.reduce((sum, text) => sum + textHeight(pdf, 'regular', UNDER, text, width), 0) + 4
+  textHeight(pdf, 'regular', LABEL, cell.label, width) + READING * 1.16 + cell.under.reduce((sum, text) => sum + textHeight(pdf, 'regular', UNDER, text, width), 0) + 4
 
 function drawCell(pdf: Pdf, cell: Cell, x: number, top: number, width: number) {
   let y = top
@@ -203,7 +203,7 @@ function drawCell(pdf: Pdf, cell: Cell, x: number, top: number, width: number) {
   y += textHeight(pdf, 'regular', LABEL, cell.label, width)
   pdf.rect(x, y + 2, BOX, BOX).lineWidth(1).strokeColor(INK).stroke()
   pdf.font('bold').fontSize(READING).fillColor(INK).text(cell.reading, x + BOX + 4, y, { lineBreak: false })
-  y += READING * 1.22
+  y += READING * 1.16
   for (const text of cell.under) {
     pdf.font('regular').fontSize(UNDER).fillColor(MUTED).text(text, x, y, { width })
     y += textHeight(pdf, 'regular', UNDER, text, width)
