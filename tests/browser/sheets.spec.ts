@@ -80,7 +80,7 @@ test('on the roof: one card a line, ticked mark by mark or whole, ticks kept ove
   await page.getByRole('button', { name: /all lines/ }).click()
   await page.getByRole('button', { name: /^Fixings on rail 1/ }).click()
   await expect(page.getByRole('heading', { name: 'Fixing 1' })).toBeVisible()
-  await expect(page.getByText(/guessed: pilot first/)).toBeVisible()
+  await expect(page.getByRole('region', { name: 'Called out' })).toContainText('guessed: pilot first')
   await context.setOffline(true)
   await page.getByRole('button', { name: 'Marked' }).click()
   await expect(page.getByText('ticks kept on this phone')).toBeVisible()

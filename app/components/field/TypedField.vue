@@ -19,23 +19,29 @@ const { label, shown, commit, hint, wide = false } = defineProps<{
 const text = ref(shown)
 const problem = ref('')
 const id = useId()
+/** While somebody types here, a value that comes in from elsewhere waits: it must not wipe out half a reading. */
+const typing = ref(false)
 watch(() => shown, (next) => {
+  if (typing.value) return
   text.value = next
   problem.value = ''
 })
 
 function take() {
   if (text.value === shown) {
+    typing.value = false
     problem.value = ''
     return
   }
   const outcome = commit(text.value)
+  typing.value = !outcome.ok
   problem.value = outcome.ok ? '' : outcome.problem
   // The same value written another way is shown the usual way again.
   if (outcome.ok) nextTick(() => text.value = shown)
 }
 
 function giveUp() {
+  typing.value = false
   text.value = shown
   problem.value = ''
 }
@@ -62,6 +68,7 @@ function giveUp() {
         :aria-describedby="problem ? `${id}-problem` : undefined"
         autocomplete="off"
         :ui="{ base: wide ? 'font-medium' : 'text-right font-medium' }"
+        @input="typing = true"
         @change="take"
         @keydown.enter="take"
         @keydown.escape.stop="giveUp"
