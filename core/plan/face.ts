@@ -13,7 +13,7 @@ import { fillRows, type RowsPlan } from '../rows'
 import { cutSticks, MOST_NODES, type SticksPlan, spliceWindows } from '../sticks'
 import { battenLoads, battenUse, type BattenUse, checkRail, type FaceStrength, faceStrength, judgeOf, moduleUse, type ModuleUse, type RailSetting, type RailUse, settingOf } from '../strength'
 import { placesOutside, type PlacesForRail, supportSystem, type SupportsPlan } from '../supports'
-import { remembered } from './memory'
+import { rememberedStand } from './memory'
 import { standingShift } from './stand'
 
 /** All that follows from one face of a job, as plain data. */
@@ -127,7 +127,7 @@ function standing(face: Face, catalogue: Catalogue, job: JobRules, clear: FaceCl
   if (face.array.shiftMm !== null) return face
   const { array } = face
   const facts = { ...face, name: '', datum: 'left', array: { ...array, trimTailMm: 0, spliceAs: 'butted' } }
-  const shiftMm = remembered(catalogue, ['stands', facts, clear, job.keepClear, job.loads], () => {
+  const shiftMm = rememberedStand(catalogue, [facts, clear, job.keepClear, job.loads], () => {
     const parts = chooseParts(catalogue, array)
     const { plan: supports, places } = groundOf(face, parts)
     const { region } = keepClear(face, job.keepClear, clear)
