@@ -2,6 +2,7 @@ import { type Job, type PlainEdit, plainRow } from '../job'
 import { buildingOf, type FaceLoads, roofSnow } from '../loads'
 import { growthMm } from '../rails'
 import { shapeOf } from '../roof'
+import { gapBelow } from '../rows'
 import { radians } from '../units'
 import { type FindingContext, plural, writer } from './context'
 import type { Cure, DraftFinding } from './finding'
@@ -42,7 +43,7 @@ function overEave(context: FindingContext, { wind }: FaceLoads): DraftFinding[] 
   return [{
     ...base(context, 'over-eave'), severity: 'stop', measured: { kind: 'length', mm: lowMm }, limit: { kind: 'length', mm: alongSlopeMm },
     sentence: `Modules begin ${writer(context)(lowMm)} up the slope and the eave stands out ${writer(context)(alongSlopeMm)} along it past the wall: over it the edition has coefficients for overhangs, and this tool does not have them. Move the rows up, or type an engineer’s pressures.`,
-    propose: () => [{ label: 'Raise the rows past the wall', edit: { type: 'set-row', faceId: face.id, row: 0, values: { gapBelowMm: ((face.array.rows[0] ?? plainRow).gapBelowMm ?? 0) + alongSlopeMm - lowMm } } }],
+    propose: () => [{ label: 'Raise the rows past the wall', edit: { type: 'set-row', faceId: face.id, row: 0, values: { gapBelowMm: gapBelow(plan.rows, 0) + alongSlopeMm - lowMm } } }],
   }]
 }
 

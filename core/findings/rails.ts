@@ -1,8 +1,9 @@
 import { supportNames } from '../catalogue'
 import { coursesOf, forbiddenStrips } from '../coverings'
 import { contains, middleOf } from '../geometry'
-import { type Edit, plainRow } from '../job'
+import type { Edit } from '../job'
 import { placeOfLine, placeRailEdit, placeRailEdits, type RailPlan } from '../rails'
+import { gapBelow } from '../rows'
 import { rafterAt } from '../supports'
 import { length } from '../units'
 import { type FindingContext, plural, railNumbers, writer } from './context'
@@ -120,8 +121,7 @@ function rowLifts({ face, plan }: FindingContext): Cure[] {
   const heights = plan.supports.railLines
   const reaches = (byMm: number) => plan.rails.every(rail => heights.some(height => height.toMm >= rail.zone.fromMm + byMm && height.fromMm <= rail.zone.toMm + byMm))
   const lift = Array.from({ length: 40 }, (_, i) => (i + 1) * step).find(reaches)
-  const gapMm = (face.array.rows[0] ?? plainRow).gapBelowMm ?? 0
-  return lift === undefined ? [] : [{ label: 'Raise the rows on to them', edit: { type: 'set-row', faceId: face.id, row: 0, values: { gapBelowMm: gapMm + lift } } }]
+  return lift === undefined ? [] : [{ label: 'Raise the rows on to them', edit: { type: 'set-row', faceId: face.id, row: 0, values: { gapBelowMm: gapBelow(plan.rows, 0) + lift } } }]
 }
 
 function unspliceable(context: FindingContext): DraftFinding[] {

@@ -1,6 +1,6 @@
 import type { Point } from '../geometry'
 import type { Face, Side } from '../job'
-import { type FaceShape, isLevel, shapeOf } from '../roof'
+import { type FaceShape, isLevel, readingUp, shapeOf } from '../roof'
 
 /** Readings that differ by less than this can't be told apart on a tape, mm. */
 const SHOWS_MM = 0.5
@@ -17,11 +17,9 @@ function edgeUp(shape: FaceShape, side: Side): Point[] {
   return made[side]
 }
 
-function traceUp({ region, eave }: FaceShape, side: Side): Point[] {
+function traceUp({ region, eaveEnds }: FaceShape, side: Side): Point[] {
   const ring = side === 'right' ? region[0]! : [...region[0]!].reverse()
-  const endMm = side === 'right' ? eave.toMm : eave.fromMm
-  const low = Math.min(...ring.map(point => point.y))
-  const start = ring.findIndex((point, i) => Math.abs(point.x - endMm) < SHOWS_MM && point.y < low + SHOWS_MM && ring[(i + 1) % ring.length]!.y > point.y + SHOWS_MM && !isLevel({ from: point, to: ring[(i + 1) % ring.length]! }))
+  const start = ring.indexOf(eaveEnds[side])
   if (start < 0) return []
   const path = [ring[start]!]
   for (let i = 1; i < ring.length; i++) {
@@ -47,11 +45,12 @@ export function readingUpEdge(shape: FaceShape, side: Side, yMm: number): number
   return null
 }
 
-/** Readings up both edges at which a line across the face is snapped, the datum's first; null where both are the height itself. */
+/** Readings up both edges at which a line across the face is snapped, the datum's first; null where both are what the tape up the slope reads. */
 export function endsUp(face: Pick<Face, 'outline' | 'datum'>, yMm: number): [number | null, number | null] | null {
   const shape = shapeOf(face.outline)
   const [near, far] = (face.datum === 'left' ? ['left', 'right'] as const : ['right', 'left'] as const).map(side => readingUpEdge(shape, side, yMm)) as [number | null, number | null]
-  return [near, far].every(one => one !== null && Math.abs(one - yMm) < SHOWS_MM) ? null : [near, far]
+  const plainMm = readingUp(face, yMm)
+  return [near, far].every(one => one !== null && Math.abs(one - plainMm) < SHOWS_MM) ? null : [near, far]
 }
 
 /** Where a line across or up the face leaves it, beyond a point: the nearest edge in a direction, mm; null where there is none. */

@@ -1,5 +1,5 @@
 import { lineAcross, type Point } from '../geometry'
-import { datumName, isLevel, placeAlong, readsLevel, readsUpright, shapeOf } from '../roof'
+import { datumName, isLevel, placeAlong, placeUp, readsLevel, readsUpright, shapeOf } from '../roof'
 import { type RailPlan, railWords } from '../rails'
 import { type Rafter, rafterAt, type SupportState } from '../supports'
 import { length } from '../units'
@@ -10,7 +10,7 @@ import { type MarkDraft, type MarkStep, sentenceCase, type StepMaker, type Tape 
 
 export function datumStep({ face }: MarkoutInput, make: StepMaker): MarkStep {
   return make({
-    id: 'datum', kind: 'datum', title: 'Datum', tape: 'along', lineMm: 0,
+    id: 'datum', kind: 'datum', title: 'Datum', tape: 'along', lineMm: placeUp(face, 0),
     instruction: `Hook both tapes on the ${datumName(face)}. Every reading on this sheet runs from there: never add one to another.`,
     marks: [{ label: 'Datum corner', mm: placeAlong(face, 0), note: 'Tape reads zero here' }],
   })

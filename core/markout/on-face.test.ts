@@ -5,7 +5,7 @@ import { demoJobs } from '../../db/demo/jobs'
 import type { Outline } from '../job'
 import { rulesOf } from '../job'
 import { planJob } from '../plan'
-import { datumName, placeAlong, shapeOf } from '../roof'
+import { datumName, placeAlong, placeUp, shapeOf } from '../roof'
 import type { MarkStep } from './step'
 
 /** Whether a point lies on a polygon or within so much of it, by the winding number and the distance to its sides: no code of the planner's. */
@@ -24,8 +24,8 @@ function onFace(ring: { x: number, y: number }[], x: number, y: number, withinMm
 /** Every mark that is a point of its own, or lies on a line across the face, as a place on it. */
 const pointsOf = (steps: MarkStep[], face: Parameters<typeof placeAlong>[0]) => steps.flatMap(step => step.marks.flatMap((mark) => {
   const label = `${step.title}: ${mark.label}`
-  if (mark.upMm !== null) return [{ label, x: placeAlong(face, mark.readingMm), y: mark.upMm }]
-  return step.tape === 'along' && step.lineMm !== null ? [{ label, x: placeAlong(face, mark.readingMm), y: step.lineMm }] : []
+  if (mark.upMm !== null) return [{ label, x: placeAlong(face, mark.readingMm), y: placeUp(face, mark.upMm) }]
+  return step.tape === 'along' && step.lineMm !== null ? [{ label, x: placeAlong(face, mark.readingMm), y: placeUp(face, step.lineMm) }] : []
 }))
 
 describe('every mark lies on its face', () => {
@@ -84,5 +84,62 @@ describe('the datum', () => {
     const plan = planJob(changed({ outline, datum: 'left' }, { shiftMm: null }), catalogue)
     const beyond = plan.faces[0]!.marks.flatMap(step => step.marks).filter(mark => mark.readingMm < -1)
     for (const mark of beyond) expect(mark.note).toContain('of the datum')
+  })
+  it('is where a tape up the slope begins, also on an eave whose other end lies lower', () => {
+    const outline: Outline = { kind: 'corners', corners: ([[0, 4, 'eave'], [9000, 0, 'rake'], [9000, 5000, 'ridge'], [0, 5000, 'rake']] as const).map(([xMm, yMm, edge]) => ({ xMm, yMm, edge })) }
+    const railsOf = (datum: 'left' | 'right') => planJob(changed({ outline, datum }, { shiftMm: 500 }), catalogue).faces[0]!.marks.find(step => step.id === 'rail-lines')!.marks
+    const [left, right] = [railsOf('left'), railsOf('right')]
+    left.forEach((mark, i) => {
+      expect(mark.readingMm).toBeCloseTo(right[i]!.readingMm - 4, 6)
+      // Both ends are told: hooked on the lower corner a tape reads 4 mm more.
+      expect(mark.endsMm).toEqual([expect.closeTo(mark.readingMm, 6), expect.closeTo(mark.readingMm + 4, 6)])
+      expect(right[i]!.endsMm).toEqual([expect.closeTo(mark.readingMm + 4, 6), expect.closeTo(mark.readingMm, 6)])
+    })
+    const datum = planJob(changed({ outline, datum: 'left' }, {}), catalogue).faces[0]!.marks[0]!
+    expect([datum.lineMm, datum.marks[0]!.readingMm]).toEqual([0, 0])
+  })
+})
+
+/** Where a tape ends that is laid along a face's outline from one of its corners, as long as it goes on rising. */
+function walked(ring: { x: number, y: number }[], start: number, step: 1 | -1, mm: number): { x: number, y: number } {
+  let [k, left] = [start, mm]
+  for (;;) {
+    const [a, b] = [ring[k]!, ring[(k + step + ring.length) % ring.length]!]
+    const length = Math.hypot(b.x - a.x, b.y - a.y)
+    if (left <= length + 1e-6) return { x: a.x + (b.x - a.x) * left / length, y: a.y + (b.y - a.y) * left / length }
+    left -= length
+    k = (k + step + ring.length) % ring.length
+  }
+}
+
+describe('lines across a face that is out of true', () => {
+  it('are told at both ends: walked up the outline from the eave’s corners, both readings end at one height', { timeout: 120_000 }, () => {
+    const random = seeded(77)
+    let lines = 0
+    for (let i = 0; i < 80; i++) {
+      const off = () => random.between(-20, 20)
+      const [w, h] = [random.between(6000, 12_000), random.between(3500, 5500)]
+      const [inLeft, inRight] = [random.pick([0, random.between(500, 2500)]), random.pick([0, random.between(500, 2500)])]
+      const ring = [{ x: off(), y: off() }, { x: w + off(), y: off() }, { x: w - inRight + off(), y: h + off() }, { x: inLeft + off(), y: h + off() }]
+      const kinds = ['eave', inRight ? 'hip' : 'rake', 'ridge', inLeft ? 'hip' : 'rake'] as const
+      const datum = random.pick(['left', 'right'] as const)
+      const outline: Outline = { kind: 'corners', corners: ring.map(({ x, y }, k) => ({ xMm: x, yMm: y, edge: kinds[k]! })) }
+      const plan = planJob(changed({ outline, datum }, { shiftMm: null }), catalogue).faces[0]!
+      const lowest = Math.min(ring[2]!.y, ring[3]!.y)
+      for (const step of plan.marks.filter(one => one.tape === 'up' && one.lineMm === null)) {
+        for (const mark of step.marks) {
+          const y = mark.readingMm + ring[datum === 'left' ? 0 : 1]!.y
+          if (y > lowest) continue
+          lines++
+          const [near, far] = mark.endsMm ?? [mark.readingMm, mark.readingMm]
+          const [left, right] = datum === 'left' ? [near, far] : [far, near]
+          expect(left, `${step.title}: ${mark.label} has no reading on the left`).not.toBeNull()
+          expect(right, `${step.title}: ${mark.label} has no reading on the right`).not.toBeNull()
+          expect(Math.abs(walked(ring, 0, -1, left!).y - y)).toBeLessThan(0.6)
+          expect(Math.abs(walked(ring, 1, 1, right!).y - y)).toBeLessThan(0.6)
+        }
+      }
+    }
+    expect(lines).toBeGreaterThan(400)
   })
 })

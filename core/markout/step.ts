@@ -1,5 +1,5 @@
 import type { Face } from '../job'
-import { farEndName, readingAlong, shapeOf } from '../roof'
+import { farEndName, readingAlong, readingUp, shapeOf } from '../roof'
 import type { Quantity } from '../units'
 import { endsUp } from './ends'
 
@@ -66,7 +66,7 @@ export function stepMaker(face: Face): StepMaker {
   return ({ marks, lineMm, checks = [], gauge = null, ...step }) => {
     const isLine = step.tape === 'up' && lineMm === null
     const sorted = marks
-      .map(mark => ({ ...mark, readingMm: step.tape === 'along' ? readingAlong(face, mark.mm) : mark.mm }))
+      .map(mark => ({ ...mark, readingMm: (step.tape === 'along' ? readingAlong : readingUp)(face, mark.mm) }))
       .sort((a, b) => isLine && downward ? b.readingMm - a.readingMm : a.readingMm - b.readingMm)
     const seen = new Map<string, number>()
     const keyOf = ({ key, label }: MarkDraft) => {
@@ -76,9 +76,9 @@ export function stepMaker(face: Face): StepMaker {
       return times === 1 ? plain : `${plain} #${times}`
     }
     return {
-      ...step, gauge, lineMm: lineMm === null || step.tape === 'along' ? lineMm : readingAlong(face, lineMm),
+      ...step, gauge, lineMm: lineMm === null ? null : (step.tape === 'along' ? readingUp : readingAlong)(face, lineMm),
       marks: sorted.map((mark, i) => ({
-        id: `${step.id}-${i + 1}`, key: keyOf(mark), label: mark.label, readingMm: mark.readingMm, upMm: mark.upMm ?? null, endsMm: isLine ? endsUp(face, mark.mm) : null,
+        id: `${step.id}-${i + 1}`, key: keyOf(mark), label: mark.label, readingMm: mark.readingMm, upMm: mark.upMm === undefined ? null : readingUp(face, mark.upMm), endsMm: isLine ? endsUp(face, mark.mm) : null,
         note: [mark.note, beyondDatum(face, step.tape, mark.readingMm)].filter(Boolean).join(', '),
       })),
       closing: marks.length === 0
@@ -86,7 +86,7 @@ export function stepMaker(face: Face): StepMaker {
         : {
             id: `${step.id}-closing`, key: 'closing', upMm: null, endsMm: isLine ? endsUp(face, up.toMm) : null, note: 'Closing reading',
             label: step.tape === 'along' ? `Eave’s far end, ${farEndName(face)}` : 'Top of the face',
-            readingMm: step.tape === 'along' ? eave.toMm - eave.fromMm : up.toMm,
+            readingMm: step.tape === 'along' ? eave.toMm - eave.fromMm : readingUp(face, up.toMm),
           },
       checks: checks.map((check, i) => ({ id: `${step.id}-check-${i + 1}`, ...check })),
     }

@@ -1,6 +1,6 @@
 import { type Edit, type Face, type Obstruction, plainRow } from '../job'
 import { placeOfLine, placeRailEdit, type RailPlan } from '../rails'
-import type { RowPlan } from '../rows'
+import { gapBelow, type RowPlan } from '../rows'
 import { rafterAt, rafterName } from '../supports'
 import { TOLERANCE_MM } from '../geometry'
 import type { FacePlan } from './face'
@@ -61,9 +61,7 @@ function slideRow(face: Face, plan: FacePlan, row: RowPlan | null, first: RowPla
 function raiseRow(face: Face, plan: FacePlan, row: RowPlan, sign: number, stepMm: number | 'snap'): Edit | null {
   const byMm = moveBy(plan.courses, row.bottomMm, sign, stepMm)
   if (byMm === null) return null
-  const rule = face.array.rows[row.index] ?? plainRow
-  const gapMm = row.index === 0 ? rule.gapBelowMm ?? 0 : row.bottomMm - plan.rows.rows[row.index - 1]!.topMm
-  return { type: 'set-row', faceId: face.id, row: row.index, values: { gapBelowMm: Math.max(0, gapMm + byMm) } }
+  return { type: 'set-row', faceId: face.id, row: row.index, values: { gapBelowMm: Math.max(0, gapBelow(plan.rows, row.index) + byMm) } }
 }
 
 function pushRail(face: Face, plan: FacePlan, rail: RailPlan, sign: number, stepMm: number | 'snap'): Edit | null {

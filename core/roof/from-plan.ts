@@ -1,5 +1,6 @@
 import type { Point } from '../geometry'
 import type { EdgeKind, FacePlace, Outline } from '../job'
+import { lowestLeft } from './level'
 import { fromPlan } from './placement'
 
 /** One face drawn in plan: its corners anticlockwise, mm east and north, and what the edge after each is. */
@@ -19,9 +20,8 @@ const clean = (mm: number): number => Math.abs(mm) < NOTHING_MM ? 0 : mm
 export function layFace({ name, azimuthDeg, pitchDeg, corners }: PlanFace): LaidFace {
   const loose = { place: { azimuthDeg, eastMm: 0, northMm: 0 }, pitchDeg }
   const local = corners.map(corner => ({ ...fromPlan(loose, corner), edge: corner.edge }))
-  const eaves = local.flatMap((corner, i) => corner.edge === 'eave' ? [i] : [])
-  const order = (a: number, b: number) => local[a]!.y - local[b]!.y || local[a]!.x - local[b]!.x
-  const first = (eaves.length ? eaves : local.map((_, i) => i)).sort((a, b) => Math.abs(local[a]!.y - local[b]!.y) < 1 ? local[a]!.x - local[b]!.x : order(a, b))[0]!
+  const eaves = local.filter(corner => corner.edge === 'eave')
+  const first = local.indexOf(lowestLeft(eaves.length ? eaves : local))
   const origin = local[first]!
   const turned = [...local.slice(first), ...local.slice(0, first)]
   return {

@@ -24,6 +24,8 @@ export interface FaceShape {
   up: Interval
   /** The lowest part of the eave from end to end: the tapes are hooked on one of its ends. */
   eave: Interval
+  /** Those two ends as corners: out of level they lie at different heights. */
+  eaveEnds: Record<Side, Point>
   /** What least squares made of taped lengths; null for outlines that were not taped. */
   adjusted: Adjusted | null
 }
@@ -38,10 +40,9 @@ export function shapeOf(outline: Outline): FaceShape {
   const { corners, kinds, adjusted } = cornersOf(outline)
   const edges = corners.map((from, i) => edgeOf(kinds[i]!, from, corners[(i + 1) % corners.length]!))
   const box = bounds([corners])!
-  const eaveEnds = lowestEave(edges).flatMap(edge => [edge.from.x, edge.to.x])
+  const eaveEnds = endsOf(lowestEave(edges)) ?? { left: { x: box.along.fromMm, y: box.up.fromMm }, right: { x: box.along.toMm, y: box.up.fromMm } }
   const shape: FaceShape = {
-    edges, region: [corners], along: box.along, up: box.up, adjusted,
-    eave: eaveEnds.length ? { fromMm: Math.min(...eaveEnds), toMm: Math.max(...eaveEnds) } : box.along,
+    edges, region: [corners], along: box.along, up: box.up, adjusted, eaveEnds, eave: { fromMm: eaveEnds.left.x, toMm: eaveEnds.right.x },
   }
   known.set(outline, shape)
   return shape
@@ -57,6 +58,13 @@ function lowestEave(edges: Edge[]): Edge[] {
   const xs = eaves.flatMap(edge => [edge.from.x, edge.to.x])
   const withinMm = LEVEL_WITHIN * (Math.max(...xs) - Math.min(...xs))
   return eaves.filter(edge => Math.min(edge.from.y, edge.to.y) <= lowMm + withinMm)
+}
+
+/** The outermost corners of edges, of two straight above each other the lower one; null of no edges. */
+function endsOf(edges: Edge[]): Record<Side, Point> | null {
+  const sorted = edges.flatMap(edge => [edge.from, edge.to]).sort((a, b) => a.x - b.x || a.y - b.y)
+  const [left, last] = [sorted[0], sorted.at(-1)]
+  return left && last ? { left, right: sorted.find(point => point.x === last.x)! } : null
 }
 
 function cornersOf(outline: Outline): { corners: Point[], kinds: EdgeKind[], adjusted: Adjusted | null } {

@@ -16,11 +16,20 @@ export function placeAlong({ datum, outline }: Read, readingMm: number): number 
   return datum === 'left' ? eave.fromMm + readingMm : eave.toMm - readingMm
 }
 
+/** The height of the corner that the tapes are hooked on: out of level, one end of the eave lies higher than the other. */
+const datumUpMm = ({ datum, outline }: Read): number => shapeOf(outline).eaveEnds[datum].y
+
+/** What the tape up the slope reads at y when it is hooked on the face's datum corner, mm. */
+export const readingUp = (face: Read, yMm: number): number => yMm - datumUpMm(face)
+
+/** The y at a reading of the tape up the slope: the other way round. */
+export const placeUp = (face: Read, readingMm: number): number => readingMm + datumUpMm(face)
+
 /** The name of the edge that rises from the datum's end of the eave, or from the other end. */
 function endName({ datum, outline }: Read, end: 'datum' | 'far'): string {
   const side = (end === 'datum') === (datum === 'left') ? 'left' : 'right'
-  const { edges, eave } = shapeOf(outline)
-  const cornerMm = side === 'left' ? eave.fromMm : eave.toMm
+  const { edges, eaveEnds } = shapeOf(outline)
+  const cornerMm = eaveEnds[side].x
   const lowOf = ({ from, to }: Edge) => from.y <= to.y ? from : to
   // The edge that rises from that very corner; a face has others on that side too, as a valley beside a cross gable.
   const own = edges.filter(edge => edge.side === side)

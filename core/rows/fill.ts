@@ -1,13 +1,11 @@
 import type { ChosenParts } from '../catalogue'
-import { type Interval, type Region, bounds, freeIntervals, middleOf, spanOf } from '../geometry'
-import { type ArrayRules, type Orientation, type RowRule, plainRow } from '../job'
+import { type Interval, type Region, bounds, middleOf, spanOf } from '../geometry'
+import type { ArrayRules, Orientation } from '../job'
 import type { Working } from '../working'
 import { count, length } from '../units'
 import { besideHeld, type Block, blocksOf, breakWidens, lengthOfRun, parted, placeBlocks, type Run } from './blocks'
 import { FIT_TOLERANCE_MM, moduleSize, modulesThatFit } from './size'
-
-/** More rows than any pitched roof holds; stops a plan from running away on odd sizes. */
-const MOST_ROWS = 40
+import { stackStrips, type Strip } from './stack'
 
 /** One row of modules as it stands on the face: one run of modules, or several where something stands between them. */
 export interface RowPlan {
@@ -47,11 +45,11 @@ export interface RowsPlan {
   columnGapMm: number
   /** The most rows that the region holds with these gaps. */
   rowsThatFit: number
+  /** The height that the gap below the first row counts from, mm. */
+  baseMm: number
   /** How far the whole array may move and still fit, mm; null when it does not fit as it is. */
   slack: Interval | null
 }
-
-interface Strip { rule: RowRule, orientation: Orientation, widthMm: number, heightMm: number, bottomMm: number, topMm: number, free: Interval[], fills: number }
 
 /**
  * Fills a region with rows from its lower edge up, every stretch of each strip that holds a module. The longest run stands in
@@ -64,7 +62,7 @@ export function fillRows(region: Region, array: ArrayRules, parts: Pick<ChosenPa
   const sizeOf = (orientation: Orientation) => moduleSize(parts.module, orientation)
   const stack = stackStrips(region, array, sizeOf, columnGapMm)
   const strips = most === null ? stack.strips : limited(stack.strips, most)
-  const { rowsThatFit } = stack
+  const { rowsThatFit, baseMm } = stack
   const widensMm = breakWidens(columnGapMm, parts.clamps.railPastMm)
   const placed = strips.map(strip => strip.rule.locked && strip.rule.held.length
     ? []
@@ -86,7 +84,7 @@ export function fillRows(region: Region, array: ArrayRules, parts: Pick<ChosenPa
     }
   })
   const { widthMm, heightMm } = sizeOf(array.orientation)
-  return { rows, moduleWidthMm: widthMm, moduleHeightMm: heightMm, columnGapMm, rowsThatFit, slack: slackOf(rows) }
+  return { rows, moduleWidthMm: widthMm, moduleHeightMm: heightMm, columnGapMm, rowsThatFit, baseMm, slack: slackOf(rows) }
 }
 
 /**
@@ -104,39 +102,6 @@ function columnOrigin(strips: Strip[], placed: Run[][], gapMm: number, widensMm:
     if (shared.toMm >= shared.fromMm - FIT_TOLERANCE_MM) common = shared
   }
   return middleOf(common)
-}
-
-/** Strips of module height from the region's lower edge up, as many as are wanted or fit; pushed up to the upper edge where asked. */
-function stackStrips(region: Region, array: ArrayRules, sizeOf: (orientation: Orientation) => { widthMm: number, heightMm: number }, columnGapMm: number) {
-  const box = bounds(region)
-  if (!box) return { strips: [], rowsThatFit: 0 }
-  const low = stackAt(box.up.fromMm, region, array, sizeOf, columnGapMm)
-  const top = low.strips[low.rowsThatFit - 1]
-  const spare = top ? box.up.toMm - top.topMm : 0
-  return array.stackFrom === 'ridge' && spare > FIT_TOLERANCE_MM
-    ? stackAt(box.up.fromMm + spare, region, { ...array, rowCount: array.rowCount ?? low.rowsThatFit }, sizeOf, columnGapMm)
-    : low
-}
-
-function stackAt(startMm: number, region: Region, array: ArrayRules, sizeOf: (orientation: Orientation) => { widthMm: number, heightMm: number }, columnGapMm: number) {
-  const strips: Strip[] = []
-  let rowsThatFit = 0
-  let topMm = startMm
-  for (let index = 0; index < (array.rowCount ?? MOST_ROWS); index++) {
-    const rule = array.rows[index] ?? plainRow
-    const orientation = rule.orientation ?? array.orientation
-    const { widthMm, heightMm } = sizeOf(orientation)
-    const bottomMm = topMm + (rule.gapBelowMm ?? (index === 0 ? 0 : array.rowGapMm))
-    topMm = bottomMm + heightMm
-    const free = freeIntervals(region, { fromMm: bottomMm, toMm: topMm })
-    const fills = rule.held.length + besideHeld(free, rule.held, widthMm, columnGapMm).reduce((sum, one) => sum + modulesThatFit(spanOf(one), widthMm, columnGapMm), 0)
-    const fits = fills > 0 && rowsThatFit === index
-    if (fits) rowsThatFit++
-    // A row that does not fit is still drawn when somebody asked for it, so that the finding can be seen.
-    else if (array.rowCount === null) break
-    strips.push({ rule: fills > 0 || rule.count !== null ? rule : { ...rule, count: 1 }, orientation, widthMm, heightMm, bottomMm, topMm, free, fills })
-  }
-  return { strips, rowsThatFit }
 }
 
 /** Rows with no more than so many modules together: the top rows give theirs up first, locked ones last. */
@@ -157,6 +122,9 @@ function limited(strips: Strip[], most: number): Strip[] {
 
 const widestOf = (intervals: Interval[]): Interval | null =>
   intervals.reduce<Interval | null>((best, next) => best && spanOf(best) >= spanOf(next) ? best : next, null)
+
+/** The gap below a row as it stands, mm, whether somebody typed it or not. */
+export const gapBelow = ({ rows, baseMm }: Pick<RowsPlan, 'rows' | 'baseMm'>, index: number): number => rows[index]!.bottomMm - (index === 0 ? baseMm : rows[index - 1]!.topMm)
 
 /** How far all rows may move together to left and right. */
 function slackOf(rows: RowPlan[]): Interval | null {

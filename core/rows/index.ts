@@ -2,4 +2,5 @@
 export * from './blocks'
 export * from './fill'
 export * from './size'
+export * from './stack'
 export * from './solve'

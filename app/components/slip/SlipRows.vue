@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { ArrayRules, ColumnRule, Orientation, StackEnd } from '#core/job'
-import type { RowPlan } from '#core/rows'
+import { gapBelow, type RowPlan } from '#core/rows'
 import { plainRow } from '#core/job'
 import { readingAlong } from '#core/roof'
 
@@ -18,7 +18,7 @@ const asksRows = ref(false)
 const lock = (row: RowPlan) => setRow(row.index, row.locked
   ? { locked: false, held: [], count: null }
   : { locked: true, held: row.moduleLeftsMm, skip: [], count: row.count, gapBelowMm: keptGap(row) })
-const keptGap = (row: RowPlan) => ruleOf(row.index).gapBelowMm ?? (row.index === 0 ? 0 : array.value.rowGapMm)
+const keptGap = (row: RowPlan) => Math.max(0, gapBelow(facePlan.value.rows, row.index))
 /** What pressing a place does: leave it empty, hold its module where it is, or part the row after it. */
 const placeModes = [{ value: 'drop', label: 'Press to drop' }, { value: 'hold', label: 'Press to hold' }, { value: 'part', label: 'Press to part after' }] as const
 const placeMode = shallowRef<typeof placeModes[number]>(placeModes[0])
@@ -57,8 +57,7 @@ function moveRow(index: number, readingMm: number) {
   return setRow(index, { shiftMm: ruleOf(index).shiftMm + (face.value.datum === 'left' ? change : -change) })
 }
 function raiseRow(index: number, bottomMm: number) {
-  const below = index === 0 ? rows.value[0]!.bottomMm - (ruleOf(0).gapBelowMm ?? 0) : rows.value[index - 1]!.topMm
-  return setRow(index, { gapBelowMm: bottomMm - below })
+  return setRow(index, { gapBelowMm: gapBelow(facePlan.value.rows, index) + bottomMm - rows.value[index]!.bottomMm })
 }
 /**
  * Coming to a row by keyboard selects it. By pointer the click does, once it is over: selecting on the press would open and

@@ -4,6 +4,7 @@ import type { Outline } from '../../job'
 import { done, type Outcome, refused } from '../../outcome'
 import { type DrawnCorner, followed } from './arcs'
 import { guessEdges } from './guess'
+import { lowestLeft } from '../level'
 import { MOST_CORNERS, tooManyCorners } from './limits'
 import { holeOf, type Read, type ReadFace } from './read'
 
@@ -108,11 +109,7 @@ const isClosed = ({ vertices, shape }: Polyline): boolean => {
 }
 
 /** Where the outline of a ring has its origin: its lowest left corner along, its lowest height up. */
-function ringOrigin(points: Point[]): Point {
-  const bottom = Math.min(...points.map(point => point.y))
-  const start = points.reduce((best, point) => point.y < best.y - 1 || (Math.abs(point.y - best.y) <= 1 && point.x < best.x) ? point : best)
-  return { x: start.x, y: bottom }
-}
+const ringOrigin = (points: Point[]): Point => ({ x: lowestLeft(points).x, y: Math.min(...points.map(point => point.y)) })
 
 /** An outline from a ring in the face's own plane, set so that its lowest left corner is where the tapes start. */
 export function ringOutline(points: Point[]): Outcome<Outline> {
@@ -123,7 +120,7 @@ export function ringOutline(points: Point[]): Outcome<Outline> {
   if (firstCrossing(ring)) return refused('its outline crosses itself.')
   const anticlockwise = signedAreaMm2(ring) > 0 ? ring : [...ring].reverse()
   const origin = ringOrigin(anticlockwise)
-  const start = anticlockwise.findIndex(point => point.x === origin.x && Math.abs(point.y - origin.y) <= 1)
+  const start = anticlockwise.indexOf(lowestLeft(anticlockwise))
   const turned = [...anticlockwise.slice(start), ...anticlockwise.slice(0, start)].map(({ x, y }) => ({ x: x - origin.x, y: y - origin.y }))
   const edges = guessEdges(turned)
   // The tapes need an eave to hook on: where no edge is level the one from the lowest corner stands in.
