@@ -210,3 +210,23 @@ describe('what stands on the roof already', () => {
     expect(pathwayEdges(hips, 'right').map(i => hips[i]!.kind)).toEqual(['hip'])
   })
 })
+
+describe('faces out of true', () => {
+  it('600 of them: what is left keeps its distance from every edge, in one piece, with no sliver left along an edge', () => {
+    const random = seeded(41)
+    const off = () => random.between(-4, 4)
+    const setbacks = { eaveMm: 300, ridgeMm: 914.4, leftRakeMm: 450, rightRakeMm: 200, hipMm: 457.2, valleyMm: 457.2, wallMm: 300 }
+    for (let i = 0; i < 600; i++) {
+      const [w, h, inset] = [random.between(5000, 12_000), random.between(3500, 6000), random.pick([0, random.between(300, 1500)])]
+      const side = inset ? 'hip' as const : 'rake' as const
+      const face: Face = { ...changed({}).faces[0]!, setbacks, obstructions: [], outline: { kind: 'corners', corners: ([[off(), off(), 'eave'], [w + off(), off(), side], [w - inset + off(), h + off(), 'ridge'], [inset + off(), h + off(), side]] as const).map(([xMm, yMm, edge]) => ({ xMm, yMm, edge })) } }
+      const { region: left } = keepClear(face, plainKeepClear, noClaims)
+      expect(left, `face ${i}`).toHaveLength(1)
+      shapeOf(face.outline).edges.forEach(({ from, to, kind, side: end }) => {
+        const depth = kind === 'eave' ? 300 : kind === 'ridge' ? 914.4 : kind === 'hip' ? 457.2 : end === 'left' ? 450 : 200
+        const run = Math.hypot(to.x - from.x, to.y - from.y)
+        for (const { x, y } of left[0]!) expect(((to.x - from.x) * (y - from.y) - (to.y - from.y) * (x - from.x)) / run).toBeGreaterThan(depth - 0.01)
+      })
+    }
+  })
+})
