@@ -4,6 +4,7 @@ import { type EdgeKind, edgeKinds } from '../../job'
 import { done, type Outcome, refused } from '../../outcome'
 import { degrees, radians, STEEPEST_PITCH_DEG, wrapDeg } from '../../units'
 import { layFace, type LaidFace } from '../from-plan'
+import { LEVEL_WITHIN } from '../level'
 import { fromPlan } from '../placement'
 import { guessEdges } from './guess'
 import { MOST_CORNERS, tooManyCorners } from './limits'
@@ -67,6 +68,8 @@ export function facesFromGeoJson(text: string, eaveEdge = 1): Outcome<Read<LaidF
     const face = faceOf(flat[0]!, part ? { ...properties, name: `${typeof properties.name === 'string' ? properties.name : 'Face'} ${i + 1}` } : properties, i + 1, eaveEdge)
     if (!face.ok) return face
     const laid = face.value
+    const beside = besideAzimuth(flat[0]!, laid.place.azimuthDeg, laid.pitchDeg)
+    if (beside !== null) said.push(`“${laid.name}” faces ${laid.place.azimuthDeg.toFixed(1)}° by its azimuth, and the edge nearest to that ${beside.toFixed(1)}°: its eave comes in out of level. One of the two is wrong.`)
     const holes = flat.slice(1).map(ring => holeOf(ring.map(point => fromPlan({ place: laid.place, pitchDeg: laid.pitchDeg }, point))))
     faces.push({ ...laid, holes })
   }
@@ -94,6 +97,18 @@ function looksSwapped(points: [number, number][]): boolean {
   if (Math.abs(lon) > 85) return false
   // The cosine between two sides: a right angle has none.
   return square(lat, false) > 0.1 && square(lon, true) < 0.02
+}
+
+/** Edges farther off than this do not mean to be the eave, degrees. */
+const MEANS_EAVE_DEG = 15
+
+/** Which way the edge looks that is nearest to a face's azimuth, degrees, where it would be no level eave; null where it would. */
+function besideAzimuth(closed: Point[], azimuthDeg: number, pitchDeg: number): number | null {
+  const sign = signedAreaMm2(closed) < 0 ? -1 : 1
+  const looks = closed.slice(1).map((to, i) => degrees(Math.atan2(sign * (to.y - closed[i]!.y), -sign * (to.x - closed[i]!.x))))
+  const off = looks.map(deg => ((deg - azimuthDeg) % 360 + 540) % 360 - 180)
+  const nearest = off.reduce((best, one) => Math.abs(one) < Math.abs(best) ? one : best, 180)
+  return Math.abs(Math.tan(radians(nearest))) / Math.cos(radians(pitchDeg)) > LEVEL_WITHIN && Math.abs(nearest) < MEANS_EAVE_DEG ? wrapDeg(azimuthDeg + nearest) : null
 }
 
 function faceOf(closed: Point[], properties: Record<string, unknown>, number: number, eaveEdge: number): Outcome<LaidFace> {

@@ -73,6 +73,11 @@ describe('a DXF file', () => {
     const { outline } = drawn(dxf(null, [...hipSide].reverse()), 25.4).faces[0]!
     expect(outline.kind === 'corners' && outline.corners[1]!.xMm).toBeCloseTo(9 * 25.4, 6)
   })
+  it.each([[3, 0], [0, 3], [40, 0], [0, 40]])('has the left end of its eave as its origin where the ends lie %d and %d mm up', (left, right) => {
+    const { outline } = drawn(dxf(4, [[500, 100 + left], [9500, 100 + right], [9500, 4600], [500, 4600]])).faces[0]!
+    if (outline.kind !== 'corners') throw new Error(outline.kind)
+    expect(outline.corners.map(({ xMm, yMm, edge }) => [xMm, yMm, edge])).toEqual([[0, left, 'eave'], [9000, right, 'rake'], [9000, 4500, 'ridge'], [0, 4500, 'rake']])
+  })
   it('follows an arc: a half circle of 2 m on a 4 m side has its area, and says so', () => {
     // A bulge of 1 is half a circle to the right of the side, which runs left along the top of a square of 4 m.
     const text = dxf(6, [[0, 0], [4, 0], [4, 4], [0, 4]]).replace(['10', '4', '20', '4'].join('\n'), ['10', '4', '20', '4', '42', '1'].join('\n'))
@@ -154,6 +159,25 @@ describe('a GeoJSON footprint', () => {
     const turned = [[0, 0], [8660, 5000], [6660, 8464], [-2000, 3464], [0, 0]].map(([x, y]) => [52 + y! / north, 4 + x! / east])
     const swapped = facesFromGeoJson(file({ pitch: 30 }, [turned]))
     expect(swapped.ok && swapped.value.said.join()).toContain('may be the wrong way round')
+  })
+  it.each([[180, null], [180.4, null], [183, '180.0'], [176, '180.0'], [200, null], [225, null]])('facing %d by its azimuth: an eave that would lie out of level is said', (azimuth, looks) => {
+    for (const one of [ring, [...ring].reverse()]) {
+      const read = facesFromGeoJson(file({ pitch: 20, azimuth, name: 'South' }, [one]))
+      if (!read.ok) throw new Error(read.problem)
+      const sentence = read.value.said.find(words => words.includes('out of level'))
+      if (looks) expect(sentence).toContain(`faces ${azimuth.toFixed(1)}° by its azimuth, and the edge nearest to that ${looks}°`)
+      else expect(sentence).toBeUndefined()
+    }
+  })
+  it('begins at the left end of an eave that is a little out of level, whichever end is lower', () => {
+    for (const azimuth of [179.8, 180.2]) {
+      const read = facesFromGeoJson(file({ pitch: 20, azimuth }))
+      const [face] = read.ok ? read.value.faces : []
+      const shape = shapeOf(face!.outline)
+      expect(shape.edges.map(edge => edge.kind)).toEqual(['eave', 'rake', 'ridge', 'rake'])
+      expect(shape.along.fromMm).toBeGreaterThan(-60)
+      expect(shape.eave.toMm - shape.eave.fromMm).toBeCloseTo(10_000, -1)
+    }
   })
   it('keeps named edges and a clockwise ring', () => {
     const read = facesFromGeoJson(file({ pitch: 20, azimuth: 180, edges: ['rake', 'wall', 'rake', 'eave'] }, [[ring[0]!, ring[3]!, ring[2]!, ring[1]!, ring[0]!]]))
