@@ -27,7 +27,6 @@ function chooseWind(kind: string) {
 const exposures = ['B', 'C', 'D'].map(value => ({ value, label: `Exposure ${value}` }))
 const terrainNames: Record<string, string> = { 0: '0, open sea', I: 'I, flat and open', II: 'II, low cover', III: 'III, suburb', IV: 'IV, town' }
 const terrains = Object.entries(terrainNames).map(([value, label]) => ({ value, label: `Terrain ${label}` }))
-const yesNo = (yes: string, no: string) => [{ value: 'no', label: no }, { value: 'yes', label: yes }]
 
 /** Zones of the face with what the edition makes of them, each coefficient there to be typed over. */
 const zones = computed(() => {
@@ -213,11 +212,12 @@ const typedParts = [['interior', 'Inside'], ['edge', 'Along edges'], ['corner', 
   <h2 class="slip-title mt-4">
     Engineer
   </h2>
-  <FieldChoiceField
+  <FieldYesNoField
     label="A licensed engineer"
-    :value="loads.engineer.asked ? 'yes' : 'no'"
-    :choices="yesNo('Is asked for by code or authority', 'Is not asked for, as far as we know')"
-    @choose="set({ engineer: { ...loads.engineer, asked: $event === 'yes' } })"
+    :value="loads.engineer.asked"
+    yes="Is asked for by code or authority"
+    no="Is not asked for, as far as we know"
+    @choose="set({ engineer: { ...loads.engineer, asked: $event } })"
   />
   <FieldTypedField
     v-if="loads.engineer.asked"

@@ -7,7 +7,6 @@ const rules = computed(() => job.value.loads.rules)
 const isEn = computed(() => rules.value.edition === 'en')
 const snow = computed(() => rules.value.edition === 'none' ? null : rules.value.snow)
 const setSnow = (values: Record<string, unknown>) => commit(loadsEdit({ rules: { ...rules.value, snow: { ...snow.value, ...values } } as LoadRules }))
-const yesNo = (yes: string, no: string) => [{ value: 'no', label: no }, { value: 'yes', label: yes }]
 const categories = riskCategories.map(value => ({ value, label: `Category ${value}` }))
 </script>
 
@@ -47,12 +46,13 @@ const categories = riskCategories.map(value => ({ value, label: `Category ${valu
       :units="units"
       :commit="importance => setSnow({ importance })"
     />
-    <FieldChoiceField
+    <FieldYesNoField
       v-if="'slippery' in snow"
       label="Surface"
-      :value="snow.slippery ? 'yes' : 'no'"
-      :choices="yesNo('Slippery, nothing in the way', 'Not slippery, or obstructed')"
-      @choose="setSnow({ slippery: $event === 'yes' })"
+      :value="snow.slippery"
+      yes="Slippery, nothing in the way"
+      no="Not slippery, or obstructed"
+      @choose="setSnow({ slippery: $event })"
     />
     <template v-if="'riskCategory' in snow">
       <FieldChoiceField
@@ -72,11 +72,12 @@ const categories = riskCategories.map(value => ({ value, label: `Category ${valu
       />
     </template>
     <template v-if="'held' in snow">
-      <FieldChoiceField
+      <FieldYesNoField
         label="Sliding"
-        :value="snow.held ? 'yes' : 'no'"
-        :choices="yesNo('Held by guards or a parapet', 'Free to slide off')"
-        @choose="setSnow({ held: $event === 'yes' })"
+        :value="snow.held"
+        yes="Held by guards or a parapet"
+        no="Free to slide off"
+        @choose="setSnow({ held: $event })"
       />
       <FieldTypedField
         label="Source"

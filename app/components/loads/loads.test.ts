@@ -1,5 +1,8 @@
 import { describe, expect, it } from 'vitest'
+import { nextTick } from 'vue'
+import LoadsBuilding from './LoadsBuilding.vue'
 import LoadsForm from './LoadsForm.vue'
+import LoadsSnow from './LoadsSnow.vue'
 import RailChart from './RailChart.vue'
 import TimberForm from './TimberForm.vue'
 import VanForm from './VanForm.vue'
@@ -39,6 +42,63 @@ describe('what loads the roof', () => {
     expect(wrapper.text()).toContain('typed; empty for the edition’s')
     await type('Zone 1, up', '')
     expect((job.value.loads.rules as { wind: { coefficients: object } }).wind.coefficients).toEqual({})
+  })
+})
+
+describe('the building and its snow', () => {
+  it('what is not typed follows from the face and says so; a typed height raises the wind and can be taken back', async () => {
+    const { type, job, plan, field, wrapper } = await mountOnJob(LoadsBuilding, loaded('us-2010'))
+    const worst = () => plan.value.faces[0]!.loading.loads!.onModule['3']!.upPa
+    const before = worst()
+    expect(wrapper.text()).toContain('from eave and pitch')
+    await type('Mean roof height', '45 ft')
+    expect(job.value.loads.building.heightMm).toBeCloseTo(45 * 304.8, 6)
+    expect(wrapper.text()).toContain('typed; empty for eave and pitch')
+    expect(worst()).toBeGreaterThan(before)
+    await type('Mean roof height', '')
+    expect(job.value.loads.building.heightMm).toBeNull()
+    expect(worst()).toBe(before)
+    await type('Width across the ridge', '60 ft')
+    await type('Length along it', '70 ft')
+    await type('Eave past the wall', '18"')
+    expect(job.value.loads.building).toMatchObject({ widthMm: expect.closeTo(60 * 304.8, 6) as number, lengthMm: expect.closeTo(70 * 304.8, 6) as number, eaveOverhangMm: expect.closeTo(457.2, 6) as number })
+    await type('Eave past the wall', 'a bit')
+    expect(wrapper.text()).toContain('is not a length')
+    expect((field('Eave past the wall').element as HTMLInputElement).value).toBe('a bit')
+  })
+  it('over 60 ft the wind is not known: a stop that says so, while snow is still there', async () => {
+    const { type, plan } = await mountOnJob(LoadsBuilding, loaded('us-2010'))
+    await type('Mean roof height', '61 ft')
+    expect(plan.value.findings.find(finding => finding.severity === 'stop' && finding.sentence.includes('over 60 ft'))).toBeDefined()
+    expect(plan.value.faces[0]!.loading.loads!.snow.uniformPa).toBeGreaterThan(0)
+  })
+  it('each edition asks for its own figures of snow', async () => {
+    const asked = async (edition: LoadEdition) => (await mountOnJob(LoadsSnow, loaded(edition))).wrapper.findAll('label').map(label => label.text())
+    expect(await asked('us-2010')).toEqual(expect.arrayContaining(['Importance, Is', 'Surface']))
+    const strength = await asked('us-2022')
+    expect(strength).toContain('Risk category')
+    expect(strength).not.toContain('Importance, Is')
+    expect(await asked('en')).toEqual(expect.arrayContaining(['Sliding', 'Source']))
+    expect(await asked('none')).toEqual([])
+  })
+  it('2022 without the winter wind parameter stops where snow may lie unbalanced, and goes on once it is typed', async () => {
+    const job = loaded('us-2022')
+    const { type, plan } = await mountOnJob(LoadsSnow, after(job, { type: 'set-loads', values: { building: { ...job.loads.building, framing: 'other' } } }))
+    const waits = () => plan.value.findings.some(finding => finding.severity === 'stop' && finding.sentence.includes('W2'))
+    await type('Ground snow', '40 psf')
+    expect(waits()).toBe(true)
+    await type('Winter wind, W2', '0.45')
+    expect(waits()).toBe(false)
+    expect(plan.value.faces[0]!.loading.loads!.snow.drift!.pa).toBeGreaterThan(0)
+  })
+  it('a choice between two is taken by its own words', async () => {
+    const { wrapper, job } = await mountOnJob(LoadsSnow, loaded('us-2010'))
+    const field = wrapper.findAllComponents({ name: 'FieldYesNoField' }).find(one => one.props('label') === 'Surface')!
+    expect(field.text()).toContain('Not slippery, or obstructed')
+    field.vm.$emit('choose', true)
+    await nextTick()
+    expect(job.value.loads.rules).toMatchObject({ snow: { slippery: true } })
+    expect(field.text()).toContain('Slippery, nothing in the way')
   })
 })
 

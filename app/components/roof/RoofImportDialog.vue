@@ -83,6 +83,8 @@ async function take() {
   read.value = null
   await chooseFace(faces[0]!.id)
 }
+const unitAnswers = drawingUnits.map(({ name, mm }) => ({ label: name, value: mm }))
+const edgeAnswers = (sides: number) => Array.from({ length: sides }, (_, i) => ({ label: `Edge ${i + 1}`, value: i + 1 }))
 const inputId = useId()
 </script>
 
@@ -111,26 +113,13 @@ const inputId = useId()
       >
         {{ problem }}
       </p>
-      <div
+      <RoofImportAsk
         v-if="asked"
-        class="mt-3"
-        role="group"
-        aria-label="Unit of the drawing"
-      >
-        <p class="mb-2 text-[15px]">
-          {{ asked.why }}
-        </p>
-        <div class="flex flex-wrap gap-2">
-          <UButton
-            v-for="unit in drawingUnits"
-            :key="unit.name"
-            color="neutral"
-            variant="outline"
-            :label="unit.name"
-            @click="said(unit.mm)"
-          />
-        </div>
-      </div>
+        label="Unit of the drawing"
+        :question="asked.why"
+        :answers="unitAnswers"
+        @answer="said"
+      />
       <template v-if="read">
         <PlannerRoofPlan
           :faces="read.faces.map(one => one.face)"
@@ -148,27 +137,14 @@ const inputId = useId()
             {{ sentence }}
           </li>
         </ul>
-        <div
+        <RoofImportAsk
           v-if="footprint"
-          class="mt-3"
-          role="group"
-          aria-label="The eave of the footprint"
-        >
-          <p class="mb-2 text-[15px] font-semibold">
-            Which edge is the eave, counted as the file lists them? The arrow shows where the face then looks.
-          </p>
-          <div class="flex flex-wrap gap-2">
-            <UButton
-              v-for="edge in footprint.sides"
-              :key="edge"
-              color="neutral"
-              :variant="footprint.eaveEdge === edge ? 'solid' : 'outline'"
-              :aria-pressed="footprint.eaveEdge === edge"
-              :label="`Edge ${edge}`"
-              @click="eaveIs(edge)"
-            />
-          </div>
-        </div>
+          label="The eave of the footprint"
+          question="Which edge is the eave, counted as the file lists them? The arrow shows where the face then looks."
+          :answers="edgeAnswers(footprint.sides)"
+          :given="footprint.eaveEdge"
+          @answer="eaveIs"
+        />
         <UCheckbox
           v-if="holes"
           v-model="takeHoles"

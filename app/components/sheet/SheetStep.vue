@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { endReadings, gaugeWords, type MarkStep } from '#core/markout'
-import { formatQuantity, type UnitSystem } from '#core/units'
+import type { UnitSystem } from '#core/units'
 
 /** One step of the mark-out: its readings large enough for a roof, the checks that prove them, and the stick that could be stepped instead. */
 const { step, number, units } = defineProps<{ step: MarkStep, number: number, units: UnitSystem }>()
@@ -101,13 +101,10 @@ const tapeWords = computed(() => step.tape === 'along' ? 'along the eave' : 'up 
             >, {{ check.note.toLowerCase() }}</span>
           </td>
           <td class="py-0.5 text-right text-lg font-semibold whitespace-nowrap">
-            <FieldLengthText
-              v-if="check.value.kind === 'length'"
-              :mm="check.value.mm"
+            <SheetQuantity
+              :value="check.value"
               :units="units"
-            /><template v-else>
-              {{ formatQuantity(check.value, units) }}
-            </template>
+            />
           </td>
           <td
             class="hidden print:table-cell"

@@ -15,6 +15,7 @@ const { ticked, set, reached } = useTicks(jobId, list)
 
 const tasks = computed(() => markTasks((sheet.value?.plan.faces ?? []).flatMap((plan, f) => plan.modules ? [{ faceId: plan.faceId, name: sheet.value!.job.faces[f]!.name, marks: plan.marks }] : [])))
 const cards = computed(() => lineCards(tasks.value))
+const faces = computed(() => new Set(cards.value.map(one => one.faceId)).size)
 const isDone = (card: LineCard) => card.tasks.every(task => ticked.value.has(task.key))
 const at = ref(0)
 const card = computed(() => cards.value[Math.min(at.value, cards.value.length - 1)] ?? null)
@@ -156,7 +157,10 @@ function wholeLine() {
             class="flex min-h-16 w-full items-center justify-between gap-3 border-b-2 border-black/30 text-left text-xl font-semibold"
             @click="go(i); lists = false"
           >
-            <span>{{ one.step.title }}</span><span class="shrink-0">{{ isDone(one) ? '✓' : `${one.tasks.filter(task => ticked.has(task.key)).length}/${one.tasks.length}` }}</span>
+            <span class="leading-tight">{{ one.step.title }}<span
+              v-if="faces > 1"
+              class="block text-[15px] font-normal"
+            >{{ one.faceName }}</span></span><span class="shrink-0">{{ isDone(one) ? '✓' : `${one.tasks.filter(task => ticked.has(task.key)).length}/${one.tasks.length}` }}</span>
           </button>
         </li>
       </ol>
