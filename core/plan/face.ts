@@ -90,20 +90,34 @@ export type FaceLayout = Omit<FacePlan, 'list' | 'marks'>
 /** A layout with its fixing problem, so that what was found out about it need not be found out again. */
 export type LaidOut = FaceLayout & { problem: FixingProblem }
 
+/** A face before its array stands anywhere on it: nothing of this depends on the array's shift. */
+interface BareFace extends Pick<FaceLayout, 'parts' | 'supports' | 'railLines' | 'strips' | 'region' | 'loading' | 'limits'> { places: PlacesForRail }
+
+function bareFace(face: Face, catalogue: Catalogue, job: JobRules, clear: FaceClear): BareFace {
+  const parts = chooseParts(catalogue, face.array)
+  const { plan: supports, places } = groundOf(face, parts)
+  const loading = loadingOf(job, face, parts)
+  return {
+    parts, supports, places, loading, ...keepClear(face, job.keepClear, clear), railLines: allowedRailLines(face.covering, face.outline, parts.mount, wayOf(face.array, parts)),
+    limits: railLimits(parts.rail, parts.mount, face.array, loading.loads !== null, job.loads.engineer.name),
+  }
+}
+
+/** Rows of modules and the rails under them. */
+function arrayOn({ parts, region, railLines, supports }: BareFace, array: Face['array'], { most }: FaceClear): Pick<FaceLayout, 'rows' | 'rails'> {
+  const rows = fillRows(region, array, parts, most)
+  return { rows, rails: placeRails(rows.rows, array, parts, { covering: railLines, supports: supports.railLines }) }
+}
+
 /**
  * Plans a face up to its splices and their check.
  * @param trial only what findings look at is wanted, as when a cure is tried: sticks are cut as they come, not for least cost
  */
 export function layOut(asked: Face, catalogue: Catalogue, job: JobRules, clear: FaceClear, trial = false): LaidOut {
-  const face = standing(asked, catalogue, job, clear)
-  const parts = chooseParts(catalogue, face.array)
-  const { plan: supports, places } = groundOf(face, parts)
-  const railLines = allowedRailLines(face.covering, face.outline, parts.mount, wayOf(face.array, parts))
-  const { strips, region } = keepClear(face, job.keepClear, clear)
-  const rows = fillRows(region, face.array, parts, clear.most)
-  const rails = placeRails(rows.rows, face.array, parts, { covering: railLines, supports: supports.railLines })
-  const loading = loadingOf(job, face, parts)
-  const limits = railLimits(parts.rail, parts.mount, face.array, loading.loads !== null, job.loads.engineer.name)
+  const bare = bareFace(asked, catalogue, job, clear)
+  const face = standing(asked, bare, catalogue, job, clear)
+  const { parts, supports, places, railLines, strips, region, loading, limits } = bare
+  const { rows, rails } = arrayOn(bare, face.array, clear)
   const strength = loading.loads && faceStrength(face, loading.loads, parts, rows.rows, rails)
   const settings = strength && settingsOf(face, parts, rails, strength)
   const problem = fixingProblem(rails, places, limits, settings ? judgesOf(settings, limits) : [], trial)
@@ -123,19 +137,13 @@ export function layOut(asked: Face, catalogue: Catalogue, job: JobRules, clear: 
  * A face with its array where it stands: where somebody shifted it to, or else where the fewest fixings are. Found out once
  * for the facts that it depends on, which most edits leave as they are.
  */
-function standing(face: Face, catalogue: Catalogue, job: JobRules, clear: FaceClear): Face {
-  if (face.array.shiftMm !== null) return face
+function standing(face: Face, bare: BareFace, catalogue: Catalogue, job: JobRules, clear: FaceClear): Face {
   const { array } = face
+  if (array.shiftMm !== null) return face
   const facts = { ...face, name: '', datum: 'left', array: { ...array, trimTailMm: 0, spliceAs: 'butted' } }
   const shiftMm = rememberedStand(catalogue, [facts, clear, job.keepClear, job.loads], () => {
-    const parts = chooseParts(catalogue, array)
-    const { plan: supports, places } = groundOf(face, parts)
-    const { region } = keepClear(face, job.keepClear, clear)
-    const rows = fillRows(region, array, parts, clear.most)
-    const rails = placeRails(rows.rows, array, parts, { covering: allowedRailLines(face.covering, face.outline, parts.mount, wayOf(array, parts)), supports: supports.railLines })
-    const loading = loadingOf(job, face, parts)
-    const limits = railLimits(parts.rail, parts.mount, array, loading.loads !== null, job.loads.engineer.name)
-    return standingShift({ rows, rails, places, limits, pattern: array.fixingPattern, judgesAt: judgesWhenMoved(face, { parts, rows, rails, limits, loading }) })
+    const { rows, rails } = arrayOn(bare, array, clear)
+    return standingShift({ rows, rails, places: bare.places, limits: bare.limits, pattern: array.fixingPattern, judgesAt: judgesWhenMoved(face, { ...bare, rows, rails }) })
   })
   return { ...face, array: { ...array, shiftMm } }
 }
