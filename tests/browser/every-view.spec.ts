@@ -4,6 +4,9 @@ import { stages } from '../../core/job'
 import { demoJobs } from '../../db/demo/jobs'
 import { expect, openStage, test } from './support'
 
+// Nothing here changes a job, so that views may be looked at side by side.
+test.describe.configure({ mode: 'parallel' })
+
 const NO_FIGURE = /\bNaN\b|\bInfinity\b|\bundefined\b|\bnull\b|\[object/
 
 async function noSeriousFault(page: Page) {

@@ -1,9 +1,4 @@
-import { expect, freshJob, openStage, saved, test, typeOver } from './support'
-
-const choose = async (page: import('@playwright/test').Page, label: string, option: string | RegExp) => {
-  await page.getByLabel(label, { exact: true }).first().click()
-  await page.getByRole('option', { name: option }).click()
-}
+import { choose, expect, freshJob, openStage, saved, test, typeOver } from './support'
 
 test('usual spans become justified ones: rules, bad figures, utilisation, chart, span table, another rail', async ({ page }) => {
   const jobId = await freshJob()
@@ -60,6 +55,7 @@ test('an engineer who is asked for stops the job until named, and stands on ever
   await openStage(page, jobId, 'rails')
   await page.getByRole('tab', { name: 'Loads' }).click()
   await choose(page, 'Rules', /European/)
+  await saved(page)
   await choose(page, 'A licensed engineer', /asked for by code/)
   await expect(page.getByText('A licensed engineer is asked for here').first()).toBeVisible()
   await typeOver(page, 'Who, on what paper', 'M. Tamarisk, letter of 3 May')

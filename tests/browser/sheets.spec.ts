@@ -1,5 +1,5 @@
 import Papa from 'papaparse'
-import { expect, freshJob, openStage, saved, test, typeOver } from './support'
+import { choose, expect, freshJob, openStage, saved, test, typeOver } from './support'
 
 test('a mark-out is issued, then superseded by an edit, then issued again; each revision keeps its sheet', async ({ page }) => {
   const jobId = await freshJob()
@@ -40,10 +40,9 @@ test('a mark-out with a stop open is issued only with a reason, and sheet and ph
   const jobId = await freshJob()
   await openStage(page, jobId, 'rails')
   await page.getByRole('tab', { name: 'Loads' }).click()
-  await page.getByLabel('Rules', { exact: true }).first().click()
-  await page.getByRole('option', { name: /European/ }).click()
-  await page.getByLabel('A licensed engineer', { exact: true }).first().click()
-  await page.getByRole('option', { name: /asked for by code/ }).click()
+  await choose(page, 'Rules', /European/)
+  await saved(page)
+  await choose(page, 'A licensed engineer', /asked for by code/)
   await saved(page)
   await openStage(page, jobId, 'mark-out')
   const issue = page.getByRole('region', { name: 'Issue' })

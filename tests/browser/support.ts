@@ -41,6 +41,12 @@ export async function typeOver(page: Page, label: string, text: string): Promise
   await field.press('Enter')
 }
 
+/** Picks from a list that opens. */
+export async function choose(page: Page, label: string, option: string | RegExp): Promise<void> {
+  await page.getByLabel(label, { exact: true }).first().click()
+  await page.getByRole('option', { name: option }).first().click()
+}
+
 export const saved = (page: Page) => expect(page.getByTestId('save-state')).toHaveText('Saved')
 
 export { expect }

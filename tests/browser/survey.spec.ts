@@ -1,9 +1,4 @@
-import { expect, freshJob, openStage, saved, test, typeOver } from './support'
-
-const choose = async (page: import('@playwright/test').Page, label: string, option: string) => {
-  await page.getByLabel(label, { exact: true }).first().click()
-  await page.getByRole('option', { name: option }).first().click()
-}
+import { choose, expect, freshJob, openStage, saved, test, typeOver } from './support'
 
 test('a hip side by tape with both diagonals: the true shape, what checks what, and a slip that shows', async ({ page }) => {
   const jobId = await freshJob()
