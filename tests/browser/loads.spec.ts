@@ -55,7 +55,7 @@ test('an engineer who is asked for stops the job until named, and stands on ever
   await openStage(page, jobId, 'rails')
   await page.getByRole('tab', { name: 'Loads' }).click()
   await choose(page, 'Rules', /European/)
-  await saved(page)
+  await expect(page.getByLabel('Sliding', { exact: true })).toBeVisible()
   await choose(page, 'A licensed engineer', /asked for by code/)
   await expect(page.getByText('A licensed engineer is asked for here').first()).toBeVisible()
   await typeOver(page, 'Who, on what paper', 'M. Tamarisk, letter of 3 May')

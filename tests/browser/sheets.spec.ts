@@ -41,7 +41,7 @@ test('a mark-out with a stop open is issued only with a reason, and sheet and ph
   await openStage(page, jobId, 'rails')
   await page.getByRole('tab', { name: 'Loads' }).click()
   await choose(page, 'Rules', /European/)
-  await saved(page)
+  await expect(page.getByLabel('Sliding', { exact: true })).toBeVisible()
   await choose(page, 'A licensed engineer', /asked for by code/)
   await saved(page)
   await openStage(page, jobId, 'mark-out')
