@@ -145,13 +145,13 @@ describe('nudging', () => {
     expect(nudged('row1-lower', 'up', 3)!.rails[0]!.lineMm - plan.rails[0]!.lineMm).toBeCloseTo(3, 9)
     expect(nudged('rafter 4', 'left', 5)!.supports.rafters[3]!.centreMm).toBeCloseTo(inch(84) - 5, 9)
   })
-  it('up and down a hundred times on an eave 30 mm out of level: every step is its own length, and the way back ends where it began', () => {
+  it('up and down forty times on an eave 30 mm out of level: every step is its own length, and the way back ends where it began', () => {
     const corners = ([[0, 0, 'eave'], [9000, 30, 'rake'], [9000, 7000, 'ridge'], [0, 7000, 'rake']] as const).map(([xMm, yMm, edge]) => ({ xMm, yMm, edge }))
     let now = changed({ outline: { kind: 'corners', corners } }, { rowCount: 2 })
     const start = planFaceOf(now, catalogue, 'main').rows.rows[0]!.bottomMm
     expect(start).toBeGreaterThan(inch(6))
     for (const direction of ['up', 'down'] as const) {
-      for (let i = 1; i <= 100; i++) {
+      for (let i = 1; i <= 40; i++) {
         const before = planFaceOf(now, catalogue, 'main')
         now = after(now, nudgeEdit(now.faces[0]!, before, 'row 1', direction, 3)!)
         const moved = planFaceOf(now, catalogue, 'main').rows.rows[0]!.bottomMm - before.rows.rows[0]!.bottomMm
