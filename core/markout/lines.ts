@@ -1,12 +1,12 @@
 import { lineAcross, type Point } from '../geometry'
 import { datumName, isLevel, placeAlong, placeUp, readsLevel, readsUpright, shapeOf } from '../roof'
-import { type RailPlan, railWords } from '../rails'
+import { railWords } from '../rails'
 import { type Rafter, rafterAt, type SupportState } from '../supports'
 import { length } from '../units'
 import { edgeBeyond, marginsOf } from './ends'
 import type { MarkoutInput } from './input'
 import { squareFor } from './square'
-import { type MarkDraft, type MarkStep, sentenceCase, type StepMaker, type Tape } from './step'
+import { type MarkDraft, type MarkStep, sentenceCase, type StepMaker } from './step'
 
 export function datumStep({ face }: MarkoutInput, make: StepMaker): MarkStep {
   return make({
@@ -99,9 +99,6 @@ export function rowSteps(input: MarkoutInput, make: StepMaker): { square: MarkSt
 
 /** Whether places follow each other at one distance, so that a stick can be stepped along them. */
 export const evenGaps = (places: number[]): boolean => places.slice(2).every((mm, i) => Math.abs(mm - places[i + 1]! - (places[1]! - places[0]!)) < 1e-6)
-
-/** The tape along which a rail's fixings, splices and ends are read. */
-export const tapeOf = ({ way }: Pick<RailPlan, 'way'>): Tape => way === 'across' ? 'along' : 'up'
 
 export function railLines({ rails, parts }: MarkoutInput, make: StepMaker): MarkStep {
   const frames = parts.rail.frame !== null

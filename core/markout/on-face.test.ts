@@ -5,7 +5,9 @@ import { demoJobs } from '../../db/demo/jobs'
 import type { Outline } from '../job'
 import { rulesOf } from '../job'
 import { planJob } from '../plan'
-import { datumName, placeAlong, placeUp, shapeOf } from '../roof'
+import { runTape } from '../rails'
+import { datumName, placeAlong, placeOn, placeUp, readingOn, shapeOf } from '../roof'
+import { tapeReadings } from './readings'
 import type { MarkStep } from './step'
 
 /** Whether a point lies on a polygon or within so much of it, by the winding number and the distance to its sides: no code of the planner's. */
@@ -97,6 +99,32 @@ describe('the datum', () => {
     })
     const datum = planJob(changed({ outline, datum: 'left' }, {}), catalogue).faces[0]!.marks[0]!
     expect([datum.lineMm, datum.marks[0]!.readingMm]).toEqual([0, 0])
+  })
+})
+
+describe('the tapes on the screen', () => {
+  it.each([0, 14, -14, 1500])('read what the sheet reads, from either datum, with the eave’s left end %d mm up', (leftUpMm) => {
+    const low = Math.min(0, leftUpMm)
+    const outline: Outline = { kind: 'corners', corners: (leftUpMm === 1500
+      ? [[3000, 0, 'eave'], [10_000, 0, 'rake'], [10_000, 5400, 'ridge'], [0, 5400, 'rake'], [0, 1500, 'eave'], [3000, 1500, 'rake']] as const
+      : [[0, leftUpMm - low, 'eave'], [9000, -low, 'rake'], [9000, 5200, 'ridge'], [0, 5200, 'rake']] as const).map(([xMm, yMm, edge]) => ({ xMm, yMm, edge })) }
+    for (const datum of ['left', 'right'] as const) {
+      for (const railWay of ['across', 'up'] as const) {
+        const job = changed({ outline, datum }, { shiftMm: null, railWay })
+        const [face] = job.faces
+        const plan = planJob(job, catalogue).faces[0]!
+        const [near, far] = railWay === 'across' ? ['along', 'up'] as const : ['up', 'along'] as const
+        // A rail that finds nothing to be fixed to has no step.
+        const sheet = (id: string) => plan.marks.find(step => step.id === id)?.marks.map(mark => mark.readingMm) ?? []
+        expect(tapeReadings(face!, plan, 'rails')[far].map(one => one.readingMm)).toEqual(sheet('rail-lines'))
+        for (const rail of plan.rails) {
+          expect(tapeReadings(face!, plan, rail.id)[near].map(one => one.readingMm)).toEqual(sheet(`fixings-${rail.id}`))
+          expect(placeOn(face!, runTape(rail), readingOn(face!, runTape(rail), 1234))).toBeCloseTo(1234, 9)
+        }
+        const rows = tapeReadings(face!, plan, 'rows').up.map(one => one.readingMm)
+        expect(rows).toEqual(sheet('rows'))
+      }
+    }
   })
 })
 

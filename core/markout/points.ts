@@ -1,8 +1,8 @@
 import type { Fixing } from '../fixings'
-import { clampsOn, endNames, fixedPoint, type RailPlan } from '../rails'
+import { clampsOn, endNames, fixedPoint, type RailPlan, runTape } from '../rails'
 import { count, formatQuantity, length, torque } from '../units'
 import type { MarkoutInput } from './input'
-import { evenGaps, stateWords, tapeOf } from './lines'
+import { evenGaps, stateWords } from './lines'
 import { type MarkStep, sentenceCase, type StepMaker } from './step'
 
 /** Rails or rows in the order in which they are built: from the eave up, or from the ridge down. */
@@ -15,7 +15,7 @@ export function fixingSteps(input: MarkoutInput, make: StepMaker): MarkStep[] {
     const still = fixedPoint(rail, own.map(fixing => fixing.atMm))?.fixing
     const noteOf = ({ state, member }: Fixing, i: number) => [sentenceCase(member), ...(state === 'proved' ? [] : [`${stateWords[state]}: pilot first`]), ...(i === still && !parts.rail.frame ? ['fixed point: tighten first'] : [])].join(', ')
     return make({
-      id: `fixings-${rail.id}`, kind: 'fixings', title: `Fixings on ${parts.rail.frame ? 'line' : 'rail'} ${rail.number}`, tape: tapeOf(rail), lineMm: rail.lineMm,
+      id: `fixings-${rail.id}`, kind: 'fixings', title: `Fixings on ${parts.rail.frame ? 'line' : 'rail'} ${rail.number}`, tape: runTape(rail), lineMm: rail.lineMm,
       instruction: `${parts.mount.name}. ${parts.mount.screw.pilot}. ${parts.mount.sealant}. ${parts.rail.frame ? 'Frame' : 'Rail'} bolt on the foot: ${formatQuantity(torque(parts.mount.torqueNm), input.units)}.`,
       marks: own.map((fixing, i) => ({ label: `Fixing ${i + 1}`, mm: fixing.atMm, note: noteOf(fixing, i), key: fixing.member })),
     })
@@ -96,7 +96,7 @@ export function spliceSteps(input: MarkoutInput, make: StepMaker): MarkStep[] {
   return inOrder(input, rails).map((rail: RailPlan) => {
     const places = frames ? rail.couplers.map(atMm => ({ atMm, bridged: false })) : sticks.splices.filter(splice => splice.railId === rail.id)
     return make({
-      id: `splices-${rail.id}`, kind: 'splices', title: frames ? `Couplers on line ${rail.number}` : `Splices, rail ${rail.number}`, tape: tapeOf(rail), lineMm: rail.lineMm,
+      id: `splices-${rail.id}`, kind: 'splices', title: frames ? `Couplers on line ${rail.number}` : `Splices, rail ${rail.number}`, tape: runTape(rail), lineMm: rail.lineMm,
       instruction: frames ? `${parts.rail.splice.partName} between neighbouring frames.` : `${parts.rail.splice.partName}, its middle on the mark.`,
       marks: places.map(({ atMm, bridged }, i) => ({ label: frames ? `Coupler ${i + 1}` : `Splice ${i + 1}`, mm: atMm, note: bridged ? 'Bridged: leave the gap' : frames ? '' : 'Sticks meet here' })),
     })
@@ -109,7 +109,7 @@ export function trimSteps(input: MarkoutInput, make: StepMaker): MarkStep[] {
   return inOrder(input, rails).map((rail) => {
     const [first, last] = endNames(rail)
     return make({
-      id: `trim-${rail.id}`, kind: 'trim', title: `Trim, rail ${rail.number}`, tape: tapeOf(rail), lineMm: rail.lineMm,
+      id: `trim-${rail.id}`, kind: 'trim', title: `Trim, rail ${rail.number}`, tape: runTape(rail), lineMm: rail.lineMm,
       instruction: face.array.trimTailMm > 0 ? 'Leave the rail long at both ends. Trim at the marks when the modules are on.' : 'Cut the rail to the marks before it goes up.',
       marks: [{ label: `Rail end, ${first}`, mm: rail.fromMm, note: 'Trim here' }, { label: `Rail end, ${last}`, mm: rail.toMm, note: 'Trim here' }],
     })

@@ -3,7 +3,7 @@ import { obstructionNames } from '../keepclear'
 import type { FacePlan } from '../plan/face'
 import { bounds } from '../geometry'
 import type { RailPlan } from '../rails'
-import { readingAlong, shapeOf } from '../roof'
+import { readingAlong, readingUp, shapeOf } from '../roof'
 import { type Rafter, rafterName } from '../supports'
 
 /** One running reading on a tape: where it points on the face and what the tape reads there. */
@@ -31,7 +31,7 @@ export function tapeReadings(face: Face, plan: FacePlan, selection: string): Tap
   const keyed = (drafts: Draft[], readingOf: (mm: number) => number): TapeReading[] => drafts
     .map((draft, i) => ({ ...draft, key: `${selection}-${i}`, readingMm: readingOf(draft.placeMm) }))
     .sort((a, b) => a.readingMm - b.readingMm)
-  return { along: keyed(along, mm => readingAlong(face, mm)), up: keyed(up, mm => mm) }
+  return { along: keyed(along, mm => readingAlong(face, mm)), up: keyed(up, mm => readingUp(face, mm)) }
 }
 
 function drafts(face: Face, plan: FacePlan, selection: string): { along: Draft[], up: Draft[] } {

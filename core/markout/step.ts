@@ -1,10 +1,7 @@
 import type { Face } from '../job'
-import { farEndName, readingAlong, readingUp, shapeOf } from '../roof'
+import { farEndName, otherTape, readingOn, readingUp, shapeOf, type Tape } from '../roof'
 import type { Quantity } from '../units'
 import { endsUp } from './ends'
-
-/** Which tape a mark is read off: the one along the eave or the one up the slope. */
-export type Tape = 'along' | 'up'
 
 /** One reading to be marked. */
 export interface Mark {
@@ -66,7 +63,7 @@ export function stepMaker(face: Face): StepMaker {
   return ({ marks, lineMm, checks = [], gauge = null, ...step }) => {
     const isLine = step.tape === 'up' && lineMm === null
     const sorted = marks
-      .map(mark => ({ ...mark, readingMm: (step.tape === 'along' ? readingAlong : readingUp)(face, mark.mm) }))
+      .map(mark => ({ ...mark, readingMm: readingOn(face, step.tape, mark.mm) }))
       .sort((a, b) => isLine && downward ? b.readingMm - a.readingMm : a.readingMm - b.readingMm)
     const seen = new Map<string, number>()
     const keyOf = ({ key, label }: MarkDraft) => {
@@ -76,7 +73,7 @@ export function stepMaker(face: Face): StepMaker {
       return times === 1 ? plain : `${plain} #${times}`
     }
     return {
-      ...step, gauge, lineMm: lineMm === null ? null : (step.tape === 'along' ? readingUp : readingAlong)(face, lineMm),
+      ...step, gauge, lineMm: lineMm === null ? null : readingOn(face, otherTape(step.tape), lineMm),
       marks: sorted.map((mark, i) => ({
         id: `${step.id}-${i + 1}`, key: keyOf(mark), label: mark.label, readingMm: mark.readingMm, upMm: mark.upMm === undefined ? null : readingUp(face, mark.upMm), endsMm: isLine ? endsUp(face, mark.mm) : null,
         note: [mark.note, beyondDatum(face, step.tape, mark.readingMm)].filter(Boolean).join(', '),

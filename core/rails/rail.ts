@@ -1,4 +1,5 @@
 import type { Interval } from '../geometry'
+import type { Tape } from '../roof'
 import type { RailLine } from '../supports'
 import type { Working } from '../working'
 
@@ -58,6 +59,9 @@ export const onFace = ({ way, lineMm }: Pick<RailPlan, 'way' | 'lineMm'>, atMm: 
 
 /** Names of a rail's ends, the first where its tape begins. */
 export const endNames = ({ way }: Pick<RailPlan, 'way'>): readonly [string, string] => way === 'across' ? ['left', 'right'] : ['lower', 'upper']
+
+/** The tape off which what lies along a rail is read: its fixings, splices and ends. Its line is read off the other. */
+export const runTape = ({ way }: Pick<RailPlan, 'way'>): Tape => way === 'across' ? 'along' : 'up'
 
 /** What a rail carries and where it lies, as in `row 2, lower rail`. */
 export function railWords({ side, row, block, way }: Pick<RailPlan, 'side' | 'row' | 'block' | 'way'>): string {

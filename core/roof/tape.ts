@@ -25,6 +25,14 @@ export const readingUp = (face: Read, yMm: number): number => yMm - datumUpMm(fa
 /** The y at a reading of the tape up the slope: the other way round. */
 export const placeUp = (face: Read, readingMm: number): number => readingMm + datumUpMm(face)
 
+/** The tape that a reading is taken off: the one along the eave or the one up the slope, both hooked on the datum corner. */
+export type Tape = 'along' | 'up'
+export const otherTape = (tape: Tape): Tape => tape === 'along' ? 'up' : 'along'
+
+/** What a tape reads at a place, mm, and the place at which it reads so. */
+export const readingOn = (face: Read, tape: Tape, mm: number): number => (tape === 'along' ? readingAlong : readingUp)(face, mm)
+export const placeOn = (face: Read, tape: Tape, readingMm: number): number => (tape === 'along' ? placeAlong : placeUp)(face, readingMm)
+
 /** The name of the edge that rises from the datum's end of the eave, or from the other end. */
 function endName({ datum, outline }: Read, end: 'datum' | 'far'): string {
   const side = (end === 'datum') === (datum === 'left') ? 'left' : 'right'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { type LayerId, useLayers } from '../../composables/useLayers'
 import { tapeReadings } from '#core/markout'
-import { cornerLetter, placeAlong, readingAlong } from '#core/roof'
+import { cornerLetter, placeAlong, readingAlong, readingUp } from '#core/roof'
 import type { Face, Job } from '#core/job'
 import type { FacePlan } from '#core/plan'
 import { chanceAt, rafterAt } from '#core/supports'
@@ -318,7 +318,7 @@ const summary = computed(() => `${face.name} to scale, ridge up: ${plan.modules}
         :mm="readingAlong(face, pointer.xMm)"
         :units="job.units"
       />, up <FieldLengthText
-        :mm="pointer.yMm"
+        :mm="readingUp(face, pointer.yMm)"
         :units="job.units"
       /><template v-if="chance !== null">, sound timber {{ Math.round(100 * chance) }} %</template>
     </output>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Face } from '#core/job'
 import type { TapeReading } from '#core/markout'
-import { shapeOf } from '#core/roof'
+import { placeUp, readingUp, shapeOf } from '#core/roof'
 import type { UnitSystem } from '#core/units'
 import type { FaceScale } from '../../composables/useFaceScale'
 
@@ -13,7 +13,7 @@ const FONT = 13
 /** Tags stand outside the tape, away from the face. */
 const outward = computed(() => face.datum === 'left' ? -1 : 1)
 const outer = computed(() => outward.value < 0 ? at : at + WIDTH)
-const ticks = computed(() => tapeTicks(shapeOf(face.outline).up.toMm, units, scale.pxPerMm).map(tick => ({ ...tick, px: scale.y(tick.mm) })))
+const ticks = computed(() => tapeTicks(readingUp(face, shapeOf(face.outline).up.toMm), units, scale.pxPerMm).map(tick => ({ ...tick, px: scale.y(placeUp(face, tick.mm)) })))
 const tags = computed(() => {
   const sorted = readings.map(reading => ({ reading, middle: scale.y(reading.placeMm) })).sort((a, b) => a.middle - b.middle)
   const places = spread(sorted.map(tag => tag.middle), 22, scale.top - 12, scale.bottom + 12)

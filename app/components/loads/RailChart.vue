@@ -4,7 +4,8 @@ import { type BeamPiece, pieceAt } from '#core/beam'
 import { jointsOn } from '#core/plan'
 import { railCurves, settingOf } from '#core/strength'
 import { force, formatQuantity, length, moment, N_PER_LBF, type Quantity } from '#core/units'
-import { readingAlong } from '#core/roof'
+import { runTape } from '#core/rails'
+import { placeOn, readingOn } from '#core/roof'
 
 /** Moment, shear or sag all along one rail under one combination, with its limits; pointing at a place gives its values. */
 const { railId } = defineProps<{ railId: string }>()
@@ -59,8 +60,8 @@ const y = computed(() => scaleLinear([-span.value, span.value], kind.value === '
 const path = computed(() => line<Sample>(one => x.value(one.xMm), one => y.value(one.value))(samples.value) ?? '')
 const fill = computed(() => area<Sample>(one => x.value(one.xMm), () => y.value(0), one => y.value(one.value))(samples.value) ?? '')
 /** What the rail's own tape reads at a place along it, and the place that reads so. */
-const readingOf = (mm: number) => rail.value.way === 'up' ? mm : readingAlong(face.value, mm)
-const placeOf = (reading: number) => rail.value.way === 'up' || face.value.datum === 'left' ? readingAlong({ ...face.value, datum: 'left' }, 0) + reading : readingAlong(face.value, 0) - reading
+const readingOf = (mm: number) => readingOn(face.value, runTape(rail.value), mm)
+const placeOf = (readingMm: number) => placeOn(face.value, runTape(rail.value), readingMm)
 const axes = useTemplateRef('axes')
 const axisX = useTemplateRef('axisX')
 watchEffect(() => {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { checkWords } from '#core/findings'
-import { endNames, fixedPoint, placeOfLine, placeRailEdit, type RailPlan, railWords, typedPlace } from '#core/rails'
-import { readingAlong } from '#core/roof'
+import { endNames, fixedPoint, placeOfLine, placeRailEdit, type RailPlan, railWords, runTape, typedPlace } from '#core/rails'
+import { otherTape, readingOn } from '#core/roof'
 import { force, formatQuantity, formatShare } from '#core/units'
 
 /** One rail, or one line of coupled frames: where it lies, its spans, and every fixing on it. */
@@ -55,7 +55,7 @@ const still = computed(() => {
   <dl>
     <SlipLine :label="rail.way === 'up' ? 'Along the eave' : 'Up from the eave'">
       <FieldLengthText
-        :mm="rail.way === 'up' ? readingAlong(face, rail.lineMm) : rail.lineMm"
+        :mm="readingOn(face, otherTape(runTape(rail)), rail.lineMm)"
         :units="units"
       />
     </SlipLine>
@@ -146,7 +146,7 @@ const still = computed(() => {
             :class="fixing.state === 'guessed' ? 'font-semibold text-amber-600' : 'text-muted'"
           >{{ fixing.state }}{{ fixing.chance < 0.995 ? `, sound timber ${Math.round(100 * fixing.chance)} %` : '' }}</span></span>
         <b><FieldLengthText
-          :mm="rail.way === 'up' ? fixing.atMm : readingAlong(face, fixing.atMm)"
+          :mm="readingOn(face, runTape(rail), fixing.atMm)"
           :units="units"
         /></b>
       </div>

@@ -2,7 +2,8 @@
 import type { PatternTotals } from '#core/fixings'
 import type { ArrayRules, FixingPattern, RailWay } from '#core/job'
 import { mismatches } from '#core/catalogue'
-import { readingAlong } from '#core/roof'
+import { runTape } from '#core/rails'
+import { otherTape, readingOn } from '#core/roof'
 import { formatShare } from '#core/units'
 
 const { job, face, facePlan, catalogue, units, selection, select, commit } = useFace()
@@ -165,7 +166,7 @@ const patternChoices = computed(() => (Object.keys(patternNames) as FixingPatter
           @click="select(one.id)"
         >
           <span>{{ frames ? 'Line' : 'Rail' }} {{ one.number }}, {{ one.way === 'up' ? 'along' : 'up' }} <FieldLengthText
-            :mm="one.way === 'up' ? readingAlong(face, one.lineMm) : one.lineMm"
+            :mm="readingOn(face, otherTape(runTape(one)), one.lineMm)"
             :units="units"
           /></span>
           <span

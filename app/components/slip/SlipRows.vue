@@ -2,7 +2,7 @@
 import type { ArrayRules, ColumnRule, Orientation, StackEnd } from '#core/job'
 import { gapBelow, type RowPlan } from '#core/rows'
 import { plainRow } from '#core/job'
-import { readingAlong } from '#core/roof'
+import { placeUp, readingAlong, readingUp } from '#core/roof'
 
 const { face, facePlan, catalogue, units, selection, select, commit } = useFace()
 const array = computed(() => face.value.array)
@@ -56,8 +56,8 @@ function moveRow(index: number, readingMm: number) {
   const change = readingMm - nearEdgeMm(index)
   return setRow(index, { shiftMm: ruleOf(index).shiftMm + (face.value.datum === 'left' ? change : -change) })
 }
-function raiseRow(index: number, bottomMm: number) {
-  return setRow(index, { gapBelowMm: gapBelow(facePlan.value.rows, index) + bottomMm - rows.value[index]!.bottomMm })
+function raiseRow(index: number, mm: number) {
+  return setRow(index, { gapBelowMm: gapBelow(facePlan.value.rows, index) + placeUp(face.value, mm) - rows.value[index]!.bottomMm })
 }
 /**
  * Coming to a row by keyboard selects it. By pointer the click does, once it is over: selecting on the press would open and
@@ -205,7 +205,7 @@ const shownRows = computed(() => [...rows.value].reverse())
       <FieldLengthField
         label="Lower edge"
         hint="reading up the slope"
-        :mm="row.bottomMm"
+        :mm="readingUp(face, row.bottomMm)"
         :units="units"
         :commit="mm => raiseRow(row.index, mm!)"
       />

@@ -50,6 +50,15 @@ describe('rows', () => {
     await press('Locked')
     expect(job.value.faces[0]!.array.rows[0] ?? null).toMatchObject({ locked: false, held: [] })
   })
+  it('read their lower edge off the datum corner, and go where it is typed, on an eave out of level', async () => {
+    const corners = ([[0, 20, 'eave'], [9000, 0, 'rake'], [9000, 6500, 'ridge'], [0, 6500, 'rake']] as const).map(([xMm, yMm, edge]) => ({ xMm, yMm, edge }))
+    const { type, plan, field } = await mountOnJob(SlipRows, { ...changed({ outline: { kind: 'corners', corners }, datum: 'left' }), units: 'metric' }, {}, 'row 1')
+    const reading = () => plan.value.faces[0]!.marks.find(step => step.id === 'first-row')!.marks[0]!.readingMm
+    expect((field('Lower edge').element as HTMLInputElement).value).toBe(`${Math.round(reading())} mm`)
+    await type('Lower edge', '400')
+    expect(reading()).toBeCloseTo(400, 6)
+    expect(plan.value.faces[0]!.rows.rows[0]!.bottomMm).toBeCloseTo(420, 6)
+  })
   it('stand with equal margins when asked', async () => {
     const { press, plan } = await mountOnJob(SlipRows, changed({}, { shiftMm: 50 }))
     await press('Equal margins')

@@ -2,7 +2,7 @@
 import { v4 as newId } from 'uuid'
 import type { Obstruction, ObstructionKind } from '#core/job'
 import { obstructionNames } from '#core/keepclear'
-import { placeAlong, readingAlong, shapeOf } from '#core/roof'
+import { placeAlong, placeUp, readingAlong, readingUp, shapeOf } from '#core/roof'
 
 /** What stands on the face, by running readings of its middle from the datum corner. */
 const { face, units, selection, select, commit } = useFace()
@@ -55,7 +55,7 @@ const adding = ref<ObstructionKind>('vent')
           :mm="readingAlong(face, one.xMm)"
           :units="units"
         /> along, <FieldLengthText
-          :mm="one.yMm"
+          :mm="readingUp(face, one.yMm)"
           :units="units"
         /> up</span>
       </button>
@@ -90,9 +90,9 @@ const adding = ref<ObstructionKind>('vent')
       />
       <FieldLengthField
         label="Middle up"
-        :mm="one.yMm"
+        :mm="readingUp(face, one.yMm)"
         :units="units"
-        :commit="mm => change(one.id, { yMm: mm! })"
+        :commit="mm => change(one.id, { yMm: placeUp(face, mm!) })"
       />
       <FieldLengthField
         :label="one.round ? 'Across' : 'Width'"
