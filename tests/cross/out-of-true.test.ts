@@ -1,26 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import { demoCatalogue } from '../../core/catalogue'
-import type { Interval } from '../../core/geometry'
 import { type Job, rulesOf } from '../../core/job'
 import { type Plan, planJob } from '../../core/plan'
-import { shapeOf } from '../../core/roof'
 import { demoJobs } from '../../db/demo/jobs'
+import { roughened } from '../fixtures/out-of-true'
 import { seeded } from '../fixtures/random'
-
-/**
- * No roof is true: the same job with every corner of every face a few millimetres farther out, each by its own amount, must come
- * to the same plan. Never farther in: one demo row fits with a millimetre to spare.
- */
-function roughened(job: Job, offMm: () => number): Job {
-  return {
-    ...job,
-    faces: job.faces.map((face) => {
-      const { edges, along, up } = shapeOf(face.outline)
-      const out = (at: number, { fromMm, toMm }: Interval) => at + offMm() * Math.sign(at - (fromMm + toMm) / 2)
-      return { ...face, outline: { kind: 'corners', corners: edges.map(({ from, kind }) => ({ xMm: out(from.x, along), yMm: out(from.y, up), edge: kind })) } }
-    }),
-  }
-}
 
 /** How often each finding stands; numbers of rafters and rows in their names may change. */
 function findingsOf({ findings }: Plan): string[] {

@@ -15,6 +15,7 @@ import { calculationPdf } from '../../server/documents/calculation'
 import { markoutPdf, type SheetStanding } from '../../server/documents/markout'
 import { calculationSheet } from '../../core/plan'
 import { catalogue } from '../fixtures/jobs'
+import { roughened } from '../fixtures/out-of-true'
 import { seeded } from '../fixtures/random'
 import { randomJob } from '../fixtures/random-job'
 
@@ -120,6 +121,17 @@ describe('no text of a printed sheet runs into another or off the page', () => {
     const sheet = markoutSheet(own, plan, plan.totals.stops ? 'The crew waits for the tiler; only the lower rows are marked' : '')
     expect(await faults(await markoutPdf(sheet, { ...issued, changedSince: 2 }, paper, fonts))).toEqual([])
     if (paper === 'A4') expect(await faults(await calculationPdf(calculationSheet(own, plan), own.units, fonts, 'As of change 1'))).toEqual([])
+  })
+  it('nor where faces are out of true, so that lines are told at both ends', async () => {
+    const random = seeded(12)
+    let both = 0
+    for (const [i, { job }] of demoJobs.entries()) {
+      const own = { ...roughened(job, () => random.between(0, 12)), units: i % 2 ? 'imperial' as const : 'metric' as const }
+      const plan = planJob(own, catalogue)
+      both += plan.faces.flatMap(face => face.marks.flatMap(step => step.marks)).filter(mark => mark.endsMm !== null).length
+      expect(await faults(await markoutPdf(markoutSheet(own, plan), issued, 'A4', fonts)), job.title).toEqual([])
+    }
+    expect(both).toBeGreaterThan(80)
   })
   it('would be found: two readings over each other, one off the page, one cut', async () => {
     const { pdf, finish } = openPdf('Faults', 'A4', 40, fonts)
