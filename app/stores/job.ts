@@ -2,7 +2,7 @@ import { defineStore } from 'pinia'
 import { FetchError } from 'ofetch'
 import { v4 as newId } from 'uuid'
 import type { Catalogue } from '#core/catalogue'
-import { type Edit, foldEntries, type HistoryEntry, type Job, type Problem, readEdit, stacksOf, touches, type UndoStacks, type UnsentEntry, wordsFor } from '#core/job'
+import { type Edit, foldEntries, type HistoryEntry, type Job, type Problem, readEdit, sentencesOf, stacksOf, touches, type UndoStacks, type UnsentEntry, wordsFor } from '#core/job'
 import { done, type Outcome, refused } from '#core/outcome'
 import { changesBetween, type Plan } from '#core/plan'
 
@@ -71,7 +71,7 @@ export const useJobStore = defineStore('job', () => {
   function push(kind: HistoryEntry['kind'], edit: Edit): Outcome<true> {
     if (!base.value || !job.value) return refused('The job is not open yet.')
     const read = readEdit(edit, job.value, base.value.catalogue)
-    if (!read.ok) return refused(read.problems.map(problem => problem.sentence).join(' '))
+    if (!read.ok) return refused(sentencesOf(read.problems))
     const entry: UnsentEntry = { id: newId(), kind, edit: read.value.edit }
     keepUnsent(base.value.jobId, entry)
     unsent.value = [...unsent.value, entry]
@@ -200,7 +200,7 @@ export const useJobStore = defineStore('job', () => {
 function sentenceOf(error: unknown): string {
   if (!(error instanceof FetchError)) return 'Something went wrong here. Load the page again; what you typed is kept.'
   const problems = (error.data as { data?: { problems?: Problem[] } } | undefined)?.data?.problems
-  if (problems?.length) return problems.map(problem => problem.sentence).join(' ')
+  if (problems?.length) return sentencesOf(problems)
   return error.statusCode ? `The server answered ${error.statusCode}. Try again in a minute.` : 'The server can’t be reached. What you typed is kept on this device.'
 }
 

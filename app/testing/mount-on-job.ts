@@ -1,7 +1,7 @@
 import { mountSuspended } from '@nuxt/test-utils/runtime'
 import { computed, defineComponent, h, ref, type Component } from 'vue'
 import { provideFace } from '../composables/useFace'
-import { type Edit, type Job, readEdit } from '../../core/job'
+import { type Edit, type Job, readEdit, sentencesOf } from '../../core/job'
 import { done, type Outcome, refused } from '../../core/outcome'
 import { planJob } from '../../core/plan'
 import { catalogue } from '../../tests/fixtures/jobs'
@@ -14,7 +14,7 @@ export async function mountOnJob(part: Component, start: Job, props: Record<stri
   const plan = computed(() => planJob(job.value, catalogue))
   function commit(edit: Edit): Outcome<true> {
     const read = readEdit(edit, job.value, catalogue)
-    if (!read.ok) return refused(read.problems.map(problem => problem.sentence).join(' '))
+    if (!read.ok) return refused(sentencesOf(read.problems))
     edits.push(edit)
     job.value = read.value.job
     return done(true)

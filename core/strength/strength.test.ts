@@ -4,7 +4,7 @@ import { catalogue, changed, inch, planOf, threeRowsOfSix } from '../../tests/fi
 import { notFinite } from '../../tests/fixtures/not-finite'
 import { seeded } from '../../tests/fixtures/random'
 import { catalogueSchema } from '../catalogue'
-import { applyEdit, type Edit, type Job, noLoads, plainRules, plainTimber, rafterRow, readEdit, readJob, upgraded } from '../job'
+import { applyEdit, type Edit, type Job, noLoads, plainRules, plainTimber, rafterRow, readEdit, readJob, sentencesOf, upgraded } from '../job'
 import { calculationSheet, compareRails, layOut, planJob, pricePatterns } from '../plan'
 import { roofClearOf } from '../plan/clear'
 import { PA_PER_PSF } from '../units'
@@ -162,7 +162,7 @@ describe('bad input', () => {
   const job = us(threeRowsOfSix())
   const refusal = (edit: unknown) => {
     const read = readEdit(edit, job, catalogue)
-    return read.ok ? '' : read.problems.map(problem => problem.sentence).join(' ')
+    return read.ok ? '' : sentencesOf(read.problems)
   }
   const rules = plainRules('us-2010') as Extract<ReturnType<typeof plainRules>, { edition: 'us-2010' }>
   it('a wind of 900 mph, a negative snow and a fixing that holds nothing are refused with a sentence', () => {

@@ -1,10 +1,10 @@
 import type { H3Event } from 'h3'
 import { z } from 'zod'
-import { type Problem, problemsOf } from '#core/job'
+import { type Problem, problemsOf, sentencesOf } from '#core/job'
 
 /** Refuses a request with what is wrong, where, and what to do. */
 export function refuse(statusCode: number, problems: Problem[]): never {
-  throw createError({ statusCode, statusMessage: 'Refused', message: problems.map(problem => problem.sentence).join(' '), data: { problems } })
+  throw createError({ statusCode, statusMessage: 'Refused', message: sentencesOf(problems), data: { problems } })
 }
 
 /** Reads a request's body by a schema, or answers 400 with paths and sentences. */

@@ -3,6 +3,8 @@ import { refused } from '#core/outcome'
 import { type AsksUnit, drawingUnits, facesFromGeoJson, type Hole, MOST_FILE_BYTES, outlineFromCsv, outlinesFromDxf } from '#core/roof/import'
 import type { Outcome } from '#core/outcome'
 import type { Face, Outline } from '#core/job'
+import { shapeOf } from '#core/roof'
+import { formatLength } from '#core/units'
 
 /** Faces from a file: a footprint in GeoJSON, closed polylines in DXF, or a table of readings in CSV. What a file does not say is asked, what is lost is said. */
 const open = defineModel<boolean>('open', { required: true })
@@ -85,6 +87,11 @@ async function take() {
 }
 const unitAnswers = drawingUnits.map(({ name, mm }) => ({ label: name, value: mm }))
 const edgeAnswers = (sides: number) => Array.from({ length: sides }, (_, i) => ({ label: `Edge ${i + 1}`, value: i + 1 }))
+/** How large a face would be: what shows a wrong unit at once. */
+function sizeOf({ outline }: Face): string {
+  const { along, up } = shapeOf(outline)
+  return `${formatLength(along.toMm - along.fromMm, units.value)} along, ${formatLength(up.toMm - up.fromMm, units.value)} up`
+}
 const inputId = useId()
 </script>
 
@@ -127,7 +134,7 @@ const inputId = useId()
           :current="read.faces[0]!.face.id"
         />
         <p class="text-[15px]">
-          {{ read.faces.length }} {{ read.faces.length === 1 ? 'face' : 'faces' }}: {{ read.faces.map(one => one.face.name).join(', ') }}.
+          {{ read.faces.length }} {{ read.faces.length === 1 ? 'face' : 'faces' }}: {{ read.faces.map(one => `${one.face.name} (${sizeOf(one.face)})`).join(', ') }}.
         </p>
         <ul class="mt-1 list-disc pl-5 text-[15px]">
           <li

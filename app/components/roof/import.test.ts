@@ -40,7 +40,7 @@ describe('faces from a file', () => {
     expect(wrapper.text()).toContain('does not say what its unit is')
     expect(button('Take this face')).toBeUndefined()
     await press('metres')
-    expect(wrapper.text()).toContain('1 face: REAR')
+    expect(wrapper.text()).toContain(`1 face: REAR (29' 6 5/16" along, 13' 1 1/2" up)`)
     expect(wrapper.text()).toContain('What each edge is was guessed')
     await press('Take this face')
     expect(job.value.faces).toHaveLength(2)
@@ -76,6 +76,17 @@ describe('faces from a file', () => {
     await press('Take this face')
     expect(job.value.faces.map(face => face.name)).toEqual(['garage side'])
     expect(edits).toHaveLength(1)
+  })
+  it('a size that no face has is seen before it is taken, and refused with each sentence once', async () => {
+    const { give, press, wrapper, job } = await dialog()
+    // Millimetres in a job that is measured in inches.
+    await give('rear.csv', '0,0\n9200,0\n9200,5200\n0,5200')
+    expect(wrapper.text()).toContain(`766' 8" along, 433' 4" up`)
+    await press('Take this face')
+    const said = wrapper.find('[role=alert]').text()
+    expect(said.match(/along the eave must be at most/g)).toHaveLength(1)
+    expect(said.match(/up the slope must be at most/g)).toHaveLength(1)
+    expect(job.value.faces).toHaveLength(1)
   })
   it.each([
     ['a picture', 'roof.dxf', '\u0089PNG', 'not a DXF file'], ['no file of ours', 'roof.xlsx', 'PK', 'not a kind of file'], ['a table that crosses itself', 'face.csv', '0,0\n9000,4000\n9000,0\n0,4000', 'crosses itself'],

@@ -3,7 +3,7 @@ import { flushPromises } from '@vue/test-utils'
 import { readBody } from 'h3'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { after, catalogue, changed, threeRowsOfSix } from '../../../tests/fixtures/jobs'
-import { type Edit, type Job, readEdit } from '#core/job'
+import { type Edit, type Job, readEdit, sentencesOf } from '#core/job'
 import { loadoutOf } from '#core/loadout'
 import { lineCards, type MarkStep, markTasks, sheetChanges } from '#core/markout'
 import { done, refused } from '#core/outcome'
@@ -34,7 +34,7 @@ beforeEach(() => {
   const job = threeRowsOfSix()
   store.commit = (edit: unknown) => {
     const read = readEdit(edit as Edit, job, catalogue)
-    if (!read.ok) return refused(read.problems.map(problem => problem.sentence).join(' '))
+    if (!read.ok) return refused(sentencesOf(read.problems))
     edits.push(edit)
     return done(true)
   }
