@@ -1,36 +1,12 @@
 import { type PathsD, EndType, FillRule, differenceD, inflatePathsD, JoinType } from 'clipper2-ts'
 import highsLoader from 'highs'
-import polygonClipping from 'polygon-clipping'
 import { expect, it } from 'vitest'
-import { areaMm2, bounds, freeIntervals, type Interval, type Point, rectangle, type Region, subtract, without } from '../../core/geometry'
+import { bounds, freeIntervals, type Interval, rectangle, type Region, subtract } from '../../core/geometry'
 import { type PlacedRow, type RowGaps, type RowKind, mostModules, stripAt } from '../../core/rows'
-import { type Random, seeded } from '../fixtures/random'
+import { seeded } from '../fixtures/random'
+import { areaOutsideMm2, randomRegion } from '../fixtures/regions'
 
 const highs = await highsLoader()
-
-/** A face as roofs have them: hips, an L, valleys, skewed edges; with chimneys, windows and vents cut out. */
-function randomRegion(random: Random): Region {
-  const w = random.between(4500, 12_500)
-  const h = random.between(3000, 6500)
-  const skew = () => random.between(-150, 150)
-  const shapes: (() => Point[])[] = [
-    () => [{ x: 0, y: 0 }, { x: w, y: skew() * 0 }, { x: w + skew(), y: h + skew() }, { x: skew(), y: h }],
-    () => [{ x: 0, y: 0 }, { x: w, y: 0 }, { x: w * random.between(0.55, 0.8), y: h }, { x: w * random.between(0.15, 0.4), y: h }],
-    () => [{ x: 0, y: 0 }, { x: w, y: 0 }, { x: w * random.between(0.3, 0.7), y: h }],
-    () => [{ x: 0, y: 0 }, { x: w, y: 0 }, { x: w, y: h * 0.5 }, { x: w * 0.6, y: h * 0.52 }, { x: w * 0.6, y: h }, { x: 0, y: h }],
-    () => [{ x: 0, y: 0 }, { x: w * 0.35, y: 0 }, { x: w * 0.5, y: h * random.between(0.3, 0.6) }, { x: w * 0.65, y: 0 }, { x: w, y: 0 }, { x: w, y: h }, { x: 0, y: h }],
-  ]
-  let region: Region = [random.pick(shapes)()]
-  for (let i = random.whole(0, 3); i > 0; i--) {
-    const [x, y] = [random.between(0, w), random.between(0, h)]
-    const [a, b] = [random.between(150, 900), random.between(150, 1100)]
-    const hole: Region = random.next() < 0.6
-      ? rectangle({ fromMm: x, toMm: x + a }, { fromMm: y, toMm: y + b })
-      : [Array.from({ length: 6 }, (_, k) => ({ x: x + a / 2 * Math.cos(k * Math.PI / 3), y: y + a / 2 * Math.sin(k * Math.PI / 3) }))]
-    region = without(region, hole)
-  }
-  return region
-}
 
 const modules = [{ shortMm: 1038, longMm: 1755 }, { shortMm: 1116, longMm: 1812 }, { shortMm: 40.5 * 25.4, longMm: 67 * 25.4 }]
 const inflated = (region: Region, mm: number): Region => inflatePathsD(region as PathsD, mm, JoinType.Miter, EndType.Polygon, 10, 5) as Region
@@ -126,27 +102,16 @@ it('finds the most modules: never under the optimum of a slightly smaller region
       console.log(`case ${i}: ${lower} <= ${found.modules} <= ${upper} does not hold`)
     }
     // A second polygon library, which shares nothing with the first, holds every module inside the region.
-    const [outer, ...holes] = region
     for (const row of found.rows) {
       for (const rect of rectanglesOf(region, row, gaps)) {
         rectangles++
-        const ring = (points: Point[]): [number, number][] => points.map(point => [point.x, point.y])
-        const polygons = outer ? [[ring(outer)], ...holes.map(hole => [ring(hole)])] : []
-        const solid = region.filter(one => areaSign(one) > 0).map(one => [ring(one)] as [number, number][][])
-        const cut = region.filter(one => areaSign(one) < 0).map(one => [ring(one)] as [number, number][][])
-        expect(polygons.length).toBeGreaterThan(0)
-        const whole = cut.length ? polygonClipping.difference(solid, ...cut) : solid
-        const over = polygonClipping.difference([rect], whole as [number, number][][][])
-        const area = over.reduce((sum, polygon) => sum + areaMm2([polygon[0]!.map(([x, y]) => ({ x, y }))]), 0)
-        expect(area).toBeLessThan(rect.length * 2)
+        expect(areaOutsideMm2(rect, region)).toBeLessThan(8)
       }
     }
   }
   console.log(`320 faces: ${outside} outside the sandwich, ${rectangles} module rectangles inside; rows solved in ${ours.toFixed(0)} ms, two integer programs each in ${theirs.toFixed(0)} ms`)
   expect(outside).toBe(0)
 })
-
-const areaSign = (ring: Point[]): number => ring.reduce((sum, point, i) => sum + point.x * ring[(i + 1) % ring.length]!.y - ring[(i + 1) % ring.length]!.x * point.y, 0)
 
 it('has the free stretches that a polygon library’s difference has, 2000 random strips', () => {
   const random = seeded(12)
@@ -158,9 +123,12 @@ it('has the free stretches that a polygon library’s difference has, 2000 rando
     const long = (all: Interval[]) => all.filter(one => one.toMm - one.fromMm > 0.1)
     const [ours, theirs] = [long(freeIntervals(region, band)), long(freeByClipper(region, band))]
     expect(ours.length).toBe(theirs.length)
+    // Both keep heights to a tenth of a thousandth of a millimetre, which on a nearly level edge is more along it.
+    const flattest = Math.max(1, ...region.flatMap(ring => ring.map((from, k) => ({ from, to: ring[(k + 1) % ring.length]! }))).map(({ from, to }) => Math.abs(to.y - from.y) < 0.01 ? 0 : Math.abs((to.x - from.x) / (to.y - from.y))))
+    const within = Math.max(0.02, 3e-4 * flattest)
     ours.forEach((one, k) => {
-      expect(Math.abs(one.fromMm - theirs[k]!.fromMm)).toBeLessThan(0.02)
-      expect(Math.abs(one.toMm - theirs[k]!.toMm)).toBeLessThan(0.02)
+      expect(Math.abs(one.fromMm - theirs[k]!.fromMm)).toBeLessThan(within)
+      expect(Math.abs(one.toMm - theirs[k]!.toMm)).toBeLessThan(within)
     })
   }
 })
