@@ -203,6 +203,17 @@ describe('what stands on the roof already', () => {
     expect(pathwayRoomMm({ ...narrow, outline: { kind: 'rectangle', eaveLengthMm: 800, slopeLengthMm: 3000 } })).toBeCloseTo(800, 6)
     expect(pathwayRoomMm({ ...narrow, outline: { kind: 'rectangle', eaveLengthMm: 5000, slopeLengthMm: 3000 } })).toBeCloseTo(5000, 6)
   })
+  it('and where modules stand on it all the same, as on a hip end by itself, a stop says how wide it is', () => {
+    // 7 m wide at the eave, a point at the top: at 0.8 of its height 1.4 m are left, at 0.9 under a pathway's 36 in.
+    const end = (topMm: number): Job => ({ ...changed({ outline: { kind: 'corners', corners: ([[0, 0, 'eave'], [7000, 0, 'hip'], [3500 + topMm / 2, 5000, 'ridge'], [3500 - topMm / 2, 5000, 'hip']] as const).map(([xMm, yMm, edge]) => ({ xMm, yMm, edge })) } }), keepClear: rules('us-2018') })
+    const found = planJob(end(100), catalogue).findings.find(finding => finding.id.startsWith('pathway-narrow'))
+    const room = pathwayRoomMm(end(100).faces[0]!)
+    // By hand: the width falls from 7000 to 100 mm; the narrowest place looked at is at 0.8 of the height.
+    expect(room).toBeCloseTo(7000 - 0.8 * 6900, -1)
+    expect(found).toBeUndefined()
+    const narrow: Job = { ...end(100), keepClear: { ...rules('us-2018'), values: { ...rules('us-2018').values, pathwayMm: 1600 } } }
+    expect(planJob(narrow, catalogue).findings.find(finding => finding.id.startsWith('pathway-narrow'))).toMatchObject({ severity: 'stop', limit: { kind: 'length', mm: 1600 }, measured: { kind: 'length', mm: expect.closeTo(room, 3) as number } })
+  })
   it('left and right are rakes: a valley on that side has no pathway along it, a hip slope’s hips do', () => {
     const edges = shapeOf({ kind: 'corners', corners: ([[0, 0, 'eave'], [9000, 0, 'rake'], [9000, 5000, 'ridge'], [3000, 5000, 'valley'], [2000, 3000, 'ridge'], [0, 3000, 'rake']] as const).map(([xMm, yMm, edge]) => ({ xMm, yMm, edge })) }).edges
     expect(pathwayEdges(edges, 'left').map(i => edges[i]!.kind)).toEqual(['rake'])
