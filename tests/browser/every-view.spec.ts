@@ -16,6 +16,8 @@ async function noSeriousFault(page: Page) {
 
 for (const [i, { id, job }] of demoJobs.entries()) {
   test(`${job.title}: every stage of the ladder without a figure that is none`, async ({ page }) => {
+    // Looking for faults of accessibility takes its time on a busy machine.
+    test.setTimeout(240_000)
     await openStage(page, id, stages[0].id)
     const ladder = page.getByRole('navigation', { name: 'Stages of the job' })
     for (const stage of stages) {
