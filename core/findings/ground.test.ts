@@ -95,6 +95,19 @@ describe('loads that are not known', () => {
   })
 })
 
+describe('an eave out of level past the wall', () => {
+  it('is measured from its higher end, where modules are nearest to it', () => {
+    const corners = ([[0, 0, 'eave'], [9000, 40, 'rake'], [9000, 7000, 'ridge'], [0, 7000, 'rake']] as const).map(([xMm, yMm, edge]) => ({ xMm, yMm, edge }))
+    const job = loaded('us-2010', { outline: { kind: 'corners', corners }, pitchDeg: 20 })
+    const over = after(job, { type: 'set-loads', values: { building: { ...job.loads.building, eaveOverhangMm: 400 } } })
+    const finding = found(over, 'over-eave')!
+    const first = planJob(over, catalogue).faces[0]!.rows.rows[0]!
+    expect(finding.measured).toEqual({ kind: 'length', mm: expect.closeTo(first.bottomMm - 40, 6) as number })
+    const cured = planJob(after(over, finding.cures[0]!.edit), catalogue).faces[0]!.rows.rows[0]!
+    expect(cured.bottomMm).toBeCloseTo(40 + 400 / Math.cos(20 * Math.PI / 180), 3)
+  })
+})
+
 describe('rafters that can’t be as they are said', () => {
   it('a find that carries others off the face has a wrong number', () => {
     const job = changed({ supports: rafterRow(inch(12), inch(24), 38.1, [{ rafter: 4, centreMm: inch(12) }]) })

@@ -22,7 +22,9 @@ function notCovered(context: FindingContext): DraftFinding[] {
   const { rules } = job.loads
   if (!plan.rails.length || !loads || rules.edition === 'none') return []
   const found: DraftFinding[] = loads.wind.unknown.map((why, i) => ({
-    ...base(context, `wind-not-known-${i}`), severity: 'stop', sentence: `${why} Dead load and snow are checked here, wind is not: have an engineer give the pressures and type them.`,
+    ...base(context, `wind-not-known-${i}`),
+    severity: 'stop',
+    sentence: `${why} Dead load and snow are checked here, wind is not: have an engineer give the pressures and type them.`,
   }))
   if (rules.wind.kind === 'typed' && !rules.wind.by) {
     found.push({ ...base(context, 'wind-by-nobody'), severity: 'stop', sentence: 'The wind pressures are typed, and nobody is named for them. Write down the engineer who gave them.' })
@@ -38,7 +40,9 @@ function overEave(context: FindingContext, { wind }: FaceLoads): DraftFinding[] 
   const { rules } = job.loads
   if (eaveOverhangMm === null || rules.edition === 'none' || rules.wind.kind === 'typed' || wind.unknown.length || !plan.rows.rows.length) return []
   const alongSlopeMm = eaveOverhangMm / Math.cos(radians(face.pitchDeg))
-  const lowMm = Math.min(...plan.rows.rows.map(row => row.bottomMm)) - plan.shape.up.fromMm
+  // Where the eave is out of level its higher end is the nearer one.
+  const { left, right } = plan.shape.eaveEnds
+  const lowMm = Math.min(...plan.rows.rows.map(row => row.bottomMm)) - Math.max(left.y, right.y)
   if (lowMm >= alongSlopeMm - 0.5) return []
   return [{
     ...base(context, 'over-eave'), severity: 'stop', measured: { kind: 'length', mm: lowMm }, limit: { kind: 'length', mm: alongSlopeMm },
@@ -146,7 +150,9 @@ function van(context: FindingContext): DraftFinding[] {
   if (!plan.sticks.tooLongForVan || job.van.longestMm === null || !plan.rails.length) return []
   const shortest = Math.min(...plan.parts.rail.stock.map(one => one.mm))
   return [{
-    ...base(context, 'van'), severity: 'caution', sentence: `The shortest stick of ${plan.parts.rail.name} is ${writer(context)(shortest)}, and the van takes ${writer(context)(job.van.longestMm)}. The cut plan uses all lengths: have them brought, or take another rail.`,
+    ...base(context, 'van'),
+    severity: 'caution',
+    sentence: `The shortest stick of ${plan.parts.rail.name} is ${writer(context)(shortest)}, and the van takes ${writer(context)(job.van.longestMm)}. The cut plan uses all lengths: have them brought, or take another rail.`,
     measured: { kind: 'length', mm: shortest }, limit: { kind: 'length', mm: job.van.longestMm },
   }]
 }

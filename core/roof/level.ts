@@ -18,9 +18,14 @@ const TRUE_MM = 0.5
 export const readsLevel = ({ from, to }: Line): boolean => Math.abs(to.y - from.y) < TRUE_MM
 export const readsUpright = ({ from, to }: Line): boolean => Math.abs(to.x - from.x) < TRUE_MM
 
+/** Up to which height points are level with the lowest of them, mm. */
+export function lowestLineMm(points: Point[]): number {
+  const xs = points.map(point => point.x)
+  return Math.min(...points.map(point => point.y)) + LEVEL_WITHIN * (Math.max(...xs) - Math.min(...xs))
+}
+
 /** Where the tapes are hooked: of the lowest points, level with each other, the leftmost. */
 export function lowestLeft<P extends Point>(points: P[]): P {
-  const xs = points.map(point => point.x)
-  const levelMm = Math.min(...points.map(point => point.y)) + LEVEL_WITHIN * (Math.max(...xs) - Math.min(...xs))
-  return points.filter(point => point.y <= levelMm).reduce((best, point) => point.x < best.x || (point.x === best.x && point.y < best.y) ? point : best)
+  const lineMm = lowestLineMm(points)
+  return points.filter(point => point.y <= lineMm).reduce((best, point) => point.x < best.x || (point.x === best.x && point.y < best.y) ? point : best)
 }

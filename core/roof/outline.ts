@@ -1,7 +1,7 @@
 import { bounds, type Interval, type Point, type Region } from '../geometry'
 import type { EdgeKind, Outline, Side } from '../job'
 import type { Adjusted } from './adjust'
-import { isLevel, LEVEL_WITHIN } from './level'
+import { isLevel, lowestLineMm } from './level'
 import { tapedCorners } from './taped'
 
 /** One edge of a face, from one corner to the next, anticlockwise seen from outside. */
@@ -54,10 +54,8 @@ export function shapeOf(outline: Outline): FaceShape {
  */
 function lowestEave(edges: Edge[]): Edge[] {
   const eaves = edges.filter(edge => edge.kind === 'eave')
-  const lowMm = Math.min(...eaves.map(edge => Math.min(edge.from.y, edge.to.y)))
-  const xs = eaves.flatMap(edge => [edge.from.x, edge.to.x])
-  const withinMm = LEVEL_WITHIN * (Math.max(...xs) - Math.min(...xs))
-  return eaves.filter(edge => Math.min(edge.from.y, edge.to.y) <= lowMm + withinMm)
+  const lineMm = lowestLineMm(eaves.flatMap(edge => [edge.from, edge.to]))
+  return eaves.filter(edge => Math.min(edge.from.y, edge.to.y) <= lineMm)
 }
 
 /** The outermost corners of edges, of two straight above each other the lower one; null of no edges. */

@@ -8,14 +8,62 @@ import type { FaceStrength } from './rails'
 
 /** Formula and source of every check of a rail and its fixings. */
 const checks: Record<CheckKind, { what: string, formula: string, source: Record<'asd' | 'en', string>, of: (value: number) => Quantity }> = {
-  'bending': { what: 'Bending of the rail about both axes', formula: 'Mx/(F Zx) + My/(F Zy) ≤ 1', of: moment, source: { asd: 'Aluminum Design Manual, Fy/1.65 and Ftu/(kt 1.95), interaction H.1 (from memory)', en: 'EN 1999-1-1, 6.2.5 and 6.2.9, f_o/1.1' } },
+  'bending': {
+    what: 'Bending of the rail about both axes',
+    formula: 'Mx/(F Zx) + My/(F Zy) ≤ 1',
+    of: moment,
+    source: {
+      asd: 'Aluminum Design Manual, Fy/1.65 and Ftu/(kt 1.95), interaction H.1 (from memory)',
+      en: 'EN 1999-1-1, 6.2.5 and 6.2.9, f_o/1.1',
+    },
+  },
   'shear': { what: 'Shear in the rail', formula: 'V ≤ Vr', of: force, source: { asd: 'Aluminum Design Manual, 0.6 Fy/1.65 (from memory)', en: 'EN 1999-1-1, 6.2.6' } },
-  'deflection': { what: 'Sag between two fixings', formula: 'v ≤ L / n', of: length, source: { asd: 'Limit set on this job; span/120 unless set', en: 'Limit set on this job; span/120 unless set' } },
-  'overhang-deflection': { what: 'Sag past the last fixing', formula: 'v ≤ 2 L / n', of: length, source: { asd: 'Limit set on this job; 2L/120 unless set', en: 'Limit set on this job; 2L/120 unless set' } },
-  'fixing-up': { what: 'Pull on a fixing, with its push down the slope', formula: 'R ≤ maker’s value;  R(a + b)/b against W′, with V: W′Z′/(W′cos²α + Z′sin²α)', of: force, source: { asd: 'NDS 12.2 and 12.4.1; the maker’s value for the mount', en: 'EN 1995-1-1, 8.7.2, (F_ax/R_ax)² + (F_v/R_v)² ≤ 1 (8.28); the maker’s value for the mount' } },
+  'deflection': {
+    what: 'Sag between two fixings',
+    formula: 'v ≤ L / n',
+    of: length,
+    source: {
+      asd: 'Limit set on this job; span/120 unless set',
+      en: 'Limit set on this job; span/120 unless set',
+    },
+  },
+  'overhang-deflection': {
+    what: 'Sag past the last fixing',
+    formula: 'v ≤ 2 L / n',
+    of: length,
+    source: {
+      asd: 'Limit set on this job; 2L/120 unless set',
+      en: 'Limit set on this job; 2L/120 unless set',
+    },
+  },
+  'fixing-up': {
+    what: 'Pull on a fixing, with its push down the slope',
+    formula: 'R ≤ maker’s value;  R(a + b)/b against W′, with V: W′Z′/(W′cos²α + Z′sin²α)',
+    of: force,
+    source: {
+      asd: 'NDS 12.2 and 12.4.1; the maker’s value for the mount',
+      en: 'EN 1995-1-1, 8.7.2, (F_ax/R_ax)² + (F_v/R_v)² ≤ 1 (8.28); the maker’s value for the mount',
+    },
+  },
   'fixing-down': { what: 'Push on a fixing', formula: 'R ≤ maker’s value', of: force, source: { asd: 'The maker’s allowable value', en: 'The maker’s design value' } },
-  'fixing-slope': { what: 'Push down the slope on a fixing', formula: 'V ≤ maker’s value;  V against Z′ with the pull that tilting brings', of: force, source: { asd: 'NDS 12.3 and 12.4.1; the maker’s value', en: 'EN 1995-1-1, 8.2.3 and 8.28; the maker’s value' } },
-  'hook': { what: 'Give of a hook on to the tile below', formula: 'R / k ≤ clearance', of: length, source: { asd: 'Stiffness and clearance by the hook’s maker', en: 'Stiffness and clearance by the hook’s maker' } },
+  'fixing-slope': {
+    what: 'Push down the slope on a fixing',
+    formula: 'V ≤ maker’s value;  V against Z′ with the pull that tilting brings',
+    of: force,
+    source: {
+      asd: 'NDS 12.3 and 12.4.1; the maker’s value',
+      en: 'EN 1995-1-1, 8.2.3 and 8.28; the maker’s value',
+    },
+  },
+  'hook': {
+    what: 'Give of a hook on to the tile below',
+    formula: 'R / k ≤ clearance',
+    of: length,
+    source: {
+      asd: 'Stiffness and clearance by the hook’s maker',
+      en: 'Stiffness and clearance by the hook’s maker',
+    },
+  },
 }
 
 const one = (kind: CheckKind, { share: used, value, limit, combination, xMm }: CheckShare, format: 'asd' | 'en'): Working => ({
@@ -43,7 +91,8 @@ export function capacityWorkings({ strength, capacity }: FaceStrength, { rail, m
     values: [
       { symbol: 'Fy', what: 'yield strength', value: stress(section.fyMpa) }, { symbol: 'Ftu', what: 'tensile strength', value: stress(section.fuMpa) },
       { symbol: 'F', what: `allowed stress, by ${strength.rule}`, value: stress(strength.bendingMpa) },
-      { symbol: 'Zx', what: 'section modulus', value: { kind: 'section-modulus', mm3: section.zxMm3 } }, { symbol: 'I', what: 'second moment', value: { kind: 'second-moment', mm4: section.ixMm4 } },
+      { symbol: 'Zx', what: 'section modulus', value: { kind: 'section-modulus', mm3: section.zxMm3 } },
+      { symbol: 'I', what: 'second moment', value: { kind: 'second-moment', mm4: section.ixMm4 } },
     ],
     result: moment(strength.momentX), source: `${asd ? 'Aluminum Design Manual (from memory)' : 'EN 1999-1-1, 6.2.5'}; section by ${rail.maker}: ${rail.evidence}`, basis: 'code',
   }]
@@ -53,17 +102,22 @@ export function capacityWorkings({ strength, capacity }: FaceStrength, { rail, m
     const { fasteners } = mount
     const wind = adjusted(timber, capacity.format, 'wind')
     found.push({
-      what: 'Withdrawal of a fixing’s screws, wind', formula: asd ? (fasteners.kind === 'lag' ? 'W′ = n p 1800 G^1.5 D^0.75 C_D C_M' : 'W′ = n p 2850 G² D C_D C_M') : 'R = k_mod n^0.9 f_ax d l_ef k_d / γM,  f_ax = 0.52 d^−0.5 l_ef^−0.1 ρ^0.8',
+      what: 'Withdrawal of a fixing’s screws, wind',
+      formula: asd ? (fasteners.kind === 'lag' ? 'W′ = n p 1800 G^1.5 D^0.75 C_D C_M' : 'W′ = n p 2850 G² D C_D C_M') : 'R = k_mod n^0.9 f_ax d l_ef k_d / γM,  f_ax = 0.52 d^−0.5 l_ef^−0.1 ρ^0.8',
       values: [
-        { symbol: 'n', what: 'screws', value: count(timber.screws, timber.screws === 1 ? 'screw' : 'screws') }, { symbol: asd ? 'D' : 'd', what: fasteners.kind === 'lag' ? 'lag diameter' : 'outer thread diameter', value: length(fasteners.diameterMm) },
+        { symbol: 'n', what: 'screws', value: count(timber.screws, timber.screws === 1 ? 'screw' : 'screws') },
+        { symbol: asd ? 'D' : 'd', what: fasteners.kind === 'lag' ? 'lag diameter' : 'outer thread diameter', value: length(fasteners.diameterMm) },
         { symbol: asd ? 'p' : 'l_ef', what: 'thread in the timber that is there, without tip', value: length(timber.threadMm) },
         { symbol: '', what: 'before duration and wet service', value: force(timber.withdrawalN) }, { symbol: '(a+b)/b', what: 'prying by the foot', value: factor(timber.prying) },
       ],
-      result: force(wind.withdrawalN), source: asd ? 'NDS 12.2.1 and 12.2.2, table 12.2A; C_D 1.6 wind, 1.15 snow' : 'EN 1995-1-1, 8.38 to 8.41; k_mod 1.1 wind, 0.9 snow; γM 1.3', basis: 'code',
+      result: force(wind.withdrawalN),
+      source: asd ? 'NDS 12.2.1 and 12.2.2, table 12.2A; C_D 1.6 wind, 1.15 snow' : 'EN 1995-1-1, 8.38 to 8.41; k_mod 1.1 wind, 0.9 snow; γM 1.3',
+      basis: 'code',
     }, {
       what: 'Lateral hold of a fixing’s screws, wind', formula: asd ? `Z′ = n min(Im, Is, II, IIIm, IIIs, IV) min(1, p/${fasteners.kind === 'lag' ? 8 : 10}D) C_D C_M` : 'R = k_mod n_ef F_v / γM', values: [
         { symbol: 'p', what: 'screw in the timber, without tip', value: length(timber.penetrationMm) },
-        { symbol: 't', what: 'metal the screw bears on', value: length(mount.plateMm) }, { symbol: 'h/b', what: 'tilt: screw pull for each push down the slope', value: factor(timber.tilt) },
+        { symbol: 't', what: 'metal the screw bears on', value: length(mount.plateMm) },
+        { symbol: 'h/b', what: 'tilt: screw pull for each push down the slope', value: factor(timber.tilt) },
       ], result: force(wind.lateralN), source: asd ? 'NDS 12.3.1, yield limit equations, on the root diameter; 12.3.2: nothing under 4D (wood screws 6D)' : 'EN 1995-1-1, 8.9 and 8.10, without the rope effect; rows by 8.34 or 8.17', basis: 'code',
     })
   }

@@ -1,4 +1,4 @@
-import { choose, expect, freshJob, openStage, saved, test, typeOver } from './support'
+import { choose, expect, freshJob, jobWithEngineerAsked, openStage, saved, test, typeOver } from './support'
 
 test('usual spans become justified ones: rules, bad figures, utilisation, chart, span table, another rail', async ({ page }) => {
   const jobId = await freshJob()
@@ -51,12 +51,7 @@ test('usual spans become justified ones: rules, bad figures, utilisation, chart,
 })
 
 test('an engineer who is asked for stops the job until named, and stands on every sheet; the calculation sheet is a PDF', async ({ page }) => {
-  const jobId = await freshJob()
-  await openStage(page, jobId, 'rails')
-  await page.getByRole('tab', { name: 'Loads' }).click()
-  await choose(page, 'Rules', /European/)
-  await expect(page.getByLabel('Sliding', { exact: true })).toBeVisible()
-  await choose(page, 'A licensed engineer', /asked for by code/)
+  const jobId = await jobWithEngineerAsked(page)
   await expect(page.getByText('A licensed engineer is asked for here').first()).toBeVisible()
   await typeOver(page, 'Who, on what paper', 'M. Tamarisk, letter of 3 May')
   await expect(page.getByText('The structure rests on the work of M. Tamarisk').first()).toBeVisible()

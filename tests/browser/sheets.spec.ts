@@ -1,5 +1,5 @@
 import Papa from 'papaparse'
-import { choose, expect, freshJob, openStage, saved, test, typeOver } from './support'
+import { expect, freshJob, jobWithEngineerAsked, openStage, saved, test, typeOver } from './support'
 
 test('a mark-out is issued, then superseded by an edit, then issued again; each revision keeps its sheet', async ({ page }) => {
   const jobId = await freshJob()
@@ -37,12 +37,7 @@ test('a mark-out is issued, then superseded by an edit, then issued again; each 
 })
 
 test('a mark-out with a stop open is issued only with a reason, and sheet and phone carry it', async ({ page }) => {
-  const jobId = await freshJob()
-  await openStage(page, jobId, 'rails')
-  await page.getByRole('tab', { name: 'Loads' }).click()
-  await choose(page, 'Rules', /European/)
-  await expect(page.getByLabel('Sliding', { exact: true })).toBeVisible()
-  await choose(page, 'A licensed engineer', /asked for by code/)
+  const jobId = await jobWithEngineerAsked(page)
   await saved(page)
   await openStage(page, jobId, 'mark-out')
   const issue = page.getByRole('region', { name: 'Issue' })

@@ -47,6 +47,18 @@ export async function choose(page: Page, label: string, option: string | RegExp)
   await page.getByRole('option', { name: option }).first().click()
 }
 
+/** Loads a fresh job by European rules and has an engineer asked for, whom nobody has named: a stop that only a name takes away. */
+export async function jobWithEngineerAsked(page: Page): Promise<string> {
+  const jobId = await freshJob()
+  await openStage(page, jobId, 'rails')
+  await page.getByRole('tab', { name: 'Loads' }).click()
+  await choose(page, 'Rules', /European/)
+  // The form grows with the plan that comes in: a list opened before would stay where it was.
+  await expect(page.getByLabel('Sliding', { exact: true })).toBeVisible()
+  await choose(page, 'A licensed engineer', /asked for by code/)
+  return jobId
+}
+
 export const saved = (page: Page) => expect(page.getByTestId('save-state')).toHaveText('Saved')
 
 export { expect }

@@ -2,7 +2,7 @@
 import { v4 as newId } from 'uuid'
 import { type Hit, type HitState, hitStates, type RafterSupports } from '#core/job'
 import { type Outcome, refused } from '#core/outcome'
-import { placeAlong, readingAlong, shapeOf } from '#core/roof'
+import { placeAlong, placeUp, readingAlong, readingUp, shapeOf } from '#core/roof'
 import { type CalledReading, chanceAt, hitProblem, hitStateNames, parseReadings } from '#core/supports'
 import { formatLength, parseLength } from '#core/units'
 import { simulatedMeter } from '../../instruments/simulated-meter'
@@ -18,7 +18,7 @@ const heightText = ref(formatLength(units.value === 'imperial' ? 36 * 25.4 : 900
 const problem = ref('')
 const readingId = useId()
 
-const toHit = ({ readingMm, yMm, state: how }: CalledReading): Hit => ({ id: newId(), xMm: placeAlong(face.value, readingMm), yMm, state: how, use: 'rafter' })
+const toHit = ({ readingMm, yMm, state: how }: CalledReading): Hit => ({ id: newId(), xMm: placeAlong(face.value, readingMm), yMm: placeUp(face.value, yMm), state: how, use: 'rafter' })
 
 /** Puts readings at the end of the log, all or none. */
 function log(readings: CalledReading[]): Outcome<unknown> {
@@ -80,7 +80,7 @@ const chance = computed(() => {
   const at = parseLength(reading.value, units.value)
   const height = parseLength(heightText.value, units.value)
   const { supports: found, parts } = facePlan.value
-  return at.ok && height.ok && parts.mount.fasteners && found.rafters.length ? chanceAt(found.rafters, parts.mount.fasteners, placeAlong(face.value, at.value), height.value) : null
+  return at.ok && height.ok && parts.mount.fasteners && found.rafters.length ? chanceAt(found.rafters, parts.mount.fasteners, placeAlong(face.value, at.value), placeUp(face.value, height.value)) : null
 })
 
 const checks = computed(() => new Map(facePlan.value.supports.fit?.checks.map(check => [check.hitId, check])))
@@ -216,7 +216,7 @@ const use = (hit: Hit) => commit({ type: 'use-hit', faceId: face.value.id, hitId
             :units="units"
           /></span>
           <span class="text-[13px] text-muted"> up <FieldLengthText
-            :mm="hit.yMm"
+            :mm="readingUp(face, hit.yMm)"
             :units="units"
           /></span>
           <span

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { readingAlong } from '#core/roof'
+import { readingAlong, readingUp } from '#core/roof'
 import type { Probe } from '#core/supports'
 
 /** The few readings that would lower the expected misses most; worked out beside the page, since each is fitted anew. */
@@ -50,7 +50,7 @@ watch([() => facePlan.value, () => face.value], async () => {
               :mm="readingAlong(face, probe.xMm)"
               :units="units"
             />, up <FieldLengthText
-              :mm="probe.yMm"
+              :mm="readingUp(face, probe.yMm)"
               :units="units"
             /></b></span>
           <span class="block text-[13px] text-muted">expected misses {{ probe.missesBefore.toFixed(1) }} → {{ probe.missesAfter.toFixed(1) }} of {{ facePlan.fixings.total }} fixings</span>

@@ -1,13 +1,28 @@
 import { describe, expect, it } from 'vitest'
 import { after, changed } from '../../../tests/fixtures/jobs'
 import { mountOnJob } from '../../testing/mount-on-job'
-import { plainBatten, plainRules, type PurlinSupports } from '#core/job'
+import { plainBatten, plainRules, type PurlinSupports, rafterRow } from '#core/job'
+import SupportsHitLog from './SupportsHitLog.vue'
 import SupportsPurlins from './SupportsPurlins.vue'
 
 const noFigure = /\bNaN\b|\bInfinity\b|\bundefined\b|\[object/
 const battens: PurlinSupports = { kind: 'purlins', member: 'batten', firstMm: 300, spacingMm: 345, widthMm: 50, thicknessMm: 40, batten: null, found: [] }
 /** The part as it stands on a face whose supports are these, with a snow load so that battens have something to carry. */
 const mounted = (supports: PurlinSupports) => mountOnJob(SupportsPurlins, after(changed({ supports }), { type: 'set-loads', values: { rules: plainRules('us-2010') } }), { supports })
+
+describe('the hit log', () => {
+  it('reads places and heights off the datum corner, on an eave whose datum end lies 25 mm higher', async () => {
+    const corners = ([[0, 0, 'eave'], [9000, 25, 'rake'], [9000, 6500, 'ridge'], [0, 6500, 'rake']] as const).map(([xMm, yMm, edge]) => ({ xMm, yMm, edge }))
+    const supports = { ...rafterRow(300, 600, 38, []), layout: 'fitted' as const }
+    const { type, job, wrapper } = await mountOnJob(SupportsHitLog, { ...changed({ outline: { kind: 'corners', corners }, datum: 'right', supports }), units: 'metric' }, { supports })
+    await type('Height', '900')
+    await type('Reading', '1500')
+    await wrapper.find('form').trigger('submit')
+    const [hit] = (job.value.faces[0]!.supports as typeof supports).hits
+    expect(hit).toMatchObject({ xMm: 7500, yMm: 925 })
+    expect(wrapper.text()).not.toMatch(noFigure)
+  })
+})
 
 describe('lines of timber across the roof', () => {
   it('without a thickness no thread counts, and the plan stops until one is typed', async () => {

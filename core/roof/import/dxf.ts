@@ -44,6 +44,10 @@ export function outlinesFromDxf(text: string, unitMm: number | null): Outcome<Re
   const closed = outlines.length ? outlines : drawn
   if (!closed.length) return refused('There is no closed polyline in this DXF file. Draw each face as one, with its eave at the bottom, and close it.')
   const said: string[] = []
+  const others = (drawing.entities as { type: string }[]).filter(one => one.type !== 'LWPOLYLINE' && one.type !== 'POLYLINE')
+  // A drawing that names its outlines by layer says itself that the rest is none.
+  if (others.length && !outlines.length) said.push(`${others.length} other ${others.length === 1 ? 'thing' : 'things'} drawn (${[...new Set(others.map(one => one.type.toLowerCase()))].sort().join(', ')}) ${others.length === 1 ? 'is' : 'are'} left out: only closed polylines are faces.`)
+  if (outlines.length && outlines.length < drawn.length) said.push(`Of ${drawn.length} closed polylines the ${outlines.length} on the layer OUTLINE ${outlines.length === 1 ? 'is' : 'are'} read.`)
   if (open) said.push(`${open} open polyline${open === 1 ? ' is' : 's are'} left out: only closed ones are faces.`)
   const rings = closed.map((polyline) => {
     const scaled = polyline.vertices!.map(({ x, y, z, bulge }) => ({ x: x * perUnit, y: y * perUnit, z: (z ?? 0) * perUnit, bulge: bulge ?? 0 }))

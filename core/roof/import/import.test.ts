@@ -78,6 +78,18 @@ describe('a DXF file', () => {
     if (outline.kind !== 'corners') throw new Error(outline.kind)
     expect(outline.corners.map(({ xMm, yMm, edge }) => [xMm, yMm, edge])).toEqual([[0, left, 'eave'], [9000, right, 'rake'], [9000, 4500, 'ridge'], [0, 4500, 'rake']])
   })
+  it('names what else is drawn and left out, and what the layer for outlines leaves out', () => {
+    const ring = (layer: string, x: number) => ['0', 'LWPOLYLINE', '8', layer, '90', '4', '70', '1', ...[[x, 0], [x + 5000, 0], [x + 5000, 4000], [x, 4000]].flatMap(([a, b]) => ['10', String(a), '20', String(b)])]
+    const circle = ['0', 'CIRCLE', '8', 'A', '10', '900', '20', '900', '40', '200']
+    const line = ['0', 'LINE', '8', 'A', '10', '0', '20', '0', '11', '500', '21', '500']
+    const file = (...entities: string[][]) => ['0', 'SECTION', '2', 'HEADER', '9', '$INSUNITS', '70', '4', '0', 'ENDSEC', '0', 'SECTION', '2', 'ENTITIES', ...entities.flat(), '0', 'ENDSEC', '0', 'EOF'].join('\n')
+    expect(drawn(file(ring('A', 0), circle, line, line)).said.join()).toContain('3 other things drawn (circle, line) are left out')
+    expect(drawn(file(ring('A', 0), circle)).said.join()).toContain('1 other thing drawn (circle) is left out')
+    expect(drawn(file(ring('A', 0))).said).toEqual([])
+    const layered = drawn(file(ring('OUTLINE', 0), ring('MODULES', 9000), circle))
+    expect(layered.faces).toHaveLength(1)
+    expect(layered.said).toEqual(['Of 2 closed polylines the 1 on the layer OUTLINE is read.'])
+  })
   it('follows an arc: a half circle of 2 m on a 4 m side has its area, and says so', () => {
     // A bulge of 1 is half a circle to the right of the side, which runs left along the top of a square of 4 m.
     const text = dxf(6, [[0, 0], [4, 0], [4, 4], [0, 4]]).replace(['10', '4', '20', '4'].join('\n'), ['10', '4', '20', '4', '42', '1'].join('\n'))
