@@ -52,11 +52,12 @@ export function outlinesFromDxf(text: string, unitMm: number | null): Outcome<Re
   const rings = closed.map((polyline) => {
     const scaled = polyline.vertices!.map(({ x, y, z, bulge }) => ({ x: x * perUnit, y: y * perUnit, z: (z ?? 0) * perUnit, bulge: bulge ?? 0 }))
     const inSpace = Math.max(...scaled.map(one => one.z)) - Math.min(...scaled.map(one => one.z)) > 1
-    return { polyline, inSpace, arcs: scaled.some(one => Math.abs(one.bulge) > 1e-9), points: inSpace ? ownPlane(scaled) : followed(scaled) }
+    return { polyline, inSpace, ...(inSpace ? { points: ownPlane(scaled), offMm: 0 } : followed(scaled)) }
   })
   const flat = rings.filter(ring => ring.points === null)
   if (flat.length) return refused('A polyline with heights does not lie in one plane, so it is no roof face.')
-  if (rings.some(ring => ring.arcs)) said.push('Arcs are followed by short straight sides, within 5 mm.')
+  const offMm = Math.max(...rings.map(ring => ring.offMm))
+  if (offMm > 0) said.push(`Arcs are followed by short straight sides, within ${Math.ceil(offMm)} mm.`)
   if (rings.some(ring => ring.inSpace)) said.push('Polylines with heights are taken at their true size on the slope, which is longer than their plan.')
   // What lies wholly inside another ring of the drawing is a hole in it.
   const inside = rings.map((ring, i) => ring.inSpace ? -1 : rings.findIndex((other, k) => k !== i && !other.inSpace && ring.points!.every(point => isInside([other.points!], point))))

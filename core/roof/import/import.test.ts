@@ -97,6 +97,15 @@ describe('a DXF file', () => {
     expect(areaMm2(shapeOf(faces[0]!.outline).region) / 1e6).toBeCloseTo(16 + Math.PI * 4 / 2, 0)
     expect(said.join()).toContain('Arcs are followed')
   })
+  it('keeps within the corners that a face may have where every side is an arc, and says how far its chords lie off', () => {
+    const corners = [[0, 0], [9, 0], [9, 6], [0, 6]].flatMap(([x, y]) => ['10', String(x), '20', String(y), '42', '0.5'])
+    const { faces, said } = drawn(['0', 'SECTION', '2', 'HEADER', '9', '$INSUNITS', '70', '6', '0', 'ENDSEC', '0', 'SECTION', '2', 'ENTITIES', '0', 'LWPOLYLINE', '8', 'A', '90', '4', '70', '1', ...corners, '0', 'ENDSEC', '0', 'EOF'].join('\n'))
+    const { outline } = faces[0]!
+    expect(outline.kind === 'corners' && outline.corners.length).toBe(40)
+    // Four arcs of ten chords each. On the longest, 9 m wide: θ = 4 atan 0.5, r = 4.5 / sin θ/2 = 5.625 m, r (1 − cos θ/20) = 24.2 mm.
+    expect(said.join()).toContain('within 25 mm')
+    expect(outlineSchema.safeParse(outline).success).toBe(true)
+  })
   it('takes a polyline with heights at its true size on the slope: 4 m in plan at 45° is 5.66 m', () => {
     const corners = [[0, 0, 0], [9, 0, 0], [9, 4, 4], [0, 4, 4]]
     const text = ['0', 'SECTION', '2', 'HEADER', '9', '$INSUNITS', '70', '6', '0', 'ENDSEC', '0', 'SECTION', '2', 'ENTITIES', '0', 'POLYLINE', '8', 'REAR', '66', '1', '70', '9',
