@@ -2,7 +2,7 @@ import { defineStore } from 'pinia'
 import { FetchError } from 'ofetch'
 import { v4 as newId } from 'uuid'
 import type { Catalogue } from '#core/catalogue'
-import { type Edit, foldEntries, type HistoryEntry, type Job, type Problem, readEdit, sentencesOf, stacksOf, touches, type UndoStacks, type UnsentEntry, wordsFor } from '#core/job'
+import { type Edit, foldEntries, type HistoryEntry, type Job, type Problem, readEdit, rebased, sentencesOf, stacksOf, touches, type UndoStacks, type UnsentEntry, wordsFor } from '#core/job'
 import { done, type Outcome, refused } from '#core/outcome'
 import { changesBetween, type Plan } from '#core/plan'
 
@@ -81,7 +81,8 @@ export const useJobStore = defineStore('job', () => {
     return done(true)
   }
 
-  const commit = (edit: Edit) => push('edit', edit)
+  /** Forms and keys work on the job that is shown, which trails behind what was typed. */
+  const commit = (edit: Edit) => push('edit', planned.value && job.value ? rebased(edit, planned.value, job.value) : edit)
   const undo = () => now.value?.stacks.undo.length ? push('undo', now.value.stacks.undo.at(-1)!) : refused('There is nothing to undo.')
   const redo = () => now.value?.stacks.redo.length ? push('redo', now.value.stacks.redo.at(-1)!) : refused('There is nothing to redo.')
 
