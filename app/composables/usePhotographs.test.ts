@@ -5,8 +5,16 @@ import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { defineComponent, h } from 'vue'
 
 const jobId = '88888888-2222-4333-8444-555555555555'
+/** What the office answers to the photographs sent, one after the other; after that it takes them. */
+let answers: number[] = []
 const office = { captions: new Map<string, string>(), away: false, hold: Promise.resolve() }
 registerEndpoint(`/api/jobs/${jobId}/photographs`, { method: 'GET', handler: () => [...office.captions].map(([photoId, caption]) => ({ photoId, caption })) })
+registerEndpoint(`/api/jobs/${jobId}/photographs`, { method: 'POST', handler: () => {
+  const statusCode = answers.shift() ?? 201
+  if (statusCode !== 201) throw createError({ statusCode, data: statusCode === 415 ? { problems: [{ path: '', sentence: 'This picture can’t be opened.' }] } : undefined })
+  office.captions.set(`photo ${office.captions.size + 1}`, '')
+  return {}
+} })
 for (const photoId of ['eave', 'meter']) {
   registerEndpoint(`/api/jobs/${jobId}/photographs/${photoId}`, { method: 'PATCH', handler: async (event) => {
     await office.hold
@@ -31,6 +39,7 @@ async function page() {
 beforeEach(() => {
   Object.assign(office, { captions: new Map([['eave', ''], ['meter', '']]), away: false, hold: Promise.resolve() })
   localStorage.clear()
+  answers = []
 })
 
 describe('captions of photographs', () => {
@@ -57,12 +66,12 @@ describe('captions of photographs', () => {
     office.away = true
     const { photos, captions } = await page()
     photos.setCaption('eave', 'Left end')
-    await vi.waitFor(() => expect(photos.problem.value).toContain('kept on this device'))
+    await vi.waitFor(() => expect(photos.problems.value).toEqual([expect.stringContaining('kept on this device')]))
     expect(captions()).toEqual(['Left end', ''])
     office.away = false
     window.dispatchEvent(new Event('online'))
     await vi.waitFor(() => expect(office.captions.get('eave')).toBe('Left end'))
-    await vi.waitFor(() => expect(photos.problem.value).toBe(''))
+    await vi.waitFor(() => expect(photos.problems.value).toEqual([]))
   })
   it('of a photograph that was taken away meanwhile hold up no other', async () => {
     const { photos } = await page()
@@ -71,6 +80,26 @@ describe('captions of photographs', () => {
     photos.setCaption('meter', 'In the hall')
     await vi.waitFor(() => expect(office.captions.get('meter')).toBe('In the hall'))
     await flushPromises()
-    expect(photos.problem.value).toBe('')
+    expect(photos.problems.value).toEqual([])
+  })
+})
+
+describe('photographs chosen together', () => {
+  const file = (bytes: number, name: string, type = 'image/jpeg') => new File([new Uint8Array(bytes).fill(1)], name, { type })
+  it('go one by one; one that is refused is named and holds up no other', async () => {
+    answers = [201, 415]
+    const { photos } = await page()
+    await photos.add([file(10, 'eave.jpg'), file(20, 'odd.jpg'), file(5, 'notes.txt', 'text/plain'), file(30, 'loft.jpg')])
+    expect([...office.captions.keys()]).toEqual(['eave', 'meter', 'photo 3', 'photo 4'])
+    expect(photos.problems.value).toEqual(['odd.jpg: This picture can’t be opened.', expect.stringContaining('notes.txt: ')])
+    expect(photos.busy.value).toBe('')
+  })
+  it('say how many were not sent when the office goes away between them', async () => {
+    answers = [201, 503]
+    const { photos } = await page()
+    await photos.add([file(10, 'eave.jpg'), file(20, 'valley.jpg'), file(30, 'loft.jpg')])
+    expect([...office.captions.keys()]).toEqual(['eave', 'meter', 'photo 3'])
+    expect(photos.photographs.value).toHaveLength(3)
+    expect(photos.problems.value).toEqual(['The server can’t be reached. 2 photographs were not sent: choose them again in a minute.'])
   })
 })

@@ -1,5 +1,5 @@
 import { FetchError } from 'ofetch'
-import { type Photograph, photoProblem, type Problem } from '#core/job'
+import { type Photograph, photoProblem } from '#core/job'
 
 const RETRY_MS = 4000
 
@@ -9,40 +9,48 @@ const RETRY_MS = 4000
  */
 export function usePhotographs(jobId: string) {
   const onServer = ref<Photograph[]>([])
-  const kept = useLocalStorage<Record<string, string>>(`upper-deck/captions/${jobId}`, {}, { flush: 'sync' })
+  const kept = useLocalStorage<Record<string, string>>(`upper-deck/captions/${jobId}`, {}, { flush: 'sync', writeDefaults: false })
   const photographs = computed(() => onServer.value.map(photo => ({ ...photo, caption: kept.value[photo.photoId] ?? photo.caption })))
-  const problem = ref('')
+  const said = ref<string[]>([])
   const captionProblem = ref('')
   const busy = ref('')
   const path = `/api/jobs/${jobId}/photographs`
 
   /** Does something on the server; false with a sentence when it can't be done. */
-  async function tried(work: () => Promise<unknown>): Promise<boolean> {
+  async function tried(work: () => Promise<unknown>, unreached: string): Promise<boolean> {
     try {
       await work()
       return true
     }
     catch (error) {
-      const problems = error instanceof FetchError ? (error.data as { data?: { problems?: Problem[] } } | undefined)?.data?.problems : undefined
-      problem.value = problems?.map(one => one.sentence).join(' ') ?? 'The server can’t be reached. The photograph is still on this device: try again in a minute.'
+      said.value.push(sentencesFrom(error, unreached))
       return false
     }
   }
-  const refresh = () => tried(async () => onServer.value = await $fetch<Photograph[]>(path))
+  const refresh = () => tried(async () => onServer.value = await $fetch<Photograph[]>(path), 'The server can’t be reached, so the photographs can’t be shown. Open this page again in a minute.')
 
+  /** Takes files in one after the other. One that is refused is named and holds up no other. */
   async function add(files: File[]) {
-    problem.value = ''
+    said.value = []
     for (const [i, file] of files.entries()) {
-      const early = photoProblem(file.type, file.size)
-      if (early) {
-        problem.value = `${file.name}: ${early}`
-        continue
-      }
       busy.value = files.length > 1 ? `Sending ${i + 1} of ${files.length}…` : 'Sending…'
-      if (!await tried(() => $fetch(path, { method: 'POST', body: file, headers: { 'content-type': file.type }, query: { caption: '' } }))) break
+      try {
+        const early = photoProblem(file.type, file.size)
+        if (early) said.value.push(`${file.name}: ${early}`)
+        else await $fetch(path, { method: 'POST', body: file, headers: { 'content-type': file.type }, query: { caption: '' } })
+      }
+      catch (error) {
+        if (error instanceof FetchError && refusesTheFile(error.statusCode)) said.value.push(`${file.name}: ${sentencesFrom(error, `The server answered ${error.statusCode}.`)}`)
+        else {
+          const left = files.length - i
+          said.value.push(`${sentencesFrom(error, 'The server can’t be reached.')} ${left === 1 ? 'One photograph was' : `${left} photographs were`} not sent: choose ${left === 1 ? 'it' : 'them'} again in a minute.`)
+          busy.value = ''
+          return
+        }
+      }
+      await refresh()
     }
     busy.value = ''
-    await refresh()
   }
   let sending = false
   /** Sends what is kept, one caption after the other; what fails waits for the next try. */
@@ -53,8 +61,8 @@ export function usePhotographs(jobId: string) {
       for (let [next] = Object.entries(kept.value); next; [next] = Object.entries(kept.value)) await sendCaption(...next)
       captionProblem.value = ''
     }
-    catch {
-      captionProblem.value = 'The server can’t be reached. The caption is kept on this device and sent as soon as it can be.'
+    catch (error) {
+      captionProblem.value = `${sentencesFrom(error, 'The server can’t be reached.')} The caption is kept on this device and sent as soon as it can be.`
       retry.start()
     }
     finally {
@@ -80,8 +88,8 @@ export function usePhotographs(jobId: string) {
     void sendCaptions()
   }
   async function remove(photoId: string) {
-    problem.value = ''
-    if (await tried(() => $fetch(`${path}/${photoId}`, { method: 'DELETE' }))) await refresh()
+    said.value = []
+    if (await tried(() => $fetch(`${path}/${photoId}`, { method: 'DELETE' }), 'The server can’t be reached, so the photograph is still there: try again in a minute.')) await refresh()
   }
   const small = (photoId: string) => `${path}/${photoId}?size=small`
   const whole = (photoId: string) => `${path}/${photoId}`
@@ -89,5 +97,8 @@ export function usePhotographs(jobId: string) {
     await refresh()
     void sendCaptions()
   })
-  return { photographs, problem: computed(() => problem.value || captionProblem.value), busy, add, setCaption, remove, small, whole }
+  return { photographs, problems: computed(() => [...said.value, captionProblem.value].filter(Boolean)), busy, add, setCaption, remove, small, whole }
 }
+
+/** Whether an answer is about what was sent: not that nobody is signed in, nor that the server is in trouble. */
+const refusesTheFile = (status = 0): boolean => status >= 400 && status < 500 && status !== 401

@@ -21,7 +21,7 @@ async function openFile(event: Event) {
     await navigateTo(`/jobs/${jobId}/survey`)
   }
   catch (failure) {
-    fileProblem.value = sentencesOf(failure, 'The server can’t be reached. Try again in a minute.', true)
+    fileProblem.value = sentencesFrom(failure, 'The server can’t be reached. Try again in a minute.', true)
   }
 }
 
@@ -35,7 +35,7 @@ async function create() {
     await navigateTo(`/jobs/${jobId}/survey`)
   }
   catch (failure) {
-    problem.value = sentencesOf(failure, 'The server can’t be reached. Try again in a minute.')
+    problem.value = sentencesFrom(failure, 'The server can’t be reached. Try again in a minute.')
   }
 }
 </script>

@@ -2,7 +2,7 @@ import { defineStore } from 'pinia'
 import { FetchError } from 'ofetch'
 import { v4 as newId } from 'uuid'
 import type { Catalogue } from '#core/catalogue'
-import { type Edit, foldEntries, type HistoryEntry, type Job, type Problem, readEdit, rebased, sentencesOf, stacksOf, touches, type UndoStacks, type UnsentEntry, wordsFor } from '#core/job'
+import { type Edit, foldEntries, type HistoryEntry, type Job, readEdit, rebased, sentencesOf, stacksOf, touches, type UndoStacks, type UnsentEntry, wordsFor } from '#core/job'
 import { done, type Outcome, refused } from '#core/outcome'
 import { changesBetween, type Plan } from '#core/plan'
 
@@ -200,9 +200,7 @@ export const useJobStore = defineStore('job', () => {
 /** The sentence a failed request carries, or one that says what to try. */
 function sentenceOf(error: unknown): string {
   if (!(error instanceof FetchError)) return 'Something went wrong here. Load the page again; what you typed is kept.'
-  const problems = (error.data as { data?: { problems?: Problem[] } } | undefined)?.data?.problems
-  if (problems?.length) return sentencesOf(problems)
-  return error.statusCode ? `The server answered ${error.statusCode}. Try again in a minute.` : 'The server can’t be reached. What you typed is kept on this device.'
+  return sentencesFrom(error, error.statusCode ? `The server answered ${error.statusCode}. Try again in a minute.` : 'The server can’t be reached. What you typed is kept on this device.')
 }
 
 /** The plan of a job, kept up to date by the worker; also that of an edit somebody is only looking at. */

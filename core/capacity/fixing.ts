@@ -3,6 +3,7 @@ import type { ArrayRules, Face } from '../job'
 import { lateralEn, lateralUs } from './lateral'
 import { type OutsideRule, outsideEn, rowEffective } from './screws-en'
 import { embedment } from './thread'
+import { UNHELD, usedShare } from './used'
 import { withdrawalEn, withdrawalPerMm } from './withdrawal'
 
 /** What the screws of one fixing hold in timber, before duration: reference values for ASD, characteristic ones for EN. */
@@ -111,16 +112,15 @@ export interface FixingUse {
 
 /**
  * How far one combination uses a fixing up. Pull with push down the slope is combined: ASD by Z' = W Z / (W cos² α + Z sin² α)
- * (NDS 12.4.1), EN by the sum of squares (8.28). A share stands at 99 where nothing is known to hold.
+ * (NDS 12.4.1), EN by the sum of squares (8.28). A share stands at `UNHELD` where nothing is known to hold.
  * Loads of one format are not taken against resistances of the other: neither by the types nor at run time.
  * @throws when they are
  */
 export function fixingUse<F extends Format>({ format, maker, timber, held }: FixingCapacity<NoInfer<F>>, duty: Duty<F>, shortest: Shortest): FixingUse {
   if (duty.format !== format) throw new Error(`Loads for ${duty.format} against resistances for ${format}.`)
-  const against = (load: number, capacity: number | null | undefined) => load <= 0 ? 0 : !capacity ? UNHELD : Math.min(UNHELD, load / capacity)
-  const up = held.upN ? against(duty.upN, held.upN) : against(duty.upN, maker?.upN)
-  const down = against(duty.downN, held.downN ?? maker?.downN)
-  const slope = held.slopeN ? against(duty.slopeN, held.slopeN) : against(duty.slopeN, maker?.slopeN)
+  const up = held.upN ? usedShare(duty.upN, held.upN) : usedShare(duty.upN, maker?.upN)
+  const down = usedShare(duty.downN, held.downN ?? maker?.downN)
+  const slope = held.slopeN ? usedShare(duty.slopeN, held.slopeN) : usedShare(duty.slopeN, maker?.slopeN)
   if (!timber) return { up, down, slope }
   const { withdrawalN, lateralN } = adjusted(timber, format, shortest)
   const screws = timber.tooShort ? { withdrawalN: 0, lateralN: 0 } : { withdrawalN, lateralN }
@@ -128,9 +128,6 @@ export function fixingUse<F extends Format>({ format, maker, timber, held }: Fix
   const both = combined(format, pull, duty.slopeN, screws.withdrawalN, screws.lateralN)
   return { up: held.upN ? up : Math.max(up, duty.upN > 0 ? both : 0), down, slope: held.slopeN ? slope : Math.max(slope, both) }
 }
-
-/** Stands for "nothing holds this": far over 1, and a number that can be drawn. */
-export const UNHELD = 99
 
 function combined(format: Format, pullN: number, shearN: number, withdrawalN: number, lateralN: number): number {
   if (pullN <= 0 && shearN <= 0) return 0

@@ -1,9 +1,10 @@
+import { isUnheld } from '../capacity'
 import { goesOn, mismatches } from '../catalogue'
 import { FULL } from '../fixings'
 import { placeRailEdits } from '../rails'
 import type { CheckKind, CheckShare, HoldKind } from '../strength'
 import { screenRafter, supportSums } from '../strength'
-import { formatQuantity, type Quantity, force, length, moment, pressure, share } from '../units'
+import { formatQuantity, formatShare, type Quantity, force, length, moment, pressure, share } from '../units'
 import { type FindingContext, railNumbers, writer } from './context'
 import type { Cure, DraftFinding } from './finding'
 import { noCures } from './finding'
@@ -40,12 +41,12 @@ function overused(context: FindingContext): DraftFinding[] {
     const own = bad.filter(({ use }) => use.governs === kind)
     const worst = own.reduce((a, b) => b.use.worst > a.use.worst ? b : a)
     const check = worst.use.shares[kind]!
-    const unheld = worst.use.worst >= 98
+    const unheld = isUnheld(worst.use.worst)
     return {
       id: `strength:${face.id}:${kind}`, severity: 'stop', stage: 'rails', faceId: face.id, about: worst.rail.id,
       sentence: unheld
         ? `${railNumbers(plan, own.map(({ rail }) => rail.number))}: nothing is known that holds ${checkWords[kind].name} with ${plan.parts.mount.name} under ${plan.strength!.loads.format === 'asd' ? 'allowable' : 'design'} loads. Type the figure its maker or an engineer gives, or take another mount.`
-        : `${railNumbers(plan, own.map(({ rail }) => rail.number))}: ${checkWords[kind].name} is at ${Math.round(100 * worst.use.worst)} % with the fixings shown, ${formatQuantity(sizeOf(kind, check.value), job.units)} of ${formatQuantity(sizeOf(kind, check.limit), job.units)} under ${check.combination}.`,
+        : `${railNumbers(plan, own.map(({ rail }) => rail.number))}: ${checkWords[kind].name} is at ${formatShare(worst.use.worst)} with the fixings shown, ${formatQuantity(sizeOf(kind, check.value), job.units)} of ${formatQuantity(sizeOf(kind, check.limit), job.units)} under ${check.combination}.`,
       measured: unheld ? null : sizeOf(kind, check.value), limit: unheld ? null : sizeOf(kind, check.limit),
       propose: () => [...otherParts(context), ...aligned(context), ...smallerOverhang(context, kind)],
     }
@@ -130,6 +131,6 @@ function screening(context: FindingContext): DraftFinding[] {
   if (!found) return []
   return [{
     id: `screening:${face.id}`, severity: found.after > 1 ? 'caution' : 'note', stage: 'rails', faceId: face.id, about: '', propose: noCures, measured: share(found.after), limit: share(1),
-    sentence: `A first look at the rafter: its bending strength is used ${Math.round(100 * found.before)} % by roof and snow and ${Math.round(100 * found.after)} % with the array on it.${found.after > 1 ? ' That is more than it has: an engineer must look.' : ''} This is a screening, not a sign-off.`,
+    sentence: `A first look at the rafter: its bending strength is used ${formatShare(found.before)} by roof and snow and ${formatShare(found.after)} with the array on it.${found.after > 1 ? ' That is more than it has: an engineer must look.' : ''} This is a screening, not a sign-off.`,
   }]
 }

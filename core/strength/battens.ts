@@ -1,4 +1,4 @@
-import { nailsHoldN, timberFactor } from '../capacity'
+import { nailsHoldN, timberFactor, usedShare } from '../capacity'
 import type { Face, PurlinSupports } from '../job'
 import type { Format } from '../catalogue'
 import { shapeOf } from '../roof'
@@ -45,7 +45,7 @@ export function battenUse(face: Pick<Face, 'outline' | 'timber'>, supports: Purl
   const worst = new Map<BattenCheck, BattenShare>()
   const nail = nailsHoldN(batten.nails, thicknessMm, face.timber, format)
   const note = (check: BattenCheck, member: string, combination: string, value: number, limit: number) => {
-    const share = limit > 0 ? value / limit : value > 0 ? 99 : 0
+    const share = usedShare(value, limit)
     if (share > (worst.get(check)?.share ?? 0)) worst.set(check, { check, member, combination, value, limit, share })
   }
   for (const [member, own] of loads) {

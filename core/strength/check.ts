@@ -1,5 +1,5 @@
 import { type BeamPiece, type BeamSolution, type Joint, type Peak, peakMoment, peakOfTwo, peakSag, peakShear, superpose } from '../beam'
-import { fixingUse, type RailStrength } from '../capacity'
+import { fixingUse, type RailStrength, usedShare } from '../capacity'
 import type { Interval } from '../geometry'
 import type { Combination } from '../loads'
 import { radians } from '../units'
@@ -126,7 +126,7 @@ function serviceChecks(rail: SolvedRail, one: LoadCase, fixings: number[], part:
   if (hook) {
     for (const i of fixings) {
       const givesMm = Math.max(0, onFixing(rail, one, i)) / hook.stiffnessNPerMm
-      note('hook', hook.clearMm > 0 ? givesMm / hook.clearMm : givesMm > 0 ? 99 : 0, one.name, xs[i]!, givesMm, hook.clearMm)
+      note('hook', usedShare(givesMm, hook.clearMm), one.name, xs[i]!, givesMm, hook.clearMm)
     }
   }
 }

@@ -5,6 +5,7 @@ import { cornerLetter, placeAlong, readingAlong, readingUp } from '#core/roof'
 import type { Face, Job } from '#core/job'
 import type { FacePlan } from '#core/plan'
 import { chanceAt, rafterAt } from '#core/supports'
+import { formatShare } from '#core/units'
 
 /** One face, square-on and to scale, with its two tapes. */
 const { job, face, plan, selection, showsHits = false, showsUse = false } = defineProps<{ job: Job, face: Face, plan: FacePlan, selection: string, showsHits?: boolean, showsUse?: boolean }>()
@@ -320,7 +321,7 @@ const summary = computed(() => `${face.name} to scale, ridge up: ${plan.modules}
       />, up <FieldLengthText
         :mm="readingUp(face, pointer.yMm)"
         :units="job.units"
-      /><template v-if="chance !== null">, sound timber {{ Math.round(100 * chance) }} %</template>
+      /><template v-if="chance !== null">, sound timber {{ formatShare(chance) }}</template>
     </output>
   </div>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { formatUse } from '#core/capacity'
 import type { FacePlan } from '#core/plan'
 import { onFace } from '#core/rails'
 import type { FaceScale } from '../../composables/useFaceScale'
@@ -79,7 +80,7 @@ const useOf = (r: number, i: number) => showsUse ? plan.uses[r]?.fixings[i]?.wor
             stroke-width="3.5"
             paint-order="stroke"
           >
-            {{ useOf(r, i)! > 9.99 ? 'none' : `${Math.round(100 * useOf(r, i)!)} %` }}
+            {{ formatUse(useOf(r, i)!, 'none') }}
           </text>
         </template>
       </g>

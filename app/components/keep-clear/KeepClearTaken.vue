@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { areaMm2 } from '#core/geometry'
+import { formatShare } from '#core/units'
 
 /** Every part that was kept clear with the rule that took it and how much, and what is left. */
 const { facePlan, units } = useFace()
@@ -34,7 +35,7 @@ const faceMm2 = computed(() => areaMm2(facePlan.value.shape.region))
   </ul>
   <dl>
     <SlipLine label="Left for modules">
-      {{ area(facePlan.regionAreaMm2) }}, {{ Math.round(100 * facePlan.regionAreaMm2 / faceMm2) }} %
+      {{ area(facePlan.regionAreaMm2) }}, {{ formatShare(facePlan.regionAreaMm2 / faceMm2) }}
     </SlipLine>
   </dl>
   <p class="mt-3 text-sm text-muted">

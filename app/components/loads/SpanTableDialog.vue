@@ -1,9 +1,10 @@
 <script setup lang="ts">
+import { formatUse } from '#core/capacity'
 import { checkWords } from '#core/findings'
 import { zoneWords } from '#core/loads'
 import type { RailComparison, RailChoice } from '#core/plan'
 import type { CheckKind, SpanCell } from '#core/strength'
-import { formatLength, formatMass, formatQuantity, formatShare, pressure } from '#core/units'
+import { formatLength, formatMass, formatQuantity, pressure } from '#core/units'
 
 /** The greatest span of every rail in every zone, what stops it there, and what each rail would come to on this face. */
 const open = defineModel<boolean>('open', { required: true })
@@ -180,7 +181,7 @@ function take(choice: RailChoice) {
                 {{ money(choice.money) }}
               </td>
               <td class="text-right whitespace-nowrap">
-                {{ choice.worst === null ? 'not known' : choice.worst > 9 ? 'nothing holds' : formatShare(choice.worst) }}
+                {{ choice.worst === null ? 'not known' : formatUse(choice.worst) }}
               </td>
               <td
                 class="pl-4 text-[13px]"

@@ -26,7 +26,7 @@ async function issue() {
     emit('issued')
   }
   catch (failure) {
-    problem.value = sentencesOf(failure, 'The server can’t be reached. Nothing was issued; try again in a minute.')
+    problem.value = sentencesFrom(failure, 'The server can’t be reached. Nothing was issued; try again in a minute.')
   }
   busy.value = false
 }

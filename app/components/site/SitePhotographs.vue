@@ -3,7 +3,7 @@ import { MOST_PHOTO_BYTES, MOST_PHOTOS, photoTypes } from '#core/job'
 
 /** Photographs of the site with their captions. */
 const { jobId } = defineProps<{ jobId: string }>()
-const { photographs, problem, busy, add, setCaption, remove, small, whole } = usePhotographs(jobId)
+const { photographs, problems, busy, add, setCaption, remove, small, whole } = usePhotographs(jobId)
 const inputId = useId()
 async function choose(event: Event) {
   const input = event.target as HTMLInputElement
@@ -44,13 +44,18 @@ async function takeAway(photoId: string) {
           @change="choose"
         ></label>
     </div>
-    <p
-      v-if="problem"
+    <ul
+      v-if="problems.length"
       role="alert"
-      class="mt-2 border-l-4 border-brick-500 py-1 pl-3 text-[15px]"
+      class="mt-2 space-y-1.5 border-l-4 border-brick-500 py-1 pl-3 text-[15px] leading-snug"
     >
-      {{ problem }}
-    </p>
+      <li
+        v-for="problem in problems"
+        :key="problem"
+      >
+        {{ problem }}
+      </li>
+    </ul>
     <p
       v-if="!photographs.length"
       class="mt-2 text-sm text-muted"
@@ -89,7 +94,7 @@ async function takeAway(photoId: string) {
           maxlength="200"
           placeholder="What it shows"
           aria-label="Caption"
-          class="block w-full resize-none border-b border-dotted border-graphite-400 bg-transparent pt-1 text-sm leading-snug"
+          class="block field-sizing-content w-full resize-none border-b border-dotted border-graphite-400 bg-transparent pt-1 text-sm leading-snug"
           @change="setCaption(photo.photoId, ($event.target as HTMLTextAreaElement).value)"
         />
         <p class="text-[13px] text-muted">

@@ -1,9 +1,10 @@
 <script setup lang="ts">
+import { formatUse } from '#core/capacity'
 import { checkWords } from '#core/findings'
 import { loadEditionNames } from '#core/job'
 import { zonesOver } from '#core/loads'
 import { supportSums } from '#core/strength'
-import { force, formatQuantity, formatShare, pressure } from '#core/units'
+import { force, formatQuantity, pressure } from '#core/units'
 
 /** What loads the face and how far the worst of everything is used. */
 const { job, facePlan, units } = useFace()
@@ -56,7 +57,7 @@ const busiest = computed(() => {
         label="Most used"
         :bad="worst.worst > 1.000001"
       >
-        {{ worst.worst > 9 ? 'nothing holds' : formatShare(worst.worst) }}, {{ checkWords[worst.governs].name }}
+        {{ formatUse(worst.worst) }}, {{ checkWords[worst.governs].name }}
       </SlipLine>
       <SlipLine
         v-if="busiest"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { formatUse } from '#core/capacity'
 import { checkWords } from '#core/findings'
 import { endNames, fixedPoint, placeOfLine, placeRailEdit, type RailPlan, railWords, runTape, typedPlace } from '#core/rails'
 import { otherTape, readingOn } from '#core/roof'
@@ -86,7 +87,7 @@ const still = computed(() => {
       label="Most used"
       :bad="use.worst > 1.000001"
     >
-      {{ use.worst > 9 ? 'nothing holds' : formatShare(use.worst) }}, {{ checkWords[use.governs].name }}
+      {{ formatUse(use.worst) }}, {{ checkWords[use.governs].name }}
     </SlipLine>
     <SlipLine
       label="Longest span"
@@ -144,7 +145,7 @@ const still = computed(() => {
           <span
             class="text-[13px]"
             :class="fixing.state === 'guessed' ? 'font-semibold text-amber-600' : 'text-muted'"
-          >{{ fixing.state }}{{ fixing.chance < 0.995 ? `, sound timber ${Math.round(100 * fixing.chance)} %` : '' }}</span></span>
+          >{{ fixing.state }}<template v-if="fixing.chance < 0.995">, <span class="whitespace-nowrap">sound timber {{ formatShare(fixing.chance) }}</span></template></span></span>
         <b><FieldLengthText
           :mm="readingOn(face, runTape(rail), fixing.atMm)"
           :units="units"
@@ -155,7 +156,7 @@ const still = computed(() => {
         class="flex justify-between text-[13px] text-muted"
       >
         <span>up {{ formatQuantity(force(dutyOf(fixing.atMm)!.upN), units) }}, down {{ formatQuantity(force(dutyOf(fixing.atMm)!.downN), units) }}, slope {{ formatQuantity(force(dutyOf(fixing.atMm)!.slopeN), units) }}</span>
-        <span class="font-semibold">{{ dutyOf(fixing.atMm)!.worst > 9 ? 'not held' : formatShare(dutyOf(fixing.atMm)!.worst) }}</span>
+        <span class="font-semibold">{{ formatUse(dutyOf(fixing.atMm)!.worst, 'not held') }}</span>
       </div>
     </li>
   </ol>

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import type { PatternTotals } from '#core/fixings'
 import type { ArrayRules, FixingPattern, RailWay } from '#core/job'
+import { formatUse } from '#core/capacity'
 import { mismatches } from '#core/catalogue'
 import { runTape } from '#core/rails'
 import { otherTape, readingOn } from '#core/roof'
-import { formatShare } from '#core/units'
 
 const { job, face, facePlan, catalogue, units, selection, select, commit } = useFace()
 const jobId = useRoute().params.id as string
@@ -172,7 +172,7 @@ const patternChoices = computed(() => (Object.keys(patternNames) as FixingPatter
           <span
             class="font-semibold"
             :class="facePlan.fixings.rails[one.number - 1]!.shortfalls.length || !one.inZone || (facePlan.uses[one.number - 1]?.worst ?? 0) > 1.000001 ? 'text-brick-600' : ''"
-          >{{ facePlan.fixings.rails[one.number - 1]!.fixings.length }} fixings{{ facePlan.uses[one.number - 1] ? `, ${facePlan.uses[one.number - 1]!.worst > 9 ? 'nothing holds' : formatShare(facePlan.uses[one.number - 1]!.worst)}` : '' }}</span>
+          >{{ facePlan.fixings.rails[one.number - 1]!.fixings.length }} fixings{{ facePlan.uses[one.number - 1] ? `, ${formatUse(facePlan.uses[one.number - 1]!.worst)}` : '' }}</span>
         </button>
       </li>
     </ul>

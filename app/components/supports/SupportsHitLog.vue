@@ -4,7 +4,7 @@ import { type Hit, type HitState, hitStates, type RafterSupports } from '#core/j
 import { type Outcome, refused } from '#core/outcome'
 import { placeAlong, placeUp, readingAlong, readingUp, shapeOf } from '#core/roof'
 import { type CalledReading, chanceAt, hitProblem, hitStateNames, parseReadings } from '#core/supports'
-import { formatLength, parseLength } from '#core/units'
+import { formatLength, formatShare, parseLength } from '#core/units'
 import { simulatedMeter } from '../../instruments/simulated-meter'
 
 /** The hit log: one reading after the other as they are called out, typed, pasted or sent by a meter. */
@@ -158,7 +158,7 @@ const use = (hit: Hit) => commit({ type: 'use-hit', faceId: face.value.id, hitId
       v-if="chance !== null"
       class="mt-1 text-sm text-muted"
     >
-      A {{ facePlan.parts.mount.name }} there: {{ Math.round(100 * chance) }} % to have every screw in sound timber.
+      A {{ facePlan.parts.mount.name }} there: {{ formatShare(chance) }} to have every screw in sound timber.
     </p>
     <div class="mt-1 flex flex-wrap gap-1">
       <UButton
