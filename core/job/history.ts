@@ -1,4 +1,4 @@
-import { applyEdit, type Edit, inverseOf, obstacleIn } from './edit'
+import { applyEdit, type Edit, inverseOf, obstacleIn } from './edits'
 import type { Job } from './schema'
 
 /** One change in a job's append-only history. An undo or redo is itself a change, with the edit that was really made. */

@@ -1,6 +1,6 @@
 /** The job: its schema, the edits that change it, and how both are read from outside. */
 export * from './schema'
-export * from './edit'
+export * from './edits'
 export * from './history'
 export * from './load-rules'
 export * from './photograph'
@@ -10,5 +10,4 @@ export * from './rule-sets'
 export * from './site-words'
 export * from './stages'
 export * from './starter'
-export * from './words'
 export * from './upgrade'

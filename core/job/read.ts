@@ -1,6 +1,6 @@
 import type { z } from 'zod'
 import { type Catalogue, unknownParts } from '../catalogue'
-import { type Edit, applyEdit, editSchema, obstacleIn } from './edit'
+import { type Edit, applyEdit, editSchema, obstacleIn } from './edits'
 import { type Job, jobSchema } from './schema'
 import { upgraded } from './upgrade'
 

@@ -1,4 +1,4 @@
-import { type Edit, inverseOf } from './edit'
+import { type Edit, inverseOf } from './edits'
 import type { Job } from './schema'
 
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b)

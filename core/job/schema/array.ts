@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { lengthMm, partId } from './fields'
+import type { WordsOf } from './words'
 
 export const orientations = ['upright', 'on-side'] as const
 export const fixingPatterns = ['soft-stagger', 'aligned', 'hard-stagger'] as const
@@ -86,6 +87,19 @@ export const plainBuild: Pick<z.infer<typeof arraySchema>, 'railWay' | 'railInMm
 
 export type ArrayRules = z.infer<typeof arraySchema>
 export type RowRule = z.infer<typeof rowRuleSchema>
+
+export const arrayWords: WordsOf<Omit<ArrayRules, 'rows'>> = {
+  moduleId: 'the module', railId: 'the rail', mountId: 'the mount', clampsId: 'the clamps', orientation: 'how the modules lie',
+  columnGapMm: 'the gap between columns', rowGapMm: 'the gap between rows', rowCount: 'the number of rows', shiftMm: 'the array’s place along the eave',
+  columns: 'how columns stand', stackFrom: 'which line the rows start from', fixingPattern: 'the fixing pattern', railWay: 'which way rails run', railInMm: 'how far rails lie in',
+  loadPath: 'how modules load the rails', spliceAs: 'how rails are spliced', deflectionOver: 'the deflection limit',
+  heldUpN: 'what a fixing holds', heldDownN: 'what a fixing holds', heldSlopeN: 'what a fixing holds',
+  allowedSpanMm: 'the allowed span', allowedOverhangMm: 'the allowed overhang', trimTailMm: 'the trim tails',
+}
+export const rowWords: WordsOf<RowRule> = {
+  count: 'the number of modules', shiftMm: 'the place along the eave', gapBelowMm: 'the gap below', lowerRailMm: 'the lower rail', upperRailMm: 'the upper rail', orientation: 'how the modules lie',
+  breaks: 'the expansion breaks', skip: 'the places left empty', held: 'the modules held in place', locked: 'whether it is locked',
+}
 
 /** A row nobody has said anything about. */
 export const plainRow: RowRule = { count: null, shiftMm: 0, gapBelowMm: null, lowerRailMm: null, upperRailMm: null, orientation: null, breaks: [], skip: [], held: [], locked: false }

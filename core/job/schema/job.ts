@@ -13,6 +13,7 @@ import { facePlaceSchema, siteSchema } from './site'
 import { supportsSchema } from './supports'
 import { timberSchema } from './timber'
 import { vanSchema } from './van'
+import type { WordsOf } from './words'
 
 export const faceSchema = z.object({
   id: shortId,
@@ -63,3 +64,10 @@ export const jobSchema = z.object({
 
 export type Job = z.infer<typeof jobSchema>
 export type Face = z.infer<typeof faceSchema>
+
+/** A face's own facts; its array has words of its own. */
+export const faceWords: WordsOf<Omit<Face, 'id' | 'array'>> = {
+  name: 'the face’s name', outline: 'the face’s size', pitchDeg: 'the pitch', place: 'where the face lies', covering: 'the covering', supports: 'what it is fixed to', timber: 'the timber', setbacks: 'the setbacks',
+  yieldShare: 'how much the face yields', windStripMm: 'the wind strip', reserved: 'the reserved parts', lowEdgeMm: 'the wish for the lower edge', obstructions: 'what stands on the face', datum: 'the datum corner',
+}
+export const jobWords: WordsOf<Pick<Job, 'title' | 'place' | 'units'>> = { title: 'the job’s name', place: 'the place', units: 'the units' }

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { lengthMm } from './fields'
+import type { WordsOf } from './words'
 
 /** Sets of keep-clear rules by edition; each is one edition with all its parts. */
 export const ruleSets = ['plain', 'us-2018', 'us-2012', 'european', 'own'] as const
@@ -56,6 +57,9 @@ export const keepClearSchema = z.object({
   aim: z.enum(roofAims),
 })
 export type KeepClearRules = z.infer<typeof keepClearSchema>
+export const keepClearWords: WordsOf<KeepClearRules> = {
+  ruleSet: 'the keep-clear rules', values: 'a keep-clear figure', sprinklers: 'the sprinklers', coverageAs: 'how cover is counted', ridgeChoice: 'the ridge strip', aim: 'what the roof is filled for',
+}
 
 /** A part of a face that somebody has reserved. */
 export const reservedSchema = z.object({

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { partKinds } from '../../catalogue/part-kinds'
+import type { WordsOf } from './words'
 
 /** Spares of one kind of part: a share of what is needed, rounded up, and pieces on top. */
 export const spareSchema = z.object({
@@ -18,5 +19,6 @@ export const loadoutSchema = z.object({
   crateKg: z.number().min(0, 'At least 0 kg.').max(500, 'At most 500 kg.'),
 })
 export type LoadoutRules = z.infer<typeof loadoutSchema>
+export const loadoutWords: WordsOf<LoadoutRules> = { spares: 'the spares', liftKg: 'the lift’s rated load', crateKg: 'the crate’s mass' }
 
 export const plainLoadout: LoadoutRules = { spares: [], liftKg: null, crateKg: 0 }

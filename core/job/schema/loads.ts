@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { MS_PER_MPH, PA_PER_PSF } from '../../units'
 import { freeText, lengthMm } from './fields'
+import type { WordsOf } from './words'
 
 /** A load rule set is one edition with all its parts: wind, snow, combinations and the kind of resistance that goes with them. */
 export const loadEditions = ['none', 'us-2010', 'us-2016', 'us-2022', 'en'] as const
@@ -100,6 +101,7 @@ export const loadsSchema = z.object({
   engineer: z.object({ asked: z.boolean(), name: freeText('The engineer', 120) }),
 })
 export type Loads = z.infer<typeof loadsSchema>
+export const loadsWords: WordsOf<Loads> = { rules: 'what loads the roof', building: 'the building’s size', engineer: 'the engineer' }
 export type LoadRules = z.infer<typeof rulesSchema>
 export type TypedWind = z.infer<typeof typedWind>
 export type UsWind = z.infer<typeof usWind>

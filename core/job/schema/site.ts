@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { freeText, lengthMm } from './fields'
+import type { WordsOf } from './words'
 
 export const accesses = ['ladder', 'tower', 'lift'] as const
 export const exposures = ['sheltered', 'built-up', 'open', 'coast'] as const
@@ -49,6 +50,12 @@ export const siteSchema = z.object({
   bringNote: freeText('The list', 400),
 })
 export type Site = z.infer<typeof siteSchema>
+
+export const siteFactWords: WordsOf<Site> = {
+  access: 'the access', accessNote: 'the site sheet', altitudeM: 'the site sheet', exposure: 'the site sheet', streetDeg: 'the street’s side', drivewayDeg: 'the driveway’s side',
+  coveringState: 'the covering’s state', coveringAgeYears: 'the covering’s age', coveringYearsLeft: 'the covering’s years left', decision: 'the decision', decisionNote: 'the site sheet',
+  hazards: 'the hazards', stops: 'the site’s stops', bring: 'what to bring', bringNote: 'the site sheet',
+}
 
 export const facePlaceSchema = z.object({
   /** The way the slope faces, downhill, degrees from north clockwise. */

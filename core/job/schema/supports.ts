@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { supportKinds } from '../../catalogue/schema'
 import { lengthMm, shortId } from './fields'
+import type { WordsOf } from './words'
 
 /** How a reading of a rafter was come by. Edges are the timber's, seen from outside; a pilot is drilled. */
 export const hitStates = ['knock', 'edge-left', 'edge-right', 'seen', 'pilot-hit', 'pilot-miss'] as const
@@ -129,3 +130,6 @@ export type PurlinSupports = z.infer<typeof acrossSchema>
 
 /** Facts of rafters that one edit replaces; hits and finds have edits of their own, so that two people's logs never collide. */
 export const rafterFacts = raftersSchema.omit({ kind: true, found: true, hits: true }).partial()
+export const rafterWords: WordsOf<z.infer<typeof rafterFacts>> = {
+  layout: 'how the rafters are known', firstCentreMm: 'the first rafter', spacingMm: 'the rafter spacing', widthMm: 'the timber width', timber: 'the kind of timber', spacings: 'the spacings looked for',
+}

@@ -1,42 +1,35 @@
 import { describe, expect, it } from 'vitest'
-import { catalogue, threeRowsOfSix } from '../../tests/fixtures/jobs'
-import { type Random, seeded } from '../../tests/fixtures/random'
-import { applyEdit, type Edit, foldEntries, hitStates, inverseOf, type PlainEdit, pushHistory, readEdit, readJob, stacksOf, starterFace, starterJob, touches, wordsFor } from './index'
+import { catalogue, threeRowsOfSix } from '../../../tests/fixtures/jobs'
+import { type Random, seeded } from '../../../tests/fixtures/random'
+import { applyEdit, type Edit, editKinds, foldEntries, inverseOf, type Job, obstacleIn, type PlainEdit, pushHistory, readEdit, readJob, stacksOf, starterFace, starterJob, touches, wordsFor } from '../index'
 
-function randomPlain(random: Random): PlainEdit {
-  const faceId = 'main'
-  return random.pick<() => PlainEdit>([
-    () => ({ type: 'set-job', values: { title: `Job ${random.whole(1, 99)}`, units: random.pick(['imperial', 'metric']) } }),
-    () => ({ type: 'set-face', faceId, values: { pitchDeg: random.between(5, 60), datum: random.pick(['left', 'right']) } }),
-    () => ({ type: 'set-array', faceId, values: { shiftMm: random.between(-300, 300), rowCount: random.pick([null, 1, 2]) } }),
-    () => ({ type: 'set-row', faceId, row: random.whole(0, 4), values: { count: random.pick([null, 2, 5]), shiftMm: random.pick([0, 12]) } }),
-    () => ({ type: 'set-row', faceId, row: random.whole(0, 4), values: { lowerRailMm: random.pick([null, 300]) } }),
-    () => ({ type: 'set-row', faceId, row: random.whole(0, 4), values: { breaks: random.pick([[], [2]]) } }),
-    () => ({ type: 'set-array', faceId, values: { railWay: random.pick(['across', 'up']), railInMm: random.pick([null, 210]) } }),
-    () => ({ type: 'set-loadout', values: { liftKg: random.pick([null, 150]), spares: random.pick([[], [{ kind: 'screw', percent: 5, pieces: 2 }]]) } }),
-    () => ({ type: 'set-van', values: { longestMm: random.pick([null, 3600]) } }),
-    () => ({ type: 'move-rafter', faceId, rafter: random.whole(1, 9), centreMm: random.pick([null, 1234]) }),
-    () => ({ type: 'set-site', values: { decision: random.pick(['open', 'go-ahead']), hazards: random.pick([[], ['steep', 'fragile']]) } }),
-    () => ({ type: 'set-rafters', faceId, values: { layout: random.pick(['nominal', 'fitted']), spacingMm: random.between(400, 700) } }),
-    () => ({ type: 'log-hits', faceId, hits: [{ at: 0, hit: { id: `h${random.whole(1, 6)}-${random.whole(1, 1e6)}`, xMm: random.between(0, 8000), yMm: 1000, state: random.pick(hitStates), use: 'rafter' } }] }),
-    () => ({ type: 'drop-hits', faceId, hitIds: ['a', 'b'] }),
-    () => ({ type: 'use-hit', faceId, hitId: 'a', use: random.pick(['rafter', 'set-aside']) }),
-    () => ({ type: 'add-face', at: 1, face: { ...starterFace(`f${random.whole(1, 1e6)}`, 'Another', 'metric', { moduleId: 'skerry-425', railId: 'bollard-light', mountId: 'limpet-flashed', clampsId: 'pinch-inch' }) } }),
-  ])()
+const logged = (): Job => applyEdit(threeRowsOfSix(), { type: 'log-hits', faceId: 'main', hits: ['a', 'b', 'c'].map((id, at) => ({ at, hit: { id, xMm: 610 * at, yMm: 900, state: 'knock', use: 'rafter' } })) })
+
+/** An edit of any kind that can be made to the job as it stands. */
+function randomPlain(job: Job, random: Random): PlainEdit {
+  for (;;) {
+    const edit = random.pick(editKinds).example(job, random) as PlainEdit
+    if (obstacleIn(job, edit) === null) return edit
+  }
 }
-const randomEdit = (random: Random): Edit => random.next() < 0.2
-  ? { type: 'batch', edits: Array.from({ length: 3 }, () => randomPlain(random)) }
-  : randomPlain(random)
+function randomEdit(job: Job, random: Random): Edit {
+  if (random.next() >= 0.2) return randomPlain(job, random)
+  const edits: PlainEdit[] = []
+  for (let state = job; edits.length < 3; state = applyEdit(state, edits.at(-1)!)) edits.push(randomPlain(state, random))
+  return { type: 'batch', edits }
+}
 
 describe('edits', () => {
-  it('are taken back exactly by their inverses, 500 random chains', () => {
+  it('of every kind are taken back exactly by their inverses, 500 random chains', () => {
     const random = seeded(3)
+    const made = new Set<string>()
     for (let i = 0; i < 500; i++) {
-      let job = applyEdit(threeRowsOfSix(), { type: 'log-hits', faceId: 'main', hits: ['a', 'b', 'c'].map((id, at) => ({ at, hit: { id, xMm: 610 * at, yMm: 900, state: 'knock', use: 'rafter' } })) })
+      let job = logged()
       const inverses: Edit[] = []
       const start = JSON.stringify(job)
       for (let k = 0; k < 8; k++) {
-        const edit = randomEdit(random)
+        const edit = randomEdit(job, random)
+        for (const one of edit.type === 'batch' ? edit.edits : [edit]) made.add(one.type)
         inverses.unshift(inverseOf(job, edit))
         const before = JSON.stringify(job)
         const next = applyEdit(job, edit)
@@ -46,6 +39,23 @@ describe('edits', () => {
       for (const inverse of inverses) job = applyEdit(job, inverse)
       expect(JSON.stringify(job)).toBe(start)
     }
+    expect([...made].sort()).toEqual(editKinds.map(kind => kind.schema.shape.type.value).sort())
+  })
+
+  it.each(editKinds.map(kind => [kind.schema.shape.type.value, kind] as const))('%s: its example can be read, changes the job, collides with itself only where it should, and has words', (type, kind) => {
+    const random = seeded(11)
+    const two = applyEdit(logged(), { type: 'add-face', at: 1, face: { ...logged().faces[0]!, id: 'wing' } })
+    const edits = Array.from({ length: 40 }, () => kind.example(two, random) as PlainEdit)
+    for (const edit of edits) {
+      const read = readEdit(JSON.parse(JSON.stringify(edit)), two, catalogue)
+      expect(read.ok ? edit : read.problems).toEqual(edit)
+      expect(touches(edit).length).toBeGreaterThan(0)
+      expect(wordsFor(edit)).toMatch(/^[a-z].{3,}/)
+      expect(wordsFor(edit)).not.toMatch(/undefined|Mm\b|[a-z][A-Z]/)
+    }
+    expect(edits.some(edit => JSON.stringify(applyEdit(two, edit)) !== JSON.stringify(two)), type).toBe(true)
+    const other = edits.find(edit => 'faceId' in edit && edit.faceId === 'wing')
+    if (other) expect(touches(other).some(fact => touches({ ...other, faceId: 'main' } as PlainEdit).includes(fact))).toBe(false)
   })
 
   it('undo and redo walk up and down a history', () => {
