@@ -11,6 +11,8 @@ import type { RailProblem, WaysMemo } from './ways'
 
 /** One fixing where it is driven. */
 export interface Fixing {
+  /** Its own name: it keeps it as long as its rail is driven into the same thing there. */
+  id: string
   /** Along its rail, mm. */
   atMm: number
   member: string
@@ -105,9 +107,12 @@ export const patternTotals = (problem: FixingProblem, limits: RailLimits): Patte
   Object.fromEntries(fixingPatterns.map(pattern => [pattern, chosenBy(problem, limits, pattern)?.total ?? null])) as PatternTotals
 
 function railFixings(rail: RailPlan, { candidates, reach, judge }: RailProblem, picks: number[], fewestProved: boolean, limits: RailLimits): RailFixings {
+  const times = new Map<string, number>()
   const fixings = picks.map((i): Fixing => {
     const { atMm, member, state, chance, timber } = candidates[i]!
-    return { atMm, member, state, chance, timber }
+    const nth = (times.get(member) ?? 0) + 1
+    times.set(member, nth)
+    return { id: `${rail.id} ${member}${nth > 1 ? ` ${nth}` : ''}`, atMm, member, state, chance, timber }
   })
   const spansMm = fixings.slice(1).map((fixing, i) => fixing.atMm - fixings[i]!.atMm)
   const whole = reach.toMm - reach.fromMm

@@ -1,5 +1,6 @@
 import { bounds, common, freeIntervals, type Interval, rectangle, type Region, stripAlong, subtract, together, without } from '../geometry'
 import type { EdgeKind, Outline, RailWay } from '../job'
+import { bounded } from '../memory'
 import { shapeOf } from '../roof'
 import { radians } from '../units'
 
@@ -20,22 +21,15 @@ export type ZoneScheme
     | { kind: 'us-2016', edgeMm: number }
     | { kind: 'en', form: 'gable' | 'hip' | 'monopitch', acrossEMm: number, alongEMm: number }
 
-// An outline is never changed once made; its zones are asked for at every plan.
-const known = new WeakMap<Outline, Map<string, ZoneSet[]>>()
+/** Zones remembered: of every face of the largest job, under a few rule sets that somebody compares. */
+const MOST_ZONES = 100
+const known = bounded<ZoneSet[]>(MOST_ZONES)
 
-/** The zones of a face. They are laid out in plan, as the codes draw them, and turned back into the slope. */
-export function zonesOf(outline: Outline, pitchDeg: number, scheme: ZoneScheme): ZoneSet[] {
-  const own = known.get(outline) ?? new Map<string, ZoneSet[]>()
-  known.set(outline, own)
-  const key = JSON.stringify([pitchDeg, scheme])
-  const ready = own.get(key)
-  if (ready) return ready
+/** The zones of a face, remembered. They are laid out in plan, as the codes draw them, and turned back into the slope. */
+export const zonesOf = (outline: Outline, pitchDeg: number, scheme: ZoneScheme): ZoneSet[] => known([outline, pitchDeg, scheme], () => {
   const flat = Math.cos(radians(pitchDeg))
-  const plan = planOf(outline, flat)
-  const sets = setsFor(plan, scheme).map(({ wind, zones }) => ({ wind, zones: zones.filter(zone => zone.region.length).map(({ name, region }) => ({ name, region: region.map(ring => ring.map(({ x, y }) => ({ x, y: y / flat }))) })) }))
-  own.set(key, sets)
-  return sets
-}
+  return setsFor(planOf(outline, flat), scheme).map(({ wind, zones }) => ({ wind, zones: zones.filter(zone => zone.region.length).map(({ name, region }) => ({ name, region: region.map(ring => ring.map(({ x, y }) => ({ x, y: y / flat }))) })) }))
+})
 
 /** A face seen from above, with what lies within a depth of its edges. */
 interface FacePlanView {

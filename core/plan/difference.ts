@@ -1,5 +1,5 @@
 import { formatPower } from '../units'
-import type { PlanTotals } from './job'
+import type { PlanTotals } from './layout'
 
 const sign = (n: number): string => n > 0 ? `+${n}` : `−${Math.abs(n)}`
 

@@ -1,61 +1,22 @@
 import { type Catalogue, chooseParts, type ChosenParts } from '../catalogue'
-import { allowedRailLines, courseLines, forbiddenStrips, type Joint, jointLines } from '../coverings'
+import { allowedRailLines, courseLines, forbiddenStrips, jointLines } from '../coverings'
 import { type FixingProblem, fixingProblem, type FixingsPlan, type Judges, placeFixings } from '../fixings'
-import { areaMm2, bounds, type Interval, type Region } from '../geometry'
+import { areaMm2, bounds } from '../geometry'
 import type { Face, Job } from '../job'
-import { type FaceClear, keepClear, type KeepClearStrip } from '../keepclear'
-import { type FaceLoading, loadingOf } from '../loads'
-import { markoutSteps, type MarkStep } from '../markout'
-import { type Part, partsOf } from '../parts'
-import { type FaceShape, shapeOf } from '../roof'
+import { type FaceClear, keepClear } from '../keepclear'
+import { loadingOf } from '../loads'
+import { memoryOf } from '../memory'
+import { shapeOf } from '../roof'
 import { movedRail, placeRails, railLimits, type RailLimits, type RailPlan, wayOf } from '../rails'
-import { fillRows, type RowsPlan } from '../rows'
+import { fillRows } from '../rows'
 import { cutSticks, MOST_NODES, type SticksPlan, spliceWindows } from '../sticks'
-import { battenLoads, battenUse, type BattenUse, checkRail, type FaceStrength, faceStrength, judgeOf, moduleUse, type ModuleUse, type RailSetting, type RailUse, settingOf } from '../strength'
+import { battenLoads, battenUse, type BattenUse, checkRail, type FaceStrength, faceStrength, judgeOf, moduleUse, type RailSetting, type RailUse, settingOf } from '../strength'
 import { placesOutside, type PlacesForRail, supportSystem, type SupportsPlan } from '../supports'
-import { rememberedStand } from './memory'
+import type { FaceLayout } from '../trades'
+import type { FacePlan } from './layout'
+import { marksOf } from './marks'
+import { partsOf } from './parts'
 import { standingShift } from './stand'
-
-/** All that follows from one face of a job, as plain data. */
-export interface FacePlan {
-  faceId: string
-  parts: ChosenParts
-  /** Lower edges of the courses, mm up the slope. */
-  courses: number[]
-  /** Where units of the covering meet. */
-  joints: Joint[]
-  shape: FaceShape
-  /** What the rules for the whole roof ask of this face. */
-  clear: FaceClear
-  strips: KeepClearStrip[]
-  region: Region
-  regionAreaMm2: number
-  regionTopMm: number
-  supports: SupportsPlan
-  /** How far the array stands from the middle of its region, mm to the right: as typed, or where the fewest fixings are. */
-  shiftMm: number
-  /** Lines on which the covering lets a rail run: heights of rails across, places along the eave of rails up the slope, mm. */
-  railLines: Interval[]
-  limits: RailLimits
-  rows: RowsPlan
-  rails: RailPlan[]
-  /** What loads the face, or why it can't be said. */
-  loading: FaceLoading
-  /** What rails and fixings bear beside those loads; null where nobody has said what loads the roof. */
-  strength: FaceStrength | null
-  fixings: FixingsPlan
-  /** Every rail checked with its fixings and its real splices, by its place in the list; null where it can't be. */
-  uses: (RailUse | null)[]
-  /** Modules and clamps along every rail; empty where no loads are known. */
-  holds: ModuleUse[]
-  /** What the fixings do to the battens they are driven into; null where there are none or nobody has said how they are held. */
-  battens: BattenUse | null
-  sticks: SticksPlan
-  list: Part[]
-  marks: MarkStep[]
-  modules: number
-  powerW: number
-}
 
 /** Where a face's supports and its covering let a rail be fixed, for the mount its array is built with. */
 export const placesOf = (face: Face, catalogue: Catalogue): PlacesForRail => groundOf(face, chooseParts(catalogue, face.array)).places
@@ -66,26 +27,13 @@ function groundOf(face: Face, parts: ChosenParts): { plan: SupportsPlan, places:
   return { plan, places: line => placesOutside(places(line), forbiddenStrips(face.covering, face.outline, parts.mount, line)) }
 }
 
-/** What of a job is not its faces' own, but bears on every one of them. */
-export type JobRules = Pick<Job, 'keepClear' | 'loads' | 'van' | 'units'>
+/** Plans one face whole: laid out, then what is only read off it once everything stands. */
+export const planFace = (face: Face, catalogue: Catalogue, job: Job, clear: FaceClear): FacePlan => finishFace(face, job, catalogue, layOut(face, catalogue, job, clear))
 
-/**
- * Plans one face: supports, covering limits, region, rows, rails, loads, fixings, splices, the whole-rail check, parts, marks.
- * @param clear what the whole roof's keep-clear rules ask of it
- */
-export const planFace = (face: Face, catalogue: Catalogue, job: JobRules, clear: FaceClear): FacePlan => finishFace(face, job, layOut(face, catalogue, job, clear))
-
-/** What is only read off a face once everything on it stands: parts and marks. */
-export function finishFace(face: Face, job: Pick<Job, 'units'>, { problem: _, ...layout }: LaidOut): FacePlan {
-  const { parts, strips, supports, rows, rails, fixings, sticks } = layout
-  return {
-    ...layout, list: partsOf(parts, rows.rows, rails, fixings, sticks),
-    marks: markoutSteps({ face, units: job.units, parts, strips, supports, rows, rails, fixings, sticks }),
-  }
+/** What is only read off a face once everything on it stands: its parts and marks, by what the trades say. */
+export function finishFace(face: Face, job: Job, catalogue: Catalogue, { problem: _, ...plan }: LaidOut): FacePlan {
+  return { ...plan, list: partsOf({ job, face, plan, catalogue }), marks: marksOf({ job, face, plan }) }
 }
-
-/** A face as far as findings judge it: where everything stands, without what is only read off it. */
-export type FaceLayout = Omit<FacePlan, 'list' | 'marks'>
 
 /** A layout with its fixing problem, so that what was found out about it need not be found out again. */
 export type LaidOut = FaceLayout & { problem: FixingProblem }
@@ -93,7 +41,7 @@ export type LaidOut = FaceLayout & { problem: FixingProblem }
 /** A face before its array stands anywhere on it: nothing of this depends on the array's shift. */
 interface BareFace extends Pick<FaceLayout, 'parts' | 'supports' | 'railLines' | 'strips' | 'region' | 'loading' | 'limits'> { places: PlacesForRail }
 
-function bareFace(face: Face, catalogue: Catalogue, job: JobRules, clear: FaceClear): BareFace {
+function bareFace(face: Face, catalogue: Catalogue, job: Job, clear: FaceClear): BareFace {
   const parts = chooseParts(catalogue, face.array)
   const { plan: supports, places } = groundOf(face, parts)
   const loading = loadingOf(job, face, parts)
@@ -110,10 +58,10 @@ function arrayOn({ parts, region, railLines, supports }: BareFace, array: Face['
 }
 
 /**
- * Plans a face up to its splices and their check.
+ * Lays a face out: supports, covering limits, region, rows, rails, loads, fixings, splices, the whole-rail check, each from what stands before it.
  * @param trial only what findings look at is wanted, as when a cure is tried: sticks are cut as they come, not for least cost
  */
-export function layOut(asked: Face, catalogue: Catalogue, job: JobRules, clear: FaceClear, trial = false): LaidOut {
+export function layOut(asked: Face, catalogue: Catalogue, job: Job, clear: FaceClear, trial = false): LaidOut {
   const bare = bareFace(asked, catalogue, job, clear)
   const face = standing(asked, bare, catalogue, job, clear)
   const { parts, supports, places, railLines, strips, region, loading, limits } = bare
@@ -133,17 +81,21 @@ export function layOut(asked: Face, catalogue: Catalogue, job: JobRules, clear: 
   }
 }
 
+/** Where arrays stand is one figure a face: many are kept, so that cures do not push out what the next edit asks for again. */
+const MOST_STANDS = 400
+const stands = memoryOf<{ shiftMm: number }>(MOST_STANDS)
+
 /**
- * A face with its array where it stands: where somebody shifted it to, or else where the fewest fixings are. Found out once
+ * A face with its array where it stands: where somebody shifted it to, or else where the fewest fixings are. Remembered
  * for the facts that it depends on, which most edits leave as they are.
  */
-function standing(face: Face, bare: BareFace, catalogue: Catalogue, job: JobRules, clear: FaceClear): Face {
+function standing(face: Face, bare: BareFace, catalogue: Catalogue, job: Job, clear: FaceClear): Face {
   const { array } = face
   if (array.shiftMm !== null) return face
   const facts = { ...face, name: '', datum: 'left', array: { ...array, trimTailMm: 0, spliceAs: 'butted' } }
-  const shiftMm = rememberedStand(catalogue, [facts, clear, job.keepClear, job.loads], () => {
+  const { shiftMm } = stands(catalogue, [facts, clear, job.keepClear, job.loads], () => {
     const { rows, rails } = arrayOn(bare, array, clear)
-    return standingShift({ rows, rails, places: bare.places, limits: bare.limits, pattern: array.fixingPattern, judgesAt: judgesWhenMoved(face, { ...bare, rows, rails }) })
+    return { shiftMm: standingShift({ rows, rails, places: bare.places, limits: bare.limits, pattern: array.fixingPattern, judgesAt: judgesWhenMoved(face, { ...bare, rows, rails }) }) }
   })
   return { ...face, array: { ...array, shiftMm } }
 }
@@ -187,7 +139,7 @@ function battensUnder(face: Face, strength: FaceStrength | null, { rails, fixing
 }
 
 /** Rails with their trim tails, cut from stock. */
-function cutRails(rails: RailPlan[], fixings: FixingsPlan, parts: ChosenParts, { array }: Face, { van }: JobRules, trial: boolean): SticksPlan {
+function cutRails(rails: RailPlan[], fixings: FixingsPlan, parts: ChosenParts, { array }: Face, { van }: Job, trial: boolean): SticksPlan {
   // Coupled frames carry themselves: there is nothing to cut.
   return cutSticks(parts.rail.frame
     ? []

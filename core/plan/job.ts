@@ -1,28 +1,17 @@
 import type { Catalogue } from '../catalogue'
-import { bySeverity, type Cure, draftFindings, engineerFindings, framingFindings, onceFindings, roofFindings, siteFindings, type DraftFinding, type Finding } from '../findings'
-import { applyEdit, type Face, type Job } from '../job'
-import type { Part } from '../parts'
+import { applyEdit, type Edit, type Face, faceOf, type Job } from '../job'
 import type { RoofClear } from '../keepclear'
+import { memoryOf } from '../memory'
+import { bySeverity, type Cure, type Finding, mergedParts } from '../trade'
 import { roofClearOf } from './clear'
-import { remembered } from './memory'
-import { type FacePlan, finishFace, type LaidOut, layOut, placesOf, planFace } from './face'
-
-/** All that follows from a job, as plain data that survives JSON. Never stored as truth. */
-export interface Plan {
-  faces: FacePlan[]
-  /** What the keep-clear rules come to over the whole roof. */
-  roof: RoofClear
-  list: Part[]
-  totals: PlanTotals
-  findings: Finding[]
-}
-
-/** The figures by which two plans of a job are compared. */
-export interface PlanTotals { modules: number, powerW: number, fixings: number, sticks: number, splices: number, stops: number }
+import { finishFace, type LaidOut, layOut, placesOf, planFace } from './face'
+import { faceFindings, jobFindings, type KnownDraft } from './findings'
+import type { FacePlan, Plan } from './layout'
+import { partsOfJob } from './parts'
 
 /** One face laid out and judged, with what it was laid out under. */
-interface FaceDraft { face: Face, clearKey: string, layout: LaidOut, findings: DraftFinding[] }
-interface Draft { job: Job, roof: RoofClear, faces: FaceDraft[], findings: DraftFinding[] }
+interface FaceDraft { face: Face, clearKey: string, layout: LaidOut, findings: KnownDraft[] }
+interface Draft { job: Job, roof: RoofClear, faces: FaceDraft[], findings: KnownDraft[] }
 
 /** More cures than this for one finding are not shown. */
 const MOST_CURES = 3
@@ -35,9 +24,10 @@ const MOST_CURES = 3
 export function planJob(job: Job, catalogue: Catalogue): Plan {
   const draft = draftPlan(job, catalogue, null)
   const findings = draft.findings.map(finding => withCures(job, catalogue, draft, finding)).sort(bySeverity)
-  const faces = draft.faces.map(({ face, layout }) => finishFace(face, job, layout))
+  const faces = draft.faces.map(({ face, layout }) => finishFace(face, job, catalogue, layout))
+  const ofJob = partsOfJob({ job, catalogue, faces: draft.faces.map(({ face, layout }) => ({ face, plan: layout })) })
   return {
-    faces, roof: draft.roof, list: mergeParts(faces.flatMap(face => face.list)), findings,
+    faces, roof: draft.roof, list: mergedParts([...faces.flatMap(face => face.list), ...ofJob]), findings,
     totals: {
       modules: sum(faces, face => face.modules),
       powerW: sum(faces, face => face.powerW),
@@ -51,6 +41,10 @@ export function planJob(job: Job, catalogue: Catalogue): Plan {
 
 const sum = <T>(items: T[], of: (item: T) => number): number => items.reduce((total, item) => total + of(item), 0)
 const stopsOf = (findings: Pick<Finding, 'severity'>[]): number => findings.filter(finding => finding.severity === 'stop').length
+
+/** Faces remembered at a time: those of the largest job with the cures that were tried on them. */
+const MOST_FACES = 120
+const drafts = memoryOf<FaceDraft>(MOST_FACES)
 
 /** What of a job bears on every face. The keep-clear rules' choices for the whole roof reach a face by what they ask of it. */
 const rulesOf = ({ keepClear, loads, van, units, site }: Job): unknown[] => [keepClear.ruleSet, keepClear.values, loads, van, units, site]
@@ -69,17 +63,23 @@ function draftPlan(job: Job, catalogue: Catalogue, before: Draft | null): Draft 
     if (same) return same
     const trial = before !== null
     // What is remembered may be of an equal face that came in another copy.
-    const draft = remembered(catalogue, [trial, face, clearKey, ...rules], (): FaceDraft => {
-      const layout = layOut(face, catalogue, job, roof.faces[i]!, trial)
-      return { face, clearKey, layout, findings: draftFindings({ job, catalogue, face, plan: layout, places: placesOf(face, catalogue) }) }
+    const draft = drafts(catalogue, [trial, face, clearKey, ...rules], (): FaceDraft => {
+      const clear = roof.faces[i]!
+      const plan = layOut(face, catalogue, job, clear, trial)
+      const tried = (edit: Edit) => {
+        const after = applyEdit(job, edit)
+        return layOut(faceOf(after, face.id), catalogue, after, clear, true)
+      }
+      return { face, clearKey, layout: plan, findings: faceFindings({ job, catalogue, face, plan, places: placesOf(face, catalogue), tried }) }
     })
     return { ...draft, face }
   })
-  return { job, roof, faces, findings: [...siteFindings(job), ...engineerFindings(job), ...framingFindings(job), ...roofFindings(job, roof), ...onceFindings(job, faces.map(({ face, layout }) => ({ face, plan: layout }))), ...faces.flatMap(one => one.findings)] }
+  const whole = jobFindings({ job, catalogue, roof, faces: faces.map(({ face, layout }) => ({ face, plan: layout })) })
+  return { job, roof, faces, findings: [...whole, ...faces.flatMap(one => one.findings)] }
 }
 
 /** Keeps the cures that, planned with, make the finding go away and bring no stop that was not there before. */
-function withCures(job: Job, catalogue: Catalogue, draft: Draft, { propose, ...finding }: DraftFinding): Finding {
+function withCures(job: Job, catalogue: Catalogue, draft: Draft, { propose, ...finding }: KnownDraft): Finding {
   const cures: Cure[] = []
   for (const cure of propose()) {
     if (cures.length >= MOST_CURES) break
@@ -92,19 +92,6 @@ function reallyCures(job: Job, catalogue: Catalogue, draft: Draft, findingId: st
   const after = draftPlan(applyEdit(job, cure.edit), catalogue, draft).findings
   const before = new Set(draft.findings.map(finding => finding.id))
   return !after.some(finding => finding.id === findingId || (finding.severity === 'stop' && !before.has(finding.id)))
-}
-
-/** Adds up equal parts of several faces. */
-function mergeParts(parts: Part[]): Part[] {
-  const merged = new Map<string, Part>()
-  for (const part of parts) {
-    const key = JSON.stringify([part.kind, part.name, part.maker, part.lengthMm])
-    const same = merged.get(key)
-    merged.set(key, same
-      ? { ...same, pieces: same.pieces + part.pieces, massKg: same.massKg === null ? null : same.massKg + (part.massKg ?? 0) }
-      : part)
-  }
-  return [...merged.values()]
 }
 
 /** One face of a job as the whole plan has it. */

@@ -1,5 +1,6 @@
 import { bounds, type Interval, type Point, type Region } from '../geometry'
 import type { EdgeKind, Outline, Side } from '../job'
+import { onceFor } from '../memory'
 import type { Adjusted } from './adjust'
 import { isLevel, lowestLineMm } from './level'
 import { tapedCorners } from './taped'
@@ -30,23 +31,16 @@ export interface FaceShape {
   adjusted: Adjusted | null
 }
 
-// An outline is never changed once made, so its shape is worked out once.
-const known = new WeakMap<Outline, FaceShape>()
-
-/** The shape of an outline. */
-export function shapeOf(outline: Outline): FaceShape {
-  const ready = known.get(outline)
-  if (ready) return ready
+/** The shape of an outline, remembered for it. */
+export const shapeOf = onceFor((outline: Outline): FaceShape => {
   const { corners, kinds, adjusted } = cornersOf(outline)
   const edges = corners.map((from, i) => edgeOf(kinds[i]!, from, corners[(i + 1) % corners.length]!))
   const box = bounds([corners])!
   const eaveEnds = endsOf(lowestEave(edges)) ?? { left: { x: box.along.fromMm, y: box.up.fromMm }, right: { x: box.along.toMm, y: box.up.fromMm } }
-  const shape: FaceShape = {
+  return {
     edges, region: [corners], along: box.along, up: box.up, adjusted, eaveEnds, eave: { fromMm: eaveEnds.left.x, toMm: eaveEnds.right.x },
   }
-  known.set(outline, shape)
-  return shape
-}
+})
 
 /**
  * The parts of the eave that lie lowest, level with each other: where an eave is stepped, the tapes are hooked on the lowest

@@ -2,6 +2,7 @@ import type { Rail } from '../catalogue'
 import type { BeamLoad, Joint } from '../beam'
 import type { FixingCapacity, RailStrength } from '../capacity'
 import type { LoadPath } from '../job'
+import { onceFor } from '../memory'
 import { bearsOver, type Combination, type FaceLoads, type LineStretch, windAlong } from '../loads'
 
 /** All that is fixed about one rail before its fixings are chosen. */
@@ -48,19 +49,14 @@ export interface PreparedSetting {
   service: LoadCase[]
 }
 
-// A setting is never changed once made; its loads are asked for with every choice of fixings.
-const known = new WeakMap<RailSetting, PreparedSetting>()
-
-/** A setting's own loads, worked out once. */
-export function preparedOf(setting: RailSetting): PreparedSetting {
-  const ready = known.get(setting)
-  if (ready) return ready
+/** A setting's own loads, remembered for it: they are asked for with every choice of fixings. */
+export const preparedOf = onceFor((setting: RailSetting): PreparedSetting => {
   const { line, modules, loadPath, loads } = setting
   const keys = line.map(({ strips }) => JSON.stringify(strips))
   const names = [...new Set(keys)]
   const drift = line.some(one => one.drift > 0)
   const casesOf = (list: Combination[]) => list.flatMap(combination => casesFor(setting, combination, drift))
-  const made: PreparedSetting = {
+  return {
     cuts: loadPath === 'line' ? line.flatMap(one => [one.fromMm, one.toMm]) : modules.flatMap(one => [one.fromMm, one.toMm]),
     gravity: loadAlong(setting, line.map(one => ({ ...one, nPerMm: line[0]!.dead > 0 ? one.dead / line[0]!.dead : 1 }))),
     drift: drift ? loadAlong(setting, line.map(one => ({ ...one, nPerMm: one.drift }))) : null,
@@ -74,9 +70,7 @@ export function preparedOf(setting: RailSetting): PreparedSetting {
     }),
     kindOf: keys.map(key => names.indexOf(key)), strength: casesOf(loads.combinations.strength), service: casesOf(loads.combinations.service),
   }
-  known.set(setting, made)
-  return made
-}
+})
 
 function casesFor({ line, loads: { snow } }: RailSetting, combination: Combination, drift: boolean): LoadCase[] {
   const first = line[0]

@@ -1,7 +1,8 @@
 import type { Mount } from '../catalogue'
 import type { Interval } from '../geometry'
-import type { Face, RailWay } from '../job'
-import { shapeOf } from '../roof'
+import type { Face, RafterSupports, RailWay } from '../job'
+import { onceFor } from '../memory'
+import { type FaceShape, shapeOf } from '../roof'
 import { heightsOverLines, type LineAcross, linesAcross, placesAcross } from './across'
 import { fitRafters, type RafterFit } from './fit'
 import { linesOnSeams, linesOverScrews, placesOnScrews, placesOnSeams, type ScrewGrid, screwsOf, type Seam, seamsOf } from './metal'
@@ -26,12 +27,13 @@ export interface SupportsPlan {
 /** The supports of a face, with its answer to the rails. */
 export function supportSystem(face: Pick<Face, 'supports' | 'outline'>, mount: Mount, way: RailWay): { plan: SupportsPlan, places: PlacesForRail } {
   const { supports, outline } = face
-  const { along, up } = shapeOf(outline)
+  const shape = shapeOf(outline)
+  const { along, up } = shape
   const plan: SupportsPlan = { kind: supports.kind, rafters: [], fit: null, across: [], seams: [], screws: { xMm: [], rowsMm: [] }, areas: [], railLines: null }
   const { fasteners } = mount
   switch (supports.kind) {
     case 'rafters': {
-      const fit = fitOf(supports, along, up)
+      const { fit } = fits(supports)(shape)
       const rafters = raftersOf(supports, outline, fit)
       return { plan: { ...plan, fit, rafters, railLines: way === 'up' ? linesOnRafters(rafters, fasteners, up.toMm) : null }, places: placesOnRafters(rafters, fasteners) }
     }
@@ -54,13 +56,5 @@ export function supportSystem(face: Pick<Face, 'supports' | 'outline'>, mount: M
   }
 }
 
-// A hit log is never changed once made; cures plan the same one again many times.
-const known = new WeakMap<object, { along: Interval, up: Interval, fit: RafterFit | null }>()
-
-function fitOf(supports: Extract<Face['supports'], { kind: 'rafters' }>, along: Interval, up: Interval): RafterFit | null {
-  const ready = known.get(supports)
-  if (ready && ready.along === along && ready.up === up) return ready.fit
-  const fit = fitRafters(supports, along, up.toMm)
-  known.set(supports, { along, up, fit })
-  return fit
-}
+/** What a hit log makes of a face's rafters, remembered for both: cures plan the same ones again many times. */
+const fits = onceFor((supports: RafterSupports) => onceFor((shape: FaceShape) => ({ fit: fitRafters(supports, shape.along, shape.up.toMm) })))

@@ -1,0 +1,72 @@
+import { bounds } from '../geometry'
+import type { Obstruction } from '../job'
+import { type Ask, type FaceSays, isAcross, type JobSays, type Layer, type Selectable, shape, signOf, type TapePlace } from '../trade'
+import { coverStep, noneOnTheStreet, notAllTried, obstructionOutside, pathwayBlocked, pathwayNarrow, reservedOutside, type RoofAsk, tooFewPlanes, whereIsTheStreet } from './findings'
+import type { KeepClearLayout } from './layout'
+import { keepClearSteps } from './marks'
+import { around, obstructionNames } from './strips'
+
+const strips: Layer<Ask<KeepClearLayout>> = {
+  id: 'keep-clear', toggle: { name: 'Keep-clear', key: 'k', on: true }, depth: 25,
+  style: { fill: '#eeeae0', stroke: '#8d8468', width: 0.5, dash: [3, 2], text: 0, ink: '#22272e', dxfColour: 2 },
+  shapes: ({ plan }) => plan.strips.map(strip => shape({ kind: 'area', rings: strip.region })),
+}
+
+/** Smaller things on the roof are drawn without their names, which would hide them, mm. */
+const NAMED_FROM_MM = 450
+
+const obstructions: Layer<Ask<KeepClearLayout>> = {
+  id: 'obstructions', toggle: null, depth: 35, style: { fill: '#e7d5cb', stroke: '#22272e', width: 1, text: 7, ink: '#22272e', dxfColour: 6 },
+  shapes: ({ face }) => face.obstructions.flatMap((one) => {
+    const ref = { kind: 'obstruction' as const, id: one.id }
+    return [
+      shape({ kind: 'area', rings: around({ ...one, clearanceMm: 0 }) }, ref),
+      ...(one.widthMm >= NAMED_FROM_MM ? [shape({ kind: 'text', at: { x: one.xMm, y: one.yMm }, text: obstructionNames[one.kind], roomMm: one.widthMm }, ref)] : []),
+    ]
+  }),
+}
+
+const edge = (placeMm: number, label: string): TapePlace => ({ placeMm, label, tone: 'edge' })
+
+function usable({ plan }: Ask<KeepClearLayout>): Selectable {
+  return {
+    ref: { kind: 'keep-clear' }, stage: 'keep-clear',
+    places: () => {
+      const box = bounds(plan.region)
+      return box
+        ? {
+            along: [edge(box.along.fromMm, 'Left end of what is usable'), edge(box.along.toMm, 'Right end of what is usable')],
+            up: [edge(box.up.fromMm, 'Lower end of what is usable'), edge(box.up.toMm, 'Upper end of what is usable')],
+          }
+        : { along: [], up: [] }
+    },
+  }
+}
+
+function oneObstruction({ face }: Ask<KeepClearLayout>, { id, kind, round, xMm, yMm, widthMm, heightMm }: Obstruction): Selectable {
+  const name = obstructionNames[kind]
+  const spread = (middleMm: number, sizeMm: number, low: string, high: string) => [edge(middleMm - sizeMm / 2, `${name}, ${low}`), edge(middleMm, `${name}, middle`), edge(middleMm + sizeMm / 2, `${name}, ${high}`)]
+  return {
+    ref: { kind: 'obstruction', id }, stage: 'survey',
+    places: () => ({ along: spread(xMm, widthMm, 'left', 'right'), up: spread(yMm, round ? widthMm : heightMm, 'bottom', 'top') }),
+    nudge: (direction, push) => {
+      if (push === 'snap') return null
+      const byMm = signOf(direction) * push
+      const moved = (one: Obstruction): Obstruction => isAcross(direction) ? { ...one, xMm: one.xMm + byMm } : { ...one, yMm: Math.max(0, one.yMm + byMm) }
+      return { type: 'set-face', faceId: face.id, values: { obstructions: face.obstructions.map(one => one.id === id ? moved(one) : one) } }
+    },
+  }
+}
+
+/** What is kept clear on a face, and what stands on it. */
+export const keepClearOnFace = {
+  findings: { 'obstruction-outside': obstructionOutside, 'reserved-outside': reservedOutside, 'pathway-narrow': pathwayNarrow, 'pathway-blocked': pathwayBlocked },
+  marks: { 'keep-clear': keepClearSteps },
+  layers: [strips, obstructions],
+  selectable: ask => [...ask.face.obstructions.map(one => oneObstruction(ask, one)), usable(ask)],
+} satisfies FaceSays<KeepClearLayout>
+
+/** The rules for the whole roof: pathways that are missing, and how near the covered share is to its step. */
+export const keepClearOfJob = {
+  findings: { 'pathways-short': tooFewPlanes, 'pathways-street': noneOnTheStreet, 'pathways-where-street': whereIsTheStreet, 'cover-step': coverStep, 'pathways-unproved': notAllTried },
+} satisfies JobSays<KeepClearLayout, RoofAsk>

@@ -1,0 +1,16 @@
+import type { FaceSays, JobSays } from '../trade'
+import { engineer, framing, fromMemory, methodEdge, methodGap, methodHeight, methodSkirt, overEave, snowNotKnown, windByNobody, windNotKnown } from './findings'
+import type { LoadsLayout } from './layout'
+import { zonesLayer } from './zones-layer'
+
+/** What loads a face: what is known of it, and where its method ends. */
+export const loads = {
+  findings: {
+    'wind-not-known': windNotKnown, 'wind-by-nobody': windByNobody, 'snow-not-known': snowNotKnown, 'over-eave': overEave,
+    'method-height': methodHeight, 'method-skirt': methodSkirt, 'method-gap': methodGap, 'method-edge': methodEdge,
+  },
+  layers: [zonesLayer],
+  workings: ({ plan }) => plan.loading.loads?.workings ?? [],
+} satisfies FaceSays<LoadsLayout>
+
+export const loadsOfJob = { findings: { engineer, framing, 'loads-from-memory': fromMemory } } satisfies JobSays<LoadsLayout>

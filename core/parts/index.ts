@@ -1,2 +1,0 @@
-/** Everything an array takes, counted from its plan. */
-export * from './list'

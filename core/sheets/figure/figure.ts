@@ -1,0 +1,39 @@
+import type { Interval, Point, Ring } from '../../geometry'
+import type { Ask, Layer, LayerStyle, Shape } from '../../trade'
+import { type FaceLayout, trades } from '../../trades'
+
+/** All layers of the drawing, the lowest first. */
+export const layers: Layer<Ask<FaceLayout>>[] = trades.flatMap(trade => trade.face?.layers ?? []).sort((a, b) => a.depth - b.depth)
+
+/** Those that are drawn on sheets and in files. */
+export const paperLayers = layers.filter(layer => !layer.screenOnly)
+
+/** Words at a place of the drawing, centred there. */
+export interface FigureText { at: Point, text: string }
+
+/** One layer of a face's drawing, mm in the face's own plane: x along the eave from its left end, y up the slope. */
+export interface LayerShapes { layer: string, rings: Ring[], lines: [Point, Point][], crosses: Point[], texts: FigureText[] }
+
+/** A face drawn square-on to scale, as plain data: what a sheet keeps when it is issued, and from which it is printed again. */
+export interface FaceFigure { name: string, along: Interval, up: Interval, layers: LayerShapes[] }
+
+const plain: LayerStyle = { fill: null, stroke: '#22272e', width: 0.6, text: 6, ink: '#22272e', dxfColour: 7 }
+
+/** How a layer looks and what lies over what; a layer that an issued sheet kept and that is drawn no more looks plain. */
+export const styleOf = (id: string): LayerStyle => layers.find(layer => layer.id === id)?.style ?? plain
+export const byDepth = (one: LayerShapes[]): LayerShapes[] => [...one].sort((a, b) => depthOf(a.layer) - depthOf(b.layer))
+const depthOf = (id: string): number => layers.find(layer => layer.id === id)?.depth ?? 0
+
+/** The drawing of one planned face. */
+export const faceFigure = (ask: Ask<FaceLayout>): FaceFigure => ({
+  name: ask.face.name, along: ask.plan.shape.along, up: ask.plan.shape.up, layers: paperLayers.map(layer => flattened(layer.id, layer.shapes(ask))),
+})
+
+/** A layer's shapes as they are kept on paper: dots and bars are places like crosses, and what is written is written. */
+function flattened(layer: string, shapes: Shape[]): LayerShapes {
+  const of = <K extends Shape['kind']>(kind: K) => shapes.filter((shape): shape is Extract<Shape, { kind: K }> => shape.kind === kind)
+  return {
+    layer, rings: of('area').flatMap(area => area.rings), lines: of('line').map(({ from, to }) => [from, to]),
+    crosses: [...of('cross'), ...of('bar'), ...of('dot')].map(({ at }) => at), texts: of('text').map(({ at, text }) => ({ at, text })),
+  }
+}

@@ -1,0 +1,21 @@
+import type { FaceSays, JobSays } from '../trade'
+import { cannotStand, overheld, overused, screening } from './findings'
+import { battenEnd, battenOver, battensNotKnown, noThickness, outsideCode, shortThread } from './ground'
+import type { StrengthLayout } from './layout'
+import { longOverhangs, notChecked } from './once'
+import { capacityWorkings, lineWorkings, railWorkings } from './workings'
+
+/** What rails, fixings, clamps, modules and the timber below bear. */
+export const strength = {
+  findings: {
+    'strength': overused, 'cannot-stand': cannotStand, 'hold': overheld, 'screening': screening,
+    'no-thickness': noThickness, 'short-thread': shortThread, 'screw-approval': outsideCode, 'battens-not-known': battensNotKnown, 'batten': battenOver, 'batten-end': battenEnd,
+  },
+  selectable: ({ plan: { rails, strength: bears, uses } }) => rails.map(({ id }, r) => ({
+    ref: { kind: 'rail', id },
+    workings: () => bears ? [...(uses[r] ? railWorkings(uses[r], bears.loads.format) : []), ...lineWorkings(bears, r)] : [],
+  })),
+  workings: ({ plan }) => plan.strength ? capacityWorkings(plan.strength, plan.parts) : [],
+} satisfies FaceSays<StrengthLayout>
+
+export const strengthOfJob = { findings: { 'overhang-share': longOverhangs, 'not-checked': notChecked } } satisfies JobSays<StrengthLayout>

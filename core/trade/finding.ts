@@ -1,0 +1,37 @@
+import type { Edit, StageId } from '../job'
+import type { Quantity } from '../units'
+import type { Ref } from './ref'
+
+export type Severity = 'stop' | 'caution' | 'note'
+
+/** A change that puts a finding right. In a finished plan every cure has been planned with and does. */
+export interface Cure { label: string, edit: Edit }
+
+/** A judgement on the plan, as a foreman would say it. */
+export interface Finding {
+  /** Which of the trades' judgements it is. */
+  kind: string
+  /** The same for the same trouble in the next plan, so that a cure can be seen to have worked. */
+  id: string
+  severity: Severity
+  stage: StageId
+  faceId: string
+  sentence: string
+  measured: Quantity | null
+  limit: Quantity | null
+  /** What to select on the face; null for the whole of it. */
+  about: Ref | null
+  /** Said on every sheet, since it rests on somebody's word. */
+  onSheets?: true
+  cures: Cure[]
+}
+
+/** A finding whose cures have not been tried yet; they are only worked out when somebody wants them. */
+export interface DraftFinding extends Omit<Finding, 'cures' | 'kind'> { propose: () => Cure[] }
+
+const ORDER: Record<Severity, number> = { stop: 0, caution: 1, note: 2 }
+
+/** Stops before cautions before notes. */
+export const bySeverity = (a: Pick<Finding, 'severity'>, b: Pick<Finding, 'severity'>): number => ORDER[a.severity] - ORDER[b.severity]
+
+export const noCures = (): Cure[] => []
