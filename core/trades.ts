@@ -1,7 +1,6 @@
 import { covering } from './coverings'
 import { fixings, type FixingsAsk, fixingsOfJob } from './fixings'
-import { keepClearOfJob, keepClearOnFace } from './keepclear'
-import type { RoofClear } from './keepclear'
+import { keepClearOfJob, keepClearOnFace, type RoofClear } from './keepclear'
 import { loads, loadsOfJob } from './loads'
 import { rails } from './rails'
 import { rows } from './rows'

@@ -1,5 +1,5 @@
 import { proxy, wrap } from 'comlink'
-import type { Arrangement, ArrangeQuestion } from '#core/plan'
+import type { Arrangement, ArrangeQuestion } from '#core/asks'
 import type { PlannerApi } from '../workers/planner.worker'
 
 /** Work that takes no longer than this shows no progress: it would only flicker. */

@@ -3,6 +3,7 @@ import type { Catalogue } from '#core/catalogue'
 import type { Edit, Face, Job, StageId } from '#core/job'
 import type { Outcome } from '#core/outcome'
 import type { FacePlan, Plan } from '#core/plan'
+import { type Ref as FaceRef, sameRef } from '#core/trade'
 import type { UnitSystem } from '#core/units'
 
 /** What every part of the planner's page works on: one face of the open job, its plan and what is selected. */
@@ -14,8 +15,8 @@ export interface FaceWork {
   catalogue: Ref<Catalogue>
   units: Ref<UnitSystem>
   stage: Ref<StageId>
-  selection: Ref<string>
-  select: (what: string) => void
+  selection: Ref<FaceRef>
+  select: (what: FaceRef) => void
   commit: (edit: Edit) => Outcome<true>
   chooseFace: (faceId: string) => unknown
 }
@@ -25,8 +26,8 @@ const key: InjectionKey<FaceWork> = Symbol('face work')
 export const provideFace = (work: FaceWork): void => provide(key, work)
 
 /** The face in hand. */
-export function useFace(): FaceWork {
+export function useFace(): FaceWork & { holds: (what: FaceRef) => boolean } {
   const work = inject(key)
   if (!work) throw new Error('useFace is for parts of the planner’s page.')
-  return work
+  return { ...work, holds: what => sameRef(work.selection.value, what) }
 }

@@ -1,15 +1,15 @@
-import type { Face } from '#core/job'
-import { type Direction, type FacePlan, nudgeEdit } from '#core/plan'
-import { capacityWorkings, lineWorkings, railWorkings } from '#core/strength'
-import { rafterName } from '#core/supports'
+import { nextOf, nudgeEdit, workingsOf } from '#core/hand'
+import type { Face, Job } from '#core/job'
+import type { FacePlan } from '#core/plan'
+import type { Direction, Ref as FaceRef, RefKind } from '#core/trade'
 import { formatLength, MM_PER_INCH, readingDivisionMm } from '#core/units'
-import type { Working } from '#core/working'
 
 const directions: Record<string, Direction> = { ArrowLeft: 'left', ArrowRight: 'right', ArrowUp: 'up', ArrowDown: 'down' }
 
 /** What can be done to the face in hand besides typing: balancing, swapping the datum, nudging, stepping on. */
-export function useFaceActions(face: Ref<Face>, plan: Ref<FacePlan>, selection: Ref<string>, message: Ref<string>) {
+export function useFaceActions(job: Ref<Job>, face: Ref<Face>, plan: Ref<FacePlan>, selection: Ref<FaceRef>, message: Ref<string>) {
   const store = useJobStore()
+  const ask = computed(() => ({ job: job.value, face: face.value, plan: plan.value }))
 
   async function balance() {
     message.value = 'Balancing…'
@@ -39,7 +39,7 @@ export function useFaceActions(face: Ref<Face>, plan: Ref<FacePlan>, selection: 
     if (!direction || event.ctrlKey || event.metaKey) return
     const { units } = store.job!
     const stepMm = event.altKey ? 'snap' as const : event.shiftKey ? (units === 'imperial' ? MM_PER_INCH : 25) : readingDivisionMm(units)
-    const edit = nudgeEdit(face.value, plan.value, selection.value, direction, stepMm)
+    const edit = nudgeEdit(ask.value, selection.value, direction, stepMm)
     if (!edit) return
     // The drawing has used the key: it must not also scroll the page or climb the ladder.
     event.preventDefault()
@@ -48,36 +48,15 @@ export function useFaceActions(face: Ref<Face>, plan: Ref<FacePlan>, selection: 
     message.value = outcome.ok ? '' : outcome.problem
   }
 
-  /** Previous or next row, rail or rafter of the kind that is selected. */
+  /** Previous or next of the kind that is selected; rails where it is no kind of which there are several. */
   function step(by: 1 | -1) {
-    const all = /^rafter/.test(selection.value)
-      ? plan.value.supports.rafters.map(rafter => rafterName(rafter.number))
-      : /^row( |s)/.test(selection.value)
-        ? plan.value.rows.rows.map(row => `row ${row.index + 1}`)
-        : plan.value.rails.map(rail => rail.id)
-    if (!all.length) return
-    const at = all.indexOf(selection.value)
-    selection.value = all[at < 0 ? (by > 0 ? 0 : all.length - 1) : (at + by + all.length) % all.length]!
+    const single: Partial<Record<RefKind, RefKind>> = { rafters: 'rafter', rows: 'row', rails: 'rail' }
+    const { kind } = selection.value
+    const next = nextOf(ask.value, selection.value, single[kind] ?? kind, by)
+    selection.value = next && next.kind !== 'face' && next.kind !== 'keep-clear' ? next : nextOf(ask.value, selection.value, 'rail', by) ?? selection.value
   }
 
-  const workings = computed((): Working[] => {
-    const rail = plan.value.rails.findIndex(one => one.id === selection.value)
-    const { strength, loading, uses, limits } = plan.value
-    const spans = [limits.spanWorking, limits.overhangWorking]
-    if (rail >= 0) {
-      const use = uses[rail]
-      return [
-        ...(strength && use ? railWorkings(use, strength.loads.format) : []),
-        plan.value.fixings.rails[rail]!.working, ...spans, ...(strength ? lineWorkings(strength, rail) : []), plan.value.rails[rail]!.working,
-      ]
-    }
-    const row = plan.value.rows.rows.find(one => `row ${one.index + 1}` === selection.value)
-    if (row) return [row.working]
-    return [
-      ...plan.value.rows.rows.slice(0, 1).map(one => one.working), ...spans, ...(loading.loads?.workings ?? []),
-      ...(strength ? capacityWorkings(strength, plan.value.parts) : []), plan.value.sticks.working,
-    ]
-  })
+  const workings = computed(() => workingsOf(ask.value, selection.value))
 
   return { balance, swapDatum, nudge, step, workings }
 }

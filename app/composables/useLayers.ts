@@ -1,19 +1,13 @@
-/** The drawing's layers, each with the key that switches it. */
-export const layers = [
-  { id: 'rafters', key: 'r', name: 'Rafters' },
-  { id: 'courses', key: 'c', name: 'Courses' },
-  { id: 'keepClear', key: 'k', name: 'Keep-clear' },
-  { id: 'modules', key: 'm', name: 'Modules' },
-  { id: 'rails', key: 'l', name: 'Rails' },
-  { id: 'fixings', key: 'f', name: 'Fixings' },
-  { id: 'zones', key: 'z', name: 'Wind zones' },
-] as const
+import { layers } from '#core/sheets/figure'
 
-export type LayerId = typeof layers[number]['id']
+/** What switches layers of the drawing, each letter once; what is off to begin with comes last. */
+export const layerSwitches = layers.flatMap(layer => layer.toggle ?? [])
+  .filter((one, i, all) => all.findIndex(other => other.key === one.key) === i)
+  .sort((a, b) => Number(b.on) - Number(a.on))
 
-/** Which layers are shown; kept while the page is open. */
+/** Which layers are shown, by the letter that switches them; kept while the page is open. */
 export function useLayers() {
-  const shows = useState<Record<LayerId, boolean>>('layers', () => ({ rafters: true, courses: true, keepClear: true, modules: true, rails: true, fixings: true, zones: false }))
-  const toggle = (id: LayerId) => shows.value = { ...shows.value, [id]: !shows.value[id] }
+  const shows = useState<Record<string, boolean>>('layers', () => Object.fromEntries(layerSwitches.map(({ key, on }) => [key, on])))
+  const toggle = (key: string) => shows.value = { ...shows.value, [key]: !shows.value[key] }
   return { shows, toggle }
 }

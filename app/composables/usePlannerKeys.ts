@@ -1,11 +1,11 @@
-import { type StageId, stages } from '#core/job'
-import { type LayerId, layers } from './useLayers'
+import { type StageId, stages } from '#core/job/stages'
+import { layerSwitches } from './useLayers'
 
 /** What the planner's keys do. */
 export interface PlannerKeys {
   jobId: () => string
   stage: () => StageId
-  toggle: (layer: LayerId) => void
+  toggle: (key: string) => void
   balance: () => unknown
   swapDatum: () => unknown
   step: (by: 1 | -1) => void
@@ -33,7 +33,7 @@ export function usePlannerKeys(keys: PlannerKeys): void {
   const letters: Record<string, () => unknown> = {
     'b': keys.balance, 't': keys.swapDatum, '[': () => keys.step(-1), ']': () => keys.step(1),
     '.': keys.showWorking, '?': keys.showHelp, '/': keys.showPalette, 'escape': keys.selectAll,
-    ...Object.fromEntries(layers.map(layer => [layer.key, () => keys.toggle(layer.id)])),
+    ...Object.fromEntries(layerSwitches.map(({ key }) => [key, () => keys.toggle(key)])),
     ...Object.fromEntries(stages.map((_, i) => [String(i + 1), () => climb(i)])),
   }
 

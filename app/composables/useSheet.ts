@@ -1,6 +1,6 @@
 import type { Job } from '#core/job'
-import type { Loadout } from '#core/loadout'
-import type { FaceChanges } from '#core/markout'
+import type { Loadout } from '#core/sheets/loadout'
+import type { FaceChanges } from '#core/sheets/markout'
 import type { Plan } from '#core/plan'
 
 /** One issued revision of the mark-out, without its pages. */

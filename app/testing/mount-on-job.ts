@@ -4,12 +4,13 @@ import { provideFace } from '../composables/useFace'
 import { type Edit, type Job, readEdit, sentencesOf } from '../../core/job'
 import { done, type Outcome, refused } from '../../core/outcome'
 import { planJob } from '../../core/plan'
+import type { Ref as FaceRef } from '../../core/trade'
 import { catalogue } from '../../tests/fixtures/jobs'
 
 /** Mounts a part of the planner's page on a job of its own: edits are made and planned at once, and kept in `edits`. */
-export async function mountOnJob(part: Component, start: Job, props: Record<string, unknown> = {}, selected = 'face') {
+export async function mountOnJob(part: Component, start: Job, props: Record<string, unknown> = {}, selected: FaceRef = { kind: 'face' }) {
   const job = ref(start)
-  const selection = ref(selected)
+  const selection = ref<FaceRef>(selected)
   const edits: Edit[] = []
   const plan = computed(() => planJob(job.value, catalogue))
   function commit(edit: Edit): Outcome<true> {

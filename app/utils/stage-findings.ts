@@ -1,4 +1,4 @@
-import type { Finding } from '#core/findings'
+import type { Finding } from '#core/trade'
 import type { StageId } from '#core/job'
 
 /** Findings that concern a stage come first; those of other stages follow, stops before the rest. */

@@ -1,5 +1,6 @@
 import { expose } from 'comlink'
-import { arrangeFace, balanceFace, compareRails, planJob, pricePatterns, probeFace } from '#core/plan'
+import { arrangeFace, balanceFace, compareRails, pricePatterns, probeFace } from '#core/asks'
+import { planJob } from '#core/plan'
 
 const planner = { planJob, balanceFace, probeFace, arrangeFace, compareRails, pricePatterns }
 export type PlannerApi = typeof planner

@@ -2,8 +2,8 @@ import { describe, expect, it } from 'vitest'
 import { after, catalogue, changed, threeRowsOfSix } from '../../tests/fixtures/jobs'
 import { demoJobs } from '../../db/demo/jobs'
 import { applyEdit, type Edit, type Job, type RowRule } from '../job'
-import { arrangeFace } from './arrange'
-import { planJob } from './job'
+import { arrangeFace } from './index'
+import { planJob } from '../plan'
 
 const row = (index: number, values: Partial<RowRule>): Edit => ({ type: 'set-row', faceId: 'main', row: index, values })
 const arranged = (job: Job, wanted: number | null = null) => arrangeFace({ job, catalogue, faceId: job.faces[0]!.id, wanted })

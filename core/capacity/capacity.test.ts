@@ -3,7 +3,7 @@ import { chooseParts, demoCatalogue } from '../catalogue'
 import { threeRowsOfSix } from '../../tests/fixtures/jobs'
 import { plainBatten } from '../job'
 import { MM_PER_INCH, N_PER_LBF } from '../units'
-import { adjusted, embedment, fixingCapacity, fixingUse, lagThreadMm, lagTipMm, lateralEn, lateralUs, nailsHoldN, outsideEn, railStrength, rowEffective, UNHELD, withdrawalEn, withdrawalPerMm, yieldModes } from '.'
+import { adjusted, embedment, fixingCapacity, fixingUse, lagThreadMm, lagTipMm, lateralEn, lateralUs, nailsHoldN, outsideEn, railStrength, rowEffective, UNHELD, withdrawalEn, withdrawalPerMm, yieldModes } from './index'
 
 const lbPerInch = (nPerMm: number) => nPerMm * MM_PER_INCH / N_PER_LBF
 const face = threeRowsOfSix().faces[0]!

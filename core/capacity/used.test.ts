@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { formatUse, isUnheld, UNHELD, usedShare } from '.'
+import { formatUse, isUnheld, UNHELD, usedShare } from './index'
 
 describe('how much of a limit is used', () => {
   it('is nothing without a load, whatever the limit', () => {

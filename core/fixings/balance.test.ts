@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest'
 import { catalogue, changed, inch, planOf, threeRowsOfSix } from '../../tests/fixtures/jobs'
 import { seeded } from '../../tests/fixtures/random'
 import { applyEdit, rafterRow } from '../job'
-import { balanceFace, placesOf } from '../plan'
+import { balanceFace } from '../asks'
+import { placesOf } from '../plan'
 import { overhangDifferenceMm, fixMoved } from './balance'
 
 describe('balance', () => {

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import type { Direction, Ref } from '../trade'
 import { after, catalogue, changed, inch, threeRowsOfSix } from '../../tests/fixtures/jobs'
 import { chooseParts, mismatches, unknownParts } from '../catalogue'
 import { allowedRailLines, courseLines } from '../coverings'
@@ -9,7 +10,8 @@ import { shapeOf } from '../roof'
 import { modulesThatFit } from '../rows'
 import { raftersOf } from '../supports'
 import { areaMm2, bounds } from '../geometry'
-import { changesBetween, nudgeEdit, planFaceOf, planJob } from './index'
+import { changesBetween, planFaceOf, planJob } from '../plan'
+import { nudgeEdit } from './index'
 
 const face = (...args: Parameters<typeof changed>) => planFaceOf(changed(...args), catalogue, 'main')
 
@@ -134,16 +136,16 @@ describe('nudging', () => {
   const job = threeRowsOfSix()
   const [main] = job.faces
   const plan = planFaceOf(job, catalogue, 'main')
-  const nudged = (selection: string, direction: Parameters<typeof nudgeEdit>[3], step: number | 'snap') => {
-    const edit = nudgeEdit(main!, plan, selection, direction, step)
+  const nudged = (selection: Ref, direction: Direction, step: number | 'snap') => {
+    const edit = nudgeEdit({ job, face: main!, plan }, selection, direction, step)
     return edit && planFaceOf(after(job, edit), catalogue, 'main')
   }
   it('moves a row, the whole array, a rail and a rafter', () => {
-    expect(nudged('row 2', 'right', 25)!.rows.rows[1]!.leftMm - plan.rows.rows[1]!.leftMm).toBeCloseTo(25, 9)
-    expect(nudged('rows', 'left', 25)!.rows.rows.map((row, i) => row.leftMm - plan.rows.rows[i]!.leftMm)).toEqual([expect.closeTo(-25, 6), expect.closeTo(-25, 6), expect.closeTo(-25, 6)])
-    expect(nudged('row 1', 'up', 10)!.rows.rows[2]!.bottomMm - plan.rows.rows[2]!.bottomMm).toBeCloseTo(10, 6)
-    expect(nudged('row1-lower', 'up', 3)!.rails[0]!.lineMm - plan.rails[0]!.lineMm).toBeCloseTo(3, 9)
-    expect(nudged('rafter 4', 'left', 5)!.supports.rafters[3]!.centreMm).toBeCloseTo(inch(84) - 5, 9)
+    expect(nudged({ kind: 'row', index: 1 }, 'right', 25)!.rows.rows[1]!.leftMm - plan.rows.rows[1]!.leftMm).toBeCloseTo(25, 9)
+    expect(nudged({ kind: 'rows' }, 'left', 25)!.rows.rows.map((row, i) => row.leftMm - plan.rows.rows[i]!.leftMm)).toEqual([expect.closeTo(-25, 6), expect.closeTo(-25, 6), expect.closeTo(-25, 6)])
+    expect(nudged({ kind: 'row', index: 0 }, 'up', 10)!.rows.rows[2]!.bottomMm - plan.rows.rows[2]!.bottomMm).toBeCloseTo(10, 6)
+    expect(nudged({ kind: 'rail', id: 'row1-lower' }, 'up', 3)!.rails[0]!.lineMm - plan.rails[0]!.lineMm).toBeCloseTo(3, 9)
+    expect(nudged({ kind: 'rafter', number: 4 }, 'left', 5)!.supports.rafters[3]!.centreMm).toBeCloseTo(inch(84) - 5, 9)
   })
   it('up and down forty times on an eave 30 mm out of level: every step is its own length, and the way back ends where it began', () => {
     const corners = ([[0, 0, 'eave'], [9000, 30, 'rake'], [9000, 7000, 'ridge'], [0, 7000, 'rake']] as const).map(([xMm, yMm, edge]) => ({ xMm, yMm, edge }))
@@ -153,7 +155,7 @@ describe('nudging', () => {
     for (const direction of ['up', 'down'] as const) {
       for (let i = 1; i <= 40; i++) {
         const before = planFaceOf(now, catalogue, 'main')
-        now = after(now, nudgeEdit(now.faces[0]!, before, 'row 1', direction, 3)!)
+        now = after(now, nudgeEdit({ job: now, face: now.faces[0]!, plan: before }, { kind: 'row', index: 0 }, direction, 3)!)
         const moved = planFaceOf(now, catalogue, 'main').rows.rows[0]!.bottomMm - before.rows.rows[0]!.bottomMm
         expect(moved).toBeCloseTo(direction === 'up' ? 3 : -3, 6)
       }
@@ -161,20 +163,20 @@ describe('nudging', () => {
     expect(planFaceOf(now, catalogue, 'main').rows.rows[0]!.bottomMm).toBeCloseTo(start, 6)
   })
   it('stops at rafters, courses and the ends of the clamp zone', () => {
-    expect(plan.supports.rafters.some(rafter => Math.abs(rafter.centreMm - nudged('row 1', 'right', 'snap')!.rows.rows[0]!.leftMm) < 1e-6)).toBe(true)
-    expect(plan.courses.some(course => Math.abs(course - nudged('row 1', 'up', 'snap')!.rows.rows[0]!.bottomMm) < 1e-6)).toBe(true)
+    expect(plan.supports.rafters.some(rafter => Math.abs(rafter.centreMm - nudged({ kind: 'row', index: 0 }, 'right', 'snap')!.rows.rows[0]!.leftMm) < 1e-6)).toBe(true)
+    expect(plan.courses.some(course => Math.abs(course - nudged({ kind: 'row', index: 0 }, 'up', 'snap')!.rows.rows[0]!.bottomMm) < 1e-6)).toBe(true)
     let at = plan
-    let edit = nudgeEdit(main!, at, 'row1-lower', 'up', 'snap')
+    let edit = nudgeEdit({ job, face: main!, plan: at }, { kind: 'rail', id: 'row1-lower' }, 'up', 'snap')
     for (let i = 0; edit && i < 20; i++) {
       at = planFaceOf(after(job, edit), catalogue, 'main')
-      edit = nudgeEdit(main!, at, 'row1-lower', 'up', 'snap')
+      edit = nudgeEdit({ job, face: main!, plan: at }, { kind: 'rail', id: 'row1-lower' }, 'up', 'snap')
     }
     expect(at.rails[0]!.lineMm).toBeCloseTo(at.rails[0]!.zone.toMm, 6)
   })
   it('has nothing to do for what can’t go that way', () => {
-    expect(nudged('row1-lower', 'left', 5)).toBeNull()
-    expect(nudged('rafter 4', 'up', 5)).toBeNull()
-    expect(nudged('face', 'up', 5)).toBeNull()
+    expect(nudged({ kind: 'rail', id: 'row1-lower' }, 'left', 5)).toBeNull()
+    expect(nudged({ kind: 'rafter', number: 4 }, 'up', 5)).toBeNull()
+    expect(nudged({ kind: 'face' }, 'up', 5)).toBeNull()
   })
 })
 

@@ -1,15 +1,23 @@
 import { bounds } from '../geometry'
 import type { Obstruction } from '../job'
-import { type Ask, type FaceSays, isAcross, type JobSays, type Layer, type Selectable, shape, signOf, type TapePlace } from '../trade'
+import { type Ask, type FaceSays, isAcross, type JobSays, type Layer, type Selectable, sentenceCase, shape, signOf, type TapePlace } from '../trade'
 import { coverStep, noneOnTheStreet, notAllTried, obstructionOutside, pathwayBlocked, pathwayNarrow, reservedOutside, type RoofAsk, tooFewPlanes, whereIsTheStreet } from './findings'
 import type { KeepClearLayout } from './layout'
 import { keepClearSteps } from './marks'
 import { around, obstructionNames } from './strips'
 
+const toggle = { name: 'Keep-clear', key: 'k', on: true }
+
 const strips: Layer<Ask<KeepClearLayout>> = {
-  id: 'keep-clear', toggle: { name: 'Keep-clear', key: 'k', on: true }, depth: 25,
-  style: { fill: '#eeeae0', stroke: '#8d8468', width: 0.5, dash: [3, 2], text: 0, ink: '#22272e', dxfColour: 2 },
+  id: 'keep-clear', toggle, depth: 25,
+  style: { fill: '#eeeae0', stroke: '#8d8468', width: 0.5, dash: [3, 2], text: 0, ink: '#22272e', dxfColour: 2, hatched: true },
   shapes: ({ plan }) => plan.strips.map(strip => shape({ kind: 'area', rings: strip.region })),
+}
+
+/** What is left: rows lie in it. */
+const usableRegion: Layer<Ask<KeepClearLayout>> = {
+  id: 'usable', toggle, depth: 26, screenOnly: true, style: { fill: null, stroke: '#8d8468', width: 1, dash: [2, 3], text: 0, ink: '#22272e', dxfColour: 2 },
+  shapes: ({ plan }) => [shape({ kind: 'area', rings: plan.region })],
 }
 
 /** Smaller things on the roof are drawn without their names, which would hide them, mm. */
@@ -20,7 +28,7 @@ const obstructions: Layer<Ask<KeepClearLayout>> = {
   shapes: ({ face }) => face.obstructions.flatMap((one) => {
     const ref = { kind: 'obstruction' as const, id: one.id }
     return [
-      shape({ kind: 'area', rings: around({ ...one, clearanceMm: 0 }) }, ref),
+      { ...shape({ kind: 'area', rings: around({ ...one, clearanceMm: 0 }) }, ref), name: sentenceCase(obstructionNames[one.kind]) },
       ...(one.widthMm >= NAMED_FROM_MM ? [shape({ kind: 'text', at: { x: one.xMm, y: one.yMm }, text: obstructionNames[one.kind], roomMm: one.widthMm }, ref)] : []),
     ]
   }),
@@ -62,7 +70,7 @@ function oneObstruction({ face }: Ask<KeepClearLayout>, { id, kind, round, xMm, 
 export const keepClearOnFace = {
   findings: { 'obstruction-outside': obstructionOutside, 'reserved-outside': reservedOutside, 'pathway-narrow': pathwayNarrow, 'pathway-blocked': pathwayBlocked },
   marks: { 'keep-clear': keepClearSteps },
-  layers: [strips, obstructions],
+  layers: [strips, usableRegion, obstructions],
   selectable: ask => [...ask.face.obstructions.map(one => oneObstruction(ask, one)), usable(ask)],
 } satisfies FaceSays<KeepClearLayout>
 

@@ -6,7 +6,7 @@ import { areaMm2, common } from '../geometry'
 import { type EnWind, type Job, type LoadRules, plainRules, readEdit, type UsWind } from '../job'
 import { MS_PER_MPH, PA_PER_PSF } from '../units'
 import { byLogArea } from './coefficients/log-area'
-import { balancedSnow, type Building, combinationsOf, driftHeightFt, enCurves, enVelocityPressure, equalisation, exposedModules, exposureCoefficient, leastRoofSnow, loadingOf, railLine, roofSlopeFactor, roofSnow, shapeCoefficient, snowDensityPcf, touchedBy, usCoefficients, usEdgeZone, usVelocityPressure, type ZoneCurve, zonePressure, zonesOf, zoneWords } from '.'
+import { balancedSnow, type Building, combinationsOf, driftHeightFt, enCurves, enVelocityPressure, equalisation, exposedModules, exposureCoefficient, leastRoofSnow, loadingOf, railLine, roofSlopeFactor, roofSnow, shapeCoefficient, snowDensityPcf, touchedBy, usCoefficients, usEdgeZone, usVelocityPressure, type ZoneCurve, zonePressure, zonesOf, zoneWords } from './index'
 import { leverShares } from '../rails'
 
 const usWind = (rules: LoadRules): UsWind => (rules as Extract<LoadRules, { edition: 'us-2010' }>).wind as UsWind

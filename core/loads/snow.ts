@@ -3,7 +3,7 @@ import { factor, pressure, words } from '../units'
 import type { Working } from '../working'
 import type { Building } from './building'
 import { leastRoofSnow } from './least-snow'
-import { unbalancedSnow } from './unbalanced-snow'
+import { type SnowDrift, unbalancedSnow } from './unbalanced-snow'
 
 /**
  * Roof slope factor Cs of ASCE 7 figure 7-2 (7.4-1 in later editions), from memory: 1 up to an angle that depends on
@@ -22,9 +22,6 @@ export function shapeCoefficient(pitchDeg: number, held: boolean): number {
   const mu = pitchDeg <= 30 ? 0.8 : pitchDeg >= 60 ? 0 : 0.8 * (60 - pitchDeg) / 30
   return held ? Math.max(0.8, mu) : mu
 }
-
-/** More snow than balanced on the lee slope, Pa of plan area, within a distance in plan from the ridge. */
-export interface SnowDrift { pa: number, fromRidgeMm: number }
 
 /** All snow on one face, Pa of plan area. */
 export interface RoofSnow {

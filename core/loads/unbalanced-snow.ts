@@ -2,7 +2,9 @@ import type { LoadRules } from '../job'
 import { angle, factor, length, PA_PER_PSF, pressure, radians, words } from '../units'
 import type { Working } from '../working'
 import type { Building } from './building'
-import type { SnowDrift } from './snow'
+
+/** More snow than balanced on the lee slope, Pa of plan area, within a distance in plan from the ridge. */
+export interface SnowDrift { pa: number, fromRidgeMm: number }
 
 /** Unbalanced snow on a face that lies to the lee: uniform on a narrow roof, a drift by the ridge on others. */
 export interface UnbalancedSnow { uniformPa: number | null, drift: SnowDrift | null, unknown: string[], workings: Working[] }

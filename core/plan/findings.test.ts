@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { after, catalogue, changed, inch, threeRowsOfSix } from '../../tests/fixtures/jobs'
 import { applyEdit, type Edit, type Job, rafterRow } from '../job'
-import { planJob } from '../plan'
+import { planJob } from './index'
 
 const rafters = (...centres: number[]) => rafterRow(inch(centres[0]!), inch(24), 38, centres.map((centre, i) => ({ rafter: i + 1, centreMm: inch(centre) })))
 const row = (values: Extract<Edit, { type: 'set-row' }>['values'], index = 0): Edit => ({ type: 'set-row', faceId: 'main', row: index, values })

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { catalogue, threeRowsOfSix } from '../../tests/fixtures/jobs'
 import { type Job, noLoads, plainRules, plainTimber } from '../job'
-import { planJob } from '../plan'
+import { planJob } from './index'
 import { demoJobs } from '../../db/demo/jobs'
 
 const twice = (job: Job): Job => ({ ...job, faces: [job.faces[0]!, { ...job.faces[0]!, id: 'back', name: 'Back face' }] })

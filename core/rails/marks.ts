@@ -1,5 +1,5 @@
 import { type Ask, inBuildOrder, type MarkStep, sentenceCase, type StepMaker } from '../trade'
-import { count, length } from '../units'
+import { count } from '../units'
 import { clampsOn } from './clamps'
 import type { RailsLayout } from './layout'
 import { endNames, railWords, runTape } from './rail'

@@ -19,10 +19,10 @@ const toggle = { name: 'Rails', key: 'l', on: true }
 
 /** Rails, or lines of coupled frames; one outside its clamp zone is wrong. */
 const lines: Layer<RailsAsk> = {
-  id: 'rails', toggle, depth: 60, style: { fill: null, stroke: '#1c5fae', width: 1.5, text: 7, ink: '#1c5fae', dxfColour: 5 },
+  id: 'rails', toggle, depth: 60, style: { fill: null, stroke: '#1c5fae', width: 1.5, text: 7, ink: '#22272e', dxfColour: 5, screen: { stroke: '#7db2ea' } },
   shapes: ({ plan: { rails } }) => rails.flatMap(rail => [
     shape({ kind: 'line', from: at(rail, rail.fromMm), to: at(rail, rail.toMm) }, refOf(rail), rail.inZone ? 'plain' : 'wrong'),
-    shape({ kind: 'text', at: at(rail, rail.fromMm), text: String(rail.number), roomMm: Infinity }, refOf(rail)),
+    shape({ kind: 'text', at: at(rail, rail.fromMm), text: String(rail.number), roomMm: 0 }, refOf(rail)),
   ]),
 }
 

@@ -13,7 +13,7 @@ type RowsAsk = Ask<RowsLayout>
 /** Modules numbered along each row from the eave up, as the rows are laid. */
 const modules: Layer<RowsAsk> = {
   id: 'modules', toggle: { name: 'Modules', key: 'm', on: true }, depth: 40,
-  style: { fill: '#66707a', stroke: '#1d2329', width: 0.8, text: 9, ink: '#ffffff', dxfColour: 4 },
+  style: { fill: '#66707a', stroke: '#1d2329', width: 0.8, text: 9, ink: '#ffffff', dxfColour: 4, paper: { fill: '#c9ced3', ink: '#22272e' } },
   shapes: ({ plan: { rows: { rows } } }) => {
     let number = 0
     return rows.flatMap((row) => {

@@ -2,8 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { catalogue, threeRowsOfSix } from '../../tests/fixtures/jobs'
 import { seeded } from '../../tests/fixtures/random'
 import { areaMm2, common, type Point, rectangle, type Region } from '../geometry'
-import type { ArrayRules } from '../job'
-import { plainRow } from '../job'
+import { type ArrayRules, plainRow } from '../job'
 import { fillRows, gapBelow } from './fill'
 
 const parts = { module: catalogue.modules[0]!, clamps: catalogue.clamps[0]! }

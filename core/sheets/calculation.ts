@@ -1,5 +1,4 @@
-import type { Job } from '../job'
-import { loadEditionNames } from '../job'
+import { type Job, loadEditionNames } from '../job'
 import type { FacePlan, Plan } from '../plan'
 import { capacityWorkings, type CheckShare, checkWords, type HoldKind, lineWorkings, railWorkings, supportSums } from '../strength'
 import { force, formatQuantity, formatShare, share, words } from '../units'

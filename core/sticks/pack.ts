@@ -1,6 +1,5 @@
 import { TOLERANCE_MM } from '../geometry'
-import type { Split } from './splits'
-import { KERF_MM, type StockLength, type YardLength } from './stock'
+import { KERF_MM, type Split, type StockLength, type YardLength } from './stock'
 
 /** A stick with what is cut from it: rail by its place in the list, piece by its place in the rail's split. */
 export interface PackedStick { mm: number, price: number, fromYard: boolean, cuts: { rail: number, piece: number }[] }

@@ -1,10 +1,7 @@
 import { contains, type Interval, TOLERANCE_MM } from '../geometry'
 import { chainCut } from './chain'
 import type { Packing } from './pack'
-import { KERF_MM, type RailToCut, type StockLength } from './stock'
-
-/** One way to make a rail of pieces: lengths cut, and where they meet, mm along the rail. */
-export interface Split { pieces: Interval[], bridged: boolean }
+import { KERF_MM, type RailToCut, type Split, type StockLength } from './stock'
 
 /** What stage one settles: for every rail the ways it may be cut, all of which keep the windows. */
 export interface SplitChoices {

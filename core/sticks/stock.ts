@@ -12,3 +12,6 @@ export interface YardLength { mm: number, pieces: number }
 
 /** Width of a saw cut through aluminium, mm; common practice. */
 export const KERF_MM = 3
+
+/** One way to make a rail of pieces: lengths cut, and where they meet, mm along the rail. */
+export interface Split { pieces: Interval[], bridged: boolean }

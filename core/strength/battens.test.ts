@@ -3,7 +3,7 @@ import { changed, catalogue } from '../../tests/fixtures/jobs'
 import { usualCovering } from '../coverings'
 import { type Face, noLoads, plainBatten, plainRules } from '../job'
 import { planJob } from '../plan'
-import { trainOver } from '.'
+import { trainOver } from './index'
 
 describe('fixings over a batten’s span', () => {
   it('one load: P L / 4 in the middle, all of it as shear and on one rafter', () => {

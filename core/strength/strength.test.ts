@@ -5,11 +5,12 @@ import { notFinite } from '../../tests/fixtures/not-finite'
 import { seeded } from '../../tests/fixtures/random'
 import { catalogueSchema } from '../catalogue'
 import { applyEdit, type Edit, type Job, noLoads, plainRules, plainTimber, rafterRow, readEdit, readJob, sentencesOf, upgraded } from '../job'
-import { calculationSheet, compareRails, layOut, planJob, pricePatterns } from '../plan'
-import { roofClearOf } from '../plan/clear'
+import { calculationSheet } from '../sheets/calculation'
+import { compareRails, pricePatterns } from '../asks'
+import { layOut, planJob, roofClearOf } from '../plan'
 import { PA_PER_PSF } from '../units'
 import { levelCurve, windAlong } from '../loads'
-import { checkRail, moduleUse, railCurves, ratingAt, screenRafter, solveRail, supportSums } from '.'
+import { checkRail, moduleUse, railCurves, ratingAt, screenRafter, solveRail, supportSums } from './index'
 
 const us = (job: Job, edits: Edit[] = []): Job => edits.reduce(applyEdit, { ...job, loads: { ...noLoads, rules: plainRules('us-2010') } })
 const stormy = (mph: number): Edit => {

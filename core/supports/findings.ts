@@ -2,7 +2,7 @@ import type { HitState } from '../job'
 import { shapeOf } from '../roof'
 import { type DraftFinding, type FindingAsk, noCures, plural, type Ref, writer } from '../trade'
 import { count, length } from '../units'
-import { type HitCheck, type RafterFit } from './fit'
+import type { HitCheck, RafterFit } from './fit'
 import type { SupportsLayout } from './layout'
 import { rafterClashes } from './rafters'
 

@@ -3,7 +3,8 @@ import type { Interval } from '../geometry'
 import type { Hit, Outline, RafterSupports } from '../job'
 import { chanceOver, safeStrip } from './chance'
 import { fitRafters } from './fit'
-import { type Rafter, rafterAt, rafterName, raftersOf } from './rafters'
+import { type Rafter, rafterAt, rafterName } from './rafter'
+import { raftersOf } from './rafters'
 
 /** A reading worth taking next. */
 export interface Probe {

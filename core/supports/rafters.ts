@@ -1,35 +1,12 @@
 import type { ScrewPattern } from '../catalogue'
 import { contains, type Interval } from '../geometry'
-import type { Outline, RafterSupports, Timber } from '../job'
+import type { Outline, RafterSupports } from '../job'
 import { shapeOf } from '../roof'
-import { chanceOver, safeStrip, type Spread, timberStrip } from './chance'
+import { chanceOver, safeStrip, timberStrip } from './chance'
 import { numberedRow } from './fit/numbered'
-import type { RafterFit } from './fit'
-import type { FixingPlaces, PlacesForRail, SupportState } from './places'
-
-/** One rafter as a straight band of timber up the slope. */
-export interface Rafter {
-  /** From the left, 1 first. */
-  number: number
-  /** Centre where it meets the eave's height, mm from the eave's left end. */
-  centreMm: number
-  /** Millimetres to the right for each millimetre up the slope: 0 for a true rafter. */
-  lean: number
-  widthMm: number
-  state: SupportState
-  /** Standard deviation of the centre, mm, by the likeliest row. */
-  sdMm: number
-  /** All places that its timber may stand at by the whole belief, rival rows included. */
-  spread: Spread[]
-  /** Where the typed spacing alone would put it; null where no spacing was typed for it. */
-  nominalMm: number | null
-}
-
-/** Centre of a rafter at a height up the slope, mm. */
-export const rafterAt = (rafter: Pick<Rafter, 'centreMm' | 'lean'>, yMm: number): number => rafter.centreMm + rafter.lean * yMm
-
-/** How far single rafters stand off their true place, as a standard deviation, mm (common practice). */
-export const SCATTER_MM: Record<Timber, number> = { truss: 3, sawn: 6, old: 18 }
+import type { RafterFit } from './fit/rafter-fit'
+import type { FixingPlaces, PlacesForRail } from './places'
+import { type Rafter, rafterAt, rafterName, SCATTER_MM } from './rafter'
 
 /** The rafters of a face as the job's layout has them known. */
 export function raftersOf(supports: RafterSupports, outline: Outline, fit: RafterFit | null): Rafter[] {
@@ -39,9 +16,6 @@ export function raftersOf(supports: RafterSupports, outline: Outline, fit: Rafte
 
 /** Nominal centres from the first on; where any was found by its number, all follow from the finds by the same fit as a hit log. */
 const nominalRafters = (supports: RafterSupports, outline: Outline): Rafter[] => numberedRow(supports, shapeOf(outline).along.toMm, SCATTER_MM[supports.timber])
-
-/** The name by which a rafter is known to fixings and marks. */
-export const rafterName = (number: number): string => `rafter ${number}`
 
 /**
  * Rafters answer a rail across them with one point each, at their centre where it crosses them, and a rail up the slope with the

@@ -4,33 +4,47 @@ import { type Ask, type FaceSays, isAcross, type Layer, type MarkDraft, type Sel
 import { carried, clashes, outside, rivalSpacing, tooFewHits, waitingFit, wrongHits } from './findings'
 import type { SupportsLayout } from './layout'
 import type { SupportState } from './places'
-import { type Rafter, rafterAt } from './rafters'
+import { type Rafter, rafterAt } from './rafter'
 
 const tones: Record<SupportState, Tone> = { proved: 'plain', inferred: 'inferred', guessed: 'guessed' }
 const box = (fromX: number, toX: number, fromY: number, toY: number): Region => [[{ x: fromX, y: fromY }, { x: toX, y: fromY }, { x: toX, y: toY }, { x: fromX, y: toY }]]
 
+const toggle = { name: 'Rafters', key: 'r', on: true }
+
 /** What fixings go into, at true width. */
 const drawn: Layer<Ask<SupportsLayout>> = {
-  id: 'supports', toggle: { name: 'Rafters', key: 'r', on: true }, depth: 20,
-  style: { fill: '#ecd9bd', stroke: '#a67c45', width: 0.6, text: 6, ink: '#22272e', dxfColour: 42 },
+  id: 'supports', toggle, depth: 20,
+  style: { fill: '#dcbb8a', stroke: '#a07a41', width: 0.6, text: 6, ink: '#22272e', dxfColour: 42, paper: { fill: '#ecd9bd' } },
   shapes: ({ plan: { supports, shape: { region, up } } }) => {
     const banded = (areas: Region) => common(areas, region)
     const acrossAt = (y: number) => freeIntervals(region, { fromMm: y, toMm: y })
-    const seam = (x: number): [Point, Point] => [{ x, y: up.fromMm }, { x, y: up.toMm }]
+    const upFrom = (from: Point, to: Point) => lineAcross({ from, to }, region)
     return [
       ...supports.rafters.flatMap((rafter) => {
         const half = rafter.widthMm / 2
         const [low, high] = [rafterAt(rafter, up.fromMm), rafterAt(rafter, up.toMm)]
         const band = banded([[{ x: low - half, y: up.fromMm }, { x: low + half, y: up.fromMm }, { x: high + half, y: up.toMm }, { x: high - half, y: up.toMm }]])
         const ref = { kind: 'rafter' as const, number: rafter.number }
-        return [shape({ kind: 'area', rings: band }, ref, tones[rafter.state]), shape({ kind: 'text', at: { x: rafter.centreMm, y: up.fromMm }, text: String(rafter.number), roomMm: Infinity }, ref)]
+        return [shape({ kind: 'area', rings: band }, ref, tones[rafter.state]), shape({ kind: 'text', at: { x: rafter.centreMm, y: up.fromMm }, text: String(rafter.number), roomMm: 0 }, ref)]
       }),
       ...supports.across.flatMap(line => acrossAt(line.centreMm).map(({ fromMm, toMm }) => shape({ kind: 'area', rings: box(fromMm, toMm, line.centreMm - line.widthMm / 2, line.centreMm + line.widthMm / 2) }, null, tones[line.state]))),
-      ...supports.seams.map(({ xMm }) => shape({ kind: 'line', from: seam(xMm)[0], to: seam(xMm)[1] })),
+      ...supports.seams.flatMap(({ xMm }) => {
+        const on = upFrom({ x: xMm, y: up.fromMm }, { x: xMm, y: up.toMm })
+        return on ? [shape({ kind: 'line', ...on })] : []
+      }),
       ...supports.screws.rowsMm.flatMap(y => supports.screws.xMm.map(x => shape({ kind: 'dot', at: { x, y } }))),
       ...supports.areas.map(({ along, up: height }) => shape({ kind: 'area', rings: box(along.fromMm, along.toMm, height.fromMm, height.toMm) }, null, 'inferred')),
     ]
   },
+}
+
+/** Where rafters run under the modules. */
+const under: Layer<Ask<SupportsLayout>> = {
+  id: 'support-lines', toggle, depth: 45, screenOnly: true, style: { fill: null, stroke: '#c8a063', width: 0.6, dash: [2, 3.3], text: 0, ink: '#22272e', dxfColour: 42 },
+  shapes: ({ plan: { supports, shape: { region, up } } }) => supports.rafters.flatMap((rafter) => {
+    const on = lineAcross({ from: { x: rafterAt(rafter, up.fromMm), y: up.fromMm }, to: { x: rafterAt(rafter, up.toMm), y: up.toMm } }, region)
+    return on ? [shape({ kind: 'line', ...on })] : []
+  }),
 }
 
 /** A rafter that leans by less than this from eave to top is one reading, mm. */
@@ -93,6 +107,6 @@ export const supports = {
       ]
     },
   },
-  layers: [drawn],
+  layers: [drawn, under],
   selectable: ask => [...ask.plan.supports.rafters.map(rafter => oneRafter(ask, rafter)), { ref: { kind: 'rafters' }, stage: 'rafters', places: () => allPlaces(ask.plan) }],
 } satisfies FaceSays<SupportsLayout>

@@ -7,7 +7,8 @@ import { heightsOverLines, type LineAcross, linesAcross, placesAcross } from './
 import { fitRafters, type RafterFit } from './fit'
 import { linesOnSeams, linesOverScrews, placesOnScrews, placesOnSeams, type ScrewGrid, screwsOf, type Seam, seamsOf } from './metal'
 import type { PlacesForRail } from './places'
-import { linesOnRafters, placesOnRafters, type Rafter, raftersOf } from './rafters'
+import { linesOnRafters, placesOnRafters, raftersOf } from './rafters'
+import type { Rafter } from './rafter'
 import { placesOnSheathing, type SheathingArea, sheathingAreas } from './sheathing'
 
 /** What a face's supports are, as plain data to draw and to mark out; only the lists of its own kind are filled. */

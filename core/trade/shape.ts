@@ -13,15 +13,18 @@ export type Shape = {
   variant?: string
   /** How strongly an area is filled, as a share. */
   weight?: number
+  /** What it is called where it is pointed at. */
+  name?: string
 } & (
   | { kind: 'area', rings: Ring[] }
-  | { kind: 'line', from: Point, to: Point }
+  /** `apartMm`: one of many lines so far apart, of which every so many is drawn where all would be a grey. */
+  | { kind: 'line', from: Point, to: Point, apartMm?: number, index?: number }
   /** A fixing's crayon cross. */
   | { kind: 'cross', at: Point }
   /** A small bar across a line that runs along the eave or up the slope, as at a splice. */
   | { kind: 'bar', at: Point, across: boolean }
   | { kind: 'dot', at: Point }
-  /** Words centred at a place, or beginning there; left out where less than so much room is drawn for them, mm. */
+  /** Words centred at a place, or beginning there; left out on a screen where less than so much room is drawn for them, mm: 0 for paper only. */
   | { kind: 'text', at: Point, text: string, roomMm: number, begins?: true }
 )
 
@@ -36,6 +39,11 @@ export interface LayerStyle {
   ink: string
   /** AutoCAD colour index of the layer in a DXF. */
   dxfColour: number
+  /** Hatched on a screen, so that what lies below shows through. */
+  hatched?: true
+  /** What is better otherwise in print, where it is copied, and on a screen, where it shines. */
+  paper?: { fill?: string, ink?: string }
+  screen?: { fill?: string, stroke?: string }
 }
 
 /** One kind of thing on the drawing: screen, sheet, SVG and DXF all draw it from here. */

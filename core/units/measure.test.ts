@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { formatMeasure, formatQuantity, force, formatShare, moment, MS_PER_MPH, parseMeasure, PA_PER_PSF, pressure, speed } from '.'
+import { formatMeasure, formatQuantity, force, formatShare, moment, MS_PER_MPH, parseMeasure, PA_PER_PSF, pressure, speed } from './index'
 
 describe('figures with units', () => {
   it.each([

@@ -1,5 +1,5 @@
 import type { PoolClient } from 'pg'
-import type { MarkoutSheet } from '#core/plan'
+import type { MarkoutSheet } from '#core/sheets/markout'
 
 /** An issued mark-out without its pages. */
 export interface IssuedLine { revision: number, issuedBy: string, issuedAt: string, jobVersion: number, note: string, despite: MarkoutSheet['despite'] }

@@ -1,4 +1,4 @@
-import type { CalculationSection, CalculationSheet } from '#core/plan'
+import type { CalculationSection, CalculationSheet } from '#core/sheets/calculation'
 import { formatQuantity, type UnitSystem } from '#core/units'
 import type { Working } from '#core/working'
 import { type DocumentFonts, footPages, INK, MUTED, openPdf, type Pdf } from './pdf'

@@ -1,15 +1,7 @@
-import type { FaceFigure, FigureLayer, LayerShapes } from '#core/drawing'
+import { byDepth, type FaceFigure, type LayerShapes, styleOf } from '#core/sheets/figure'
 import type { Point } from '#core/geometry'
-import { INK, type Pdf } from './pdf'
+import type { Pdf } from './pdf'
 
-interface Style { fill: string | null, stroke: string | null, width: number, dash?: [number, number], text: number }
-/** How each layer is drawn in print, from the lowest up: dark on light, so that a copier keeps it. Widths in points. */
-const styles: Record<FigureLayer, Style> = {
-  'keep-clear': { fill: '#eeeae0', stroke: '#a49b87', width: 0.4, dash: [3, 2], text: 0 }, 'courses': { fill: null, stroke: '#dcd8cf', width: 0.25, text: 0 }, 'supports': { fill: '#ecd9bd', stroke: '#b58f5c', width: 0.3, text: 6 },
-  'obstructions': { fill: '#ffffff', stroke: INK, width: 0.8, text: 7 }, 'modules': { fill: '#c9ced3', stroke: INK, width: 0.7, text: 9 }, 'rails': { fill: null, stroke: '#1c5fae', width: 1.4, text: 7 },
-  'splices': { fill: null, stroke: '#1c5fae', width: 1, text: 0 }, 'fixings': { fill: null, stroke: '#cf3a1a', width: 1.3, text: 0 }, 'outline': { fill: null, stroke: INK, width: 1.3, text: 8 },
-}
-const order = Object.keys(styles) as FigureLayer[]
 const CROSS = 2.6
 
 export interface FigureBox { x: number, y: number, width: number, height: number }
@@ -27,27 +19,27 @@ export function drawFigure(pdf: Pdf, { along, up, layers }: FaceFigure, box: Fig
   const perMm = POINTS_PER_MM / scale
   const left = box.x + (box.width - wide * perMm) / 2
   const at = ({ x, y }: Point): [number, number] => [left + (x - along.fromMm) * perMm, box.y + (up.toMm - y) * perMm]
-  for (const name of order) for (const one of layers.filter(layer => layer.layer === name)) drawLayer(pdf, one, at)
+  for (const one of byDepth(layers)) drawLayer(pdf, one, at)
   return { scale, height: high * perMm }
 }
 
 function drawLayer(pdf: Pdf, { layer, rings, lines, crosses, texts }: LayerShapes, at: (point: Point) => [number, number]) {
-  const style = styles[layer]
-  pdf.save().lineWidth(style.width)
-  if (style.stroke) pdf.strokeColor(style.stroke)
+  const { paper, ...plain } = styleOf(layer)
+  const style = { ...plain, ...paper }
+  pdf.save().lineWidth(style.width).strokeColor(style.stroke)
   if (style.dash) pdf.dash(style.dash[0], { space: style.dash[1] })
   for (const ring of rings) {
     const [first, ...rest] = ring.map(at)
     pdf.moveTo(...first!)
     for (const point of rest) pdf.lineTo(...point)
     pdf.closePath()
-    if (style.fill) pdf.fillAndStroke(style.fill, style.stroke ?? INK)
+    if (style.fill) pdf.fillAndStroke(style.fill, style.stroke)
     else pdf.stroke()
   }
   for (const [a, b] of lines) pdf.moveTo(...at(a)).lineTo(...at(b)).stroke()
   for (const cross of crosses) {
     const [x, y] = at(cross)
-    if (layer === 'splices') pdf.rect(x - 1.2, y - 3, 2.4, 6).fillAndStroke('#ffffff', style.stroke!)
+    if (style.fill) pdf.rect(x - 1.2, y - 3, 2.4, 6).fillAndStroke('#ffffff', style.stroke)
     else pdf.moveTo(x - CROSS, y - CROSS).lineTo(x + CROSS, y + CROSS).moveTo(x - CROSS, y + CROSS).lineTo(x + CROSS, y - CROSS).stroke()
   }
   pdf.undash().restore()
@@ -57,6 +49,6 @@ function drawLayer(pdf: Pdf, { layer, rings, lines, crosses, texts }: LayerShape
     const size = style.text
     // The eave's and the rafters' names stand under the face, the ridge's over it, rails' numbers beside their ends.
     const below = layer === 'supports' ? 3 : layer === 'outline' ? (text === 'ridge' ? -size - 3 : 11) : -size / 2
-    pdf.font(layer === 'modules' || layer === 'rails' ? 'bold' : 'regular').fontSize(size).fillColor(INK).text(text, x - 40 - (layer === 'rails' ? 7 : 0), y + below, { width: 80, align: 'center', lineBreak: false })
+    pdf.font(layer === 'modules' || layer === 'rails' ? 'bold' : 'regular').fontSize(size).fillColor(style.ink).text(text, x - 40 - (layer === 'rails' ? 7 : 0), y + below, { width: 80, align: 'center', lineBreak: false })
   }
 }

@@ -4,7 +4,8 @@ import type { Workbook, Worksheet } from 'exceljs'
 // The one-file build: in the other, dependencies choose their files at run time, which the server's bundle then lacks.
 import ExcelJS from 'exceljs/dist/exceljs.min.js'
 import type { Job } from '#core/job'
-import { type Loadout, loadRows, loadStageNames, purchaseRows } from '#core/loadout'
+import { type Loadout, loadRows, purchaseRows } from '#core/sheets/loadout'
+import { loadStageNames } from '#core/trade'
 import { formatLength } from '#core/units'
 
 type Row = Record<string, string | number>

@@ -1,5 +1,5 @@
-import { type Check, endReadings, gaugeWords, type Mark, type MarkStep, revisionName } from '#core/markout'
-import type { MarkoutSheet, SheetFace } from '#core/plan'
+import type { Check, Mark, MarkStep } from '#core/trade'
+import { endReadings, gaugeWords, type MarkoutSheet, revisionName, type SheetFace } from '#core/sheets/markout'
 import { formatLength, formatQuantity, type UnitSystem } from '#core/units'
 import { drawFigure } from './figure'
 import { type DocumentFonts, footPages, INK, MUTED, openPdf, type Paper, type Pdf } from './pdf'

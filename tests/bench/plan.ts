@@ -9,9 +9,8 @@ import { cutSticks, spliceWindows } from '../../core/sticks'
 import { checkRail, faceStrength, settingOf } from '../../core/strength'
 import { wayOf } from '../../core/rails'
 import { supportSystem } from '../../core/supports'
-import { roofClearOf } from '../../core/plan/clear'
-import { finishFace, judgesOf, layOut, placesOf, settingsOf } from '../../core/plan/face'
-import { planJob } from '../../core/plan'
+import { roofClearOf, layOut, planJob } from '../../core/plan'
+import { finishFace, judgesOf, placesOf, settingsOf } from '../../core/plan/face'
 
 const parts = { moduleId: 'skerry-425', railId: 'bollard-light', mountId: 'limpet-flashed', clampsId: 'pinch-inch' }
 const starter = starterJob('Bench', '', 'imperial', parts)
@@ -70,7 +69,7 @@ function printShares(job: Job) {
     ['fixings', () => placeFixings(rails, fixingProblem(rails, places, limits, judges()), limits, face.array.fixingPattern)],
     ['sticks', () => cutSticks(rails.map((rail, r) => ({ railId: rail.id, fromMm: rail.fromMm - 76, toMm: rail.toMm + 76, windows: spliceWindows(fixings.rails[r]!, chosen.rail.splice) })), { rail: chosen.rail, spliceAs: 'butted', van: job.van })],
     ['whole-rail check', () => rails.map((rail, r) => checkRail(settingOf(strength!, r, rail, chosen, face.array), fixings.rails[r]!.fixings.map(one => one.atMm)))],
-    ['parts and marks', () => finishFace(face, job, all)],
+    ['parts and marks', () => finishFace(face, job, demoCatalogue, all)],
   ]
   const keepClearRegion = all.region
   const times = steps.map(([name, work]) => ({ name, ms: timesOf(work, 40).median }))

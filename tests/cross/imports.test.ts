@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest'
 import { demoJobs } from '../../db/demo/jobs'
 import { areaMm2, type Point } from '../../core/geometry'
-import { faceFigure } from '../../core/drawing'
+import { faceFigure } from '../../core/sheets/figure'
 import { planJob } from '../../core/plan'
 import { shapeOf } from '../../core/roof'
 import { facesFromGeoJson, outlinesFromDxf } from '../../core/roof/import'
-import { faceDxf } from '../../core/formats'
+import { faceDxf } from '../../core/sheets/formats'
 import { roughened } from '../fixtures/out-of-true'
 import { catalogue } from '../fixtures/jobs'
 import { type Random, seeded } from '../fixtures/random'
@@ -106,7 +106,7 @@ describe('closed polylines', () => {
     for (const { job } of demoJobs) {
       const own = roughened(job, () => random.between(0, 6))
       planJob(own, catalogue).faces.forEach((plan, f) => {
-        const { faces, said } = facesIn(faceDxf(faceFigure(own.faces[f]!, plan)))
+        const { faces, said } = facesIn(faceDxf(faceFigure({ job: own, face: own.faces[f]!, plan })))
         expect(faces, job.title).toHaveLength(1)
         expect(said.some(sentence => sentence.includes('layer OUTLINE'))).toBe(true)
         const [before, after] = [shapeOf(own.faces[f]!.outline), shapeOf(faces[0]!.outline)]

@@ -1,6 +1,5 @@
 import { expect, it } from 'vitest'
-import type { ArrayRules } from '../../core/job'
-import { plainRow } from '../../core/job'
+import { type ArrayRules, plainRow } from '../../core/job'
 import { fillRows, mostModules, moduleSize } from '../../core/rows'
 import { catalogue, threeRowsOfSix } from '../fixtures/jobs'
 import { seeded } from '../fixtures/random'

@@ -1,6 +1,6 @@
 import ExcelJS from 'exceljs'
 import { expect, it } from 'vitest'
-import { loadoutOf, loadRows } from '../../core/loadout'
+import { loadoutOf, loadRows } from '../../core/sheets/loadout'
 import { planJob } from '../../core/plan'
 import { loadoutXlsx } from '../../server/documents/loadout'
 import { after, catalogue, threeRowsOfSix } from '../fixtures/jobs'

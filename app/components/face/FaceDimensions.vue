@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import type { FacePlan } from '#core/plan'
+import { type Ref as FaceRef, sameRef } from '#core/trade'
 import type { UnitSystem } from '#core/units'
 import type { FaceScale } from '../../composables/useFaceScale'
 
-const { plan, scale, selection, units } = defineProps<{ plan: FacePlan, scale: FaceScale, selection: string, units: UnitSystem }>()
-const selectedRail = computed(() => plan.rails.findIndex(rail => rail.id === selection))
+const { plan, scale, selection, units } = defineProps<{ plan: FacePlan, scale: FaceScale, selection: FaceRef, units: UnitSystem }>()
+const selectedRail = computed(() => plan.rails.findIndex(rail => sameRef(selection, { kind: 'rail', id: rail.id })))
 /** Dimensions up the slope are drawn as those along the eave, and the whole turned to be read from the right. */
 const turned = computed(() => plan.rails[selectedRail.value]?.way === 'up')
 /** Spans and overhangs of the selected rail, as dimension lines clear of the module numbers and of the next rail. */

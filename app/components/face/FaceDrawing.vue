@@ -1,15 +1,17 @@
 <script setup lang="ts">
-import { type LayerId, useLayers } from '../../composables/useLayers'
-import { tapeReadings } from '#core/markout'
+import { useLayers } from '../../composables/useLayers'
+import { tapeReadings } from '#core/hand'
 import { cornerLetter, placeAlong, readingAlong, readingUp } from '#core/roof'
 import type { Face, Job } from '#core/job'
 import type { FacePlan } from '#core/plan'
-import { chanceAt, rafterAt } from '#core/supports'
+import { layers } from '#core/sheets/figure'
+import { chanceAt } from '#core/supports'
+import { faceRef, type Ref as FaceRef } from '#core/trade'
 import { formatShare } from '#core/units'
 
 /** One face, square-on and to scale, with its two tapes. */
-const { job, face, plan, selection, showsHits = false, showsUse = false } = defineProps<{ job: Job, face: Face, plan: FacePlan, selection: string, showsHits?: boolean, showsUse?: boolean }>()
-const emit = defineEmits<{ select: [what: string], nudge: [event: KeyboardEvent] }>()
+const { job, face, plan, selection, showsHits = false, showsUse = false } = defineProps<{ job: Job, face: Face, plan: FacePlan, selection: FaceRef, showsHits?: boolean, showsUse?: boolean }>()
+const emit = defineEmits<{ select: [what: FaceRef], nudge: [event: KeyboardEvent] }>()
 
 const box = useTemplateRef('box')
 const { width, height } = useElementSize(box)
@@ -17,7 +19,7 @@ const { shows } = useLayers()
 const TAPE = 24
 const margins = computed(() => ({ left: face.datum === 'left' ? 128 : 44, right: face.datum === 'left' ? 44 : 128, top: 30, bottom: 118 }))
 const scale = computed(() => faceScale(plan.shape, width.value, height.value, margins.value))
-const readings = computed(() => tapeReadings(face, plan, selection))
+const readings = computed(() => tapeReadings({ job, face, plan }, selection))
 const upAt = computed(() => face.datum === 'left' ? scale.value.left - TAPE - 8 : scale.value.right + 8)
 const ready = computed(() => width.value > 0 && height.value > 0)
 
@@ -39,10 +41,13 @@ const chance = computed(() => {
   return chanceAt(plan.supports.rafters, fasteners, at.xMm, at.yMm)
 })
 
-/** Of several directions of the wind, whose zones are drawn. */
-const zoneSet = ref(0)
-const zoneSets = computed(() => plan.loading.loads?.wind.sets ?? [])
-const layer = (id: LayerId) => shows.value[id]
+/** Of drawings that lie over each other, as of winds from several sides, the one that is looked at. */
+const variant = ref(0)
+const shownLayers = computed(() => layers.filter(layer => !layer.toggle || shows.value[layer.toggle.key]).map(layer => ({ ...layer, drawn: layer.shapes({ job, face, plan }) })))
+const variants = computed(() => [...new Set(shownLayers.value.flatMap(layer => layer.drawn.flatMap(one => one.variant ?? [])))])
+const lookedAt = computed(() => variants.value[variant.value % (variants.value.length || 1)])
+const drawn = computed(() => shownLayers.value.map(layer => ({ ...layer, drawn: layer.drawn.filter(one => one.variant === undefined || one.variant === lookedAt.value) })))
+const hatch = useId()
 const path = (rings: { x: number, y: number }[][]) => rings.map(ring => `M${ring.map(({ x, y }) => `${scale.value.x(x).toFixed(2)} ${scale.value.y(y).toFixed(2)}`).join('L')}Z`).join('')
 /** Names of the edges other than eave and plain rakes, written outside along them. */
 const edgeLabels = computed(() => plan.shape.edges.flatMap((edge, i) => {
@@ -79,11 +84,11 @@ const summary = computed(() => `${face.name} to scale, ridge up: ${plan.modules}
       class="absolute inset-0"
       role="img"
       :aria-label="summary"
-      @click.self="emit('select', 'face')"
+      @click.self="emit('select', faceRef)"
     >
       <defs>
         <pattern
-          id="keep-clear-hatch"
+          :id="hatch"
           width="9"
           height="9"
           patternUnits="userSpaceOnUse"
@@ -106,60 +111,23 @@ const summary = computed(() => `${face.name} to scale, ridge up: ${plan.modules}
         </pattern>
       </defs>
 
-      <clipPath id="face-outline">
-        <path :d="path(plan.shape.region)" />
-      </clipPath>
       <path
         :d="path(plan.shape.region)"
         fill="#fdfcf8"
-        @click="emit('select', 'face')"
+        @click="emit('select', faceRef)"
       />
-      <g clip-path="url(#face-outline)">
-        <FaceCovering
-          v-if="layer('courses')"
-          :plan="plan"
-          :scale="scale"
-        />
-        <FaceSupports
-          v-if="layer('rafters')"
-          :plan="plan"
-          :scale="scale"
-          :selection="selection"
-          @select="emit('select', $event)"
-        />
-      </g>
-      <g v-if="layer('keepClear')">
-        <path
-          v-for="(strip, i) in plan.strips"
-          :key="i"
-          :d="path(strip.region)"
-          fill="url(#keep-clear-hatch)"
-          class="pointer-events-none"
-        />
-        <path
-          :d="path(plan.region)"
-          fill="none"
-          stroke="#8d8468"
-          stroke-width="1"
-          stroke-dasharray="2 3"
-          class="pointer-events-none"
-        />
-      </g>
-      <path
-        :d="path(plan.shape.region)"
-        fill="none"
-        stroke="#22272e"
-        stroke-width="2"
-        class="pointer-events-none"
-      />
-      <FaceObstructions
-        :obstructions="face.obstructions"
+      <FaceLayer
+        v-for="one in drawn"
+        :key="one.id"
+        :layer-style="one.style"
+        :shapes="one.drawn"
         :scale="scale"
-        :selection="selection"
+        :held="selection"
+        :hatch="hatch"
         @select="emit('select', $event)"
       />
       <g
-        v-if="selection === 'face' && face.outline.kind !== 'rectangle'"
+        v-if="selection.kind === 'face' && face.outline.kind !== 'rectangle'"
         class="pointer-events-none"
       >
         <g
@@ -193,56 +161,12 @@ const summary = computed(() => `${face.name} to scale, ridge up: ${plan.modules}
         class="pointer-events-none"
       >{{ edge.name }}</text>
 
-      <FaceModules
-        v-if="layer('modules')"
+      <FaceUse
+        v-if="showsUse"
         :plan="plan"
         :scale="scale"
         :selection="selection"
-        @select="emit('select', $event)"
       />
-
-      <g
-        v-if="layer('rafters') && layer('modules')"
-        clip-path="url(#face-outline)"
-        class="pointer-events-none"
-      >
-        <line
-          v-for="rafter in plan.supports.rafters"
-          :key="rafter.number"
-          :x1="scale.x(rafterAt(rafter, plan.shape.up.fromMm))"
-          :x2="scale.x(rafterAt(rafter, plan.shape.up.toMm))"
-          :y1="scale.bottom"
-          :y2="scale.top"
-          stroke="var(--color-timber)"
-          stroke-opacity="0.55"
-          stroke-width="1"
-          stroke-dasharray="3 5"
-        />
-      </g>
-
-      <FaceZones
-        v-if="layer('zones') && plan.loading.loads"
-        :plan="plan"
-        :scale="scale"
-        :set="zoneSet"
-      />
-
-      <FaceRails
-        v-if="layer('rails')"
-        :plan="plan"
-        :scale="scale"
-        :selection="selection"
-        @select="emit('select', $event)"
-      />
-
-      <FaceFixings
-        v-if="layer('fixings')"
-        :plan="plan"
-        :scale="scale"
-        :selection="selection"
-        :shows-use="showsUse"
-      />
-
       <FaceHits
         v-if="showsHits && face.supports.kind === 'rafters'"
         :supports="face.supports"
@@ -302,13 +226,13 @@ const summary = computed(() => `${face.name} to scale, ridge up: ${plan.modules}
       >Datum</text>
     </svg>
     <button
-      v-if="layer('zones') && zoneSets.length > 1"
+      v-if="variants.length > 1"
       type="button"
       class="absolute top-1 left-3 border border-chalk-500 bg-sheet px-2 py-0.5 text-sm font-semibold text-chalk-700"
       title="Press for the next direction of the wind"
-      @click="zoneSet = (zoneSet + 1) % zoneSets.length"
+      @click="variant++"
     >
-      Wind {{ zoneSets[zoneSet % zoneSets.length]!.wind }} ({{ zoneSet % zoneSets.length + 1 }} of {{ zoneSets.length }})
+      Wind {{ lookedAt }} ({{ variants.indexOf(lookedAt!) + 1 }} of {{ variants.length }})
     </button>
     <output
       v-if="pointer"

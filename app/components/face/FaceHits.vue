@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import type { RafterSupports } from '#core/job'
-import type { RafterFit } from '#core/supports'
-import { hitStateNames } from '#core/supports'
+import { hitStateNames, type RafterFit } from '#core/supports'
 import type { FaceScale } from '../../composables/useFaceScale'
 
 /** The hit log on the face: a filled mark for each reading, an open ring for a pilot that missed, a brick one for a hit that fits nowhere. */

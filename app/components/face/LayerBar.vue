@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { layers, useLayers } from '../../composables/useLayers'
+import { layerSwitches, useLayers } from '../../composables/useLayers'
 
 /** Switches the drawing's layers. */
 const { shows, toggle } = useLayers()
@@ -12,14 +12,14 @@ const { shows, toggle } = useLayers()
     aria-label="Layers of the drawing"
   >
     <button
-      v-for="layer in layers"
-      :key="layer.id"
+      v-for="layer in layerSwitches"
+      :key="layer.key"
       type="button"
       class="border-b-2 px-1.5 py-0.5 text-sm"
-      :class="shows[layer.id] ? 'border-chalk-500 text-graphite-900' : 'border-transparent text-graphite-500 line-through'"
-      :aria-pressed="shows[layer.id]"
+      :class="shows[layer.key] ? 'border-chalk-500 text-graphite-900' : 'border-transparent text-graphite-500 line-through'"
+      :aria-pressed="shows[layer.key]"
       :title="`${layer.name}: key ${layer.key.toUpperCase()}`"
-      @click="toggle(layer.id)"
+      @click="toggle(layer.key)"
     >
       {{ layer.name }}
     </button>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Face } from '#core/job'
-import type { TapeReading } from '#core/markout'
+import type { TapeReading } from '#core/hand'
 import { placeUp, readingUp, shapeOf } from '#core/roof'
 import type { UnitSystem } from '#core/units'
 import type { FaceScale } from '../../composables/useFaceScale'

@@ -1,5 +1,9 @@
 <script setup lang="ts">
-import { area, axisBottom, axisLeft, line, scaleLinear, select, ticks } from 'd3'
+import { ticks } from 'd3-array'
+import { axisBottom, axisLeft } from 'd3-axis'
+import { scaleLinear } from 'd3-scale'
+import { select } from 'd3-selection'
+import { area, line } from 'd3-shape'
 import { type BeamPiece, pieceAt } from '#core/beam'
 import { jointsOn } from '#core/plan'
 import { railCurves, settingOf } from '#core/strength'

@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import { formatUse } from '#core/capacity'
-import { checkWords } from '#core/findings'
+import { type CheckKind, checkWords, type SpanCell } from '#core/strength'
 import { zoneWords } from '#core/loads'
-import type { RailComparison, RailChoice } from '#core/plan'
-import type { CheckKind, SpanCell } from '#core/strength'
+import type { RailComparison, RailChoice } from '#core/asks'
 import { formatLength, formatMass, formatQuantity, pressure } from '#core/units'
 
 /** The greatest span of every rail in every zone, what stops it there, and what each rail would come to on this face. */

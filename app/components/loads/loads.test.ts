@@ -136,7 +136,7 @@ it('the summary and the chart of a rail say what they rest on', async () => {
   const summary = await mountOnJob(SlipLoadSummary, job)
   expect(summary.wrapper.text()).toMatch(/US 2010.*psf.*%/s)
   const [rail] = summary.plan.value.faces[0]!.rails
-  const { wrapper, press } = await mountOnJob(RailChart, job, { railId: rail!.id }, rail!.id)
+  const { wrapper, press } = await mountOnJob(RailChart, job, { railId: rail!.id }, { kind: 'rail', id: rail!.id })
   expect(wrapper.text()).toContain('Along rail 1')
   for (const kind of ['Shear', 'Sag', 'Moment']) {
     await press(kind)

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Cure, Finding } from '#core/findings'
+import type { Cure, Finding } from '#core/trade'
 
 /** The judgement calls with their cures: pointing at a cure shows it on the face, pressing it makes the edit. */
 const { findings } = defineProps<{ findings: Finding[] }>()

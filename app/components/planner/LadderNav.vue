@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { type StageId, stages } from '#core/job'
-import type { Finding } from '#core/findings'
+import type { Finding } from '#core/trade'
 
 /** The stages of the job as rungs, ground at the bottom; each says whether something there wants a person. */
 const { stage, findings, jobId } = defineProps<{ stage: StageId, findings: Finding[], jobId: string }>()

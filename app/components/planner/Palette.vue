@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { stages } from '#core/job'
-import { layers, useLayers } from '../../composables/useLayers'
+import { layerSwitches, useLayers } from '../../composables/useLayers'
 
 /** Go anywhere, do anything, by typing. */
 const { jobId } = defineProps<{ jobId: string }>()
@@ -29,7 +29,7 @@ const groups = computed(() => [
       { label: 'All jobs', onSelect: then(() => navigateTo('/')) },
     ],
   },
-  { id: 'layers', label: 'Layers', items: layers.map(layer => ({ label: `${shows.value[layer.id] ? 'Hide' : 'Show'} ${layer.name.toLowerCase()}`, onSelect: then(() => toggle(layer.id)) })) },
+  { id: 'layers', label: 'Layers', items: layerSwitches.map(layer => ({ label: `${shows.value[layer.key] ? 'Hide' : 'Show'} ${layer.name.toLowerCase()}`, onSelect: then(() => toggle(layer.key)) })) },
 ])
 </script>
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { StageId } from '#core/job'
-import type { Finding } from '#core/findings'
+import { stageOf } from '#core/hand'
+import { faceRef, type Finding, type Ref as FaceRef } from '#core/trade'
 import { useLayers } from '../../composables/useLayers'
 
 /** The planner's page: ladder, face, slip and findings, with everything reachable by keyboard. */
@@ -19,16 +20,17 @@ const shown = computed(() => {
   return { job: shownJob, face: shownJob.faces[at] ?? shownJob.faces[0]!, plan: shownPlan.faces[at] ?? shownPlan.faces[0]! }
 })
 
-const wholeStage: Partial<Record<StageId, string>> = { 'rafters': 'rafters', 'keep-clear': 'keep-clear', 'rows': 'rows', 'rails': 'rails' }
+const wholeStage: Partial<Record<StageId, FaceRef>> = { 'rafters': { kind: 'rafters' }, 'keep-clear': { kind: 'keep-clear' }, 'rows': { kind: 'rows' }, 'rails': { kind: 'rails' } }
 const stagePath = useStagePath()
-const selection = ref(wholeStage[stage] ?? 'face')
+const wholeOf = (which: StageId): FaceRef => wholeStage[which] ?? faceRef
+const selection = ref<FaceRef>(wholeOf(stage))
 /** What to select once the rung it lives on has been reached. */
-let onArrival: string | null = null
+let onArrival: FaceRef | null = null
 watch(() => stage, (next) => {
-  selection.value = onArrival ?? wholeStage[next] ?? 'face'
+  selection.value = onArrival ?? wholeOf(next)
   onArrival = null
 })
-function goTo(where: StageId, what: string) {
+function goTo(where: StageId, what: FaceRef) {
   if (where === stage) {
     selection.value = what
     return
@@ -37,13 +39,7 @@ function goTo(where: StageId, what: string) {
   void navigateTo(stagePath(jobId, where))
 }
 /** Selecting on the face takes a person to the rung where the selection's figures are. */
-function select(what: string) {
-  if (what.startsWith('rafter')) goTo('rafters', what)
-  else if (face.value.obstructions.some(one => one.id === what)) goTo('survey', what)
-  else if (what.startsWith('row ')) goTo('rows', what)
-  else if (what === 'rails' || plan.value.faces.some(one => one.rails.some(rail => rail.id === what))) goTo('rails', what)
-  else selection.value = what
-}
+const select = (what: FaceRef) => goTo(stageOf({ job: job.value, face: face.value, plan: facePlan.value }, what) ?? stage, what)
 
 provideFace({
   job, plan, face, facePlan, catalogue: computed(() => store.catalogue!), units: computed(() => job.value.units),
@@ -54,26 +50,27 @@ const found = computed(() => findingsFor(stage, plan.value.findings))
 /** A finding of another face takes a person there first. */
 async function showFinding(finding: Finding) {
   if (finding.faceId !== face.value.id) await choose(finding.faceId)
-  goTo(finding.stage, finding.about)
+  goTo(finding.stage, finding.about ?? wholeOf(finding.stage))
 }
-watch(() => face.value.id, () => selection.value = onArrival ?? wholeStage[stage] ?? 'face')
+watch(() => face.value.id, () => selection.value = onArrival ?? wholeOf(stage))
 
 const showsWorking = ref(false)
 const showsHelp = ref(false)
 const showsPalette = ref(false)
 const message = ref('')
-const { balance, swapDatum, nudge, step, workings } = useFaceActions(face, facePlan, selection, message)
+const { balance, swapDatum, nudge, step, workings } = useFaceActions(job, face, facePlan, selection, message)
 
 /** The selected rail where it has a chart: with loads known and fixings to stand on. */
 const charted = computed(() => {
-  const at = stage === 'rails' ? facePlan.value.rails.findIndex(rail => rail.id === selection.value) : -1
-  return at >= 0 && facePlan.value.uses[at] ? selection.value : null
+  const held = selection.value
+  const at = stage === 'rails' && held.kind === 'rail' ? facePlan.value.rails.findIndex(rail => rail.id === held.id) : -1
+  return facePlan.value.uses[at] ? facePlan.value.rails[at]!.id : null
 })
 const onSheet = computed(() => stage === 'load-out' || stage === 'mark-out')
 usePlannerKeys({
   jobId: () => jobId, stage: () => stage, toggle, balance, swapDatum, step,
   undo: store.undo, redo: store.redo,
-  selectAll: () => selection.value = wholeStage[stage] ?? 'face',
+  selectAll: () => selection.value = wholeOf(stage),
   showWorking: () => showsWorking.value = true, showHelp: () => showsHelp.value = true, showPalette: () => showsPalette.value = true,
 })
 </script>

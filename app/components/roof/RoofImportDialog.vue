@@ -1,7 +1,6 @@
 <script setup lang="ts">
-import { refused } from '#core/outcome'
+import { type Outcome, refused } from '#core/outcome'
 import { type AsksUnit, drawingUnits, facesFromGeoJson, type Hole, MOST_FILE_BYTES, outlineFromCsv, outlinesFromDxf } from '#core/roof/import'
-import type { Outcome } from '#core/outcome'
 import type { Face, Outline } from '#core/job'
 import { shapeOf } from '#core/roof'
 import { formatLength } from '#core/units'

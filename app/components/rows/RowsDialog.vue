@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Arrangement } from '#core/plan'
+import type { Arrangement } from '#core/asks'
 import { formatPower } from '#core/units'
 
 /** Three good ways for the rows to stand, side by side; choosing one is an edit like any other. */

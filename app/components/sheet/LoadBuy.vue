@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Loadout } from '#core/loadout'
+import type { Loadout } from '#core/sheets/loadout'
 import type { UnitSystem } from '#core/units'
 
 /** What is bought, grouped by whom it is bought of, in whole packs. */

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Job } from '#core/job'
-import { type Loadout, loadStageNames } from '#core/loadout'
+import type { Loadout } from '#core/sheets/loadout'
+import { loadStageNames } from '#core/trade'
 import type { UnitSystem } from '#core/units'
 
 /** What each face takes, so that bundles can be laid out below it. */

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Job, LoadoutRules } from '#core/job'
-import { type Loadout, loadStageNames } from '#core/loadout'
+import type { Loadout } from '#core/sheets/loadout'
+import { loadStageNames } from '#core/trade'
 import { formatMass, type UnitSystem } from '#core/units'
 
 /** Lifts to the roof in the order of the day, each within the rated load. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { LoadLine } from '#core/loadout'
+import type { LoadLine } from '#core/sheets/loadout'
 import type { UnitSystem } from '#core/units'
 
 /** A part by its name, and by its length where it is sold by length. */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { PartKind } from '#core/catalogue'
 import type { Job, Spare } from '#core/job'
-import { type Loadout, spareRule } from '#core/loadout'
+import { type Loadout, spareRule } from '#core/sheets/loadout'
 import { done, refused } from '#core/outcome'
 
 /** The rule for the spares of each part: a share, pieces on top, or both. */

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { type Loadout, type LoadLine, loadStageNames, loadStages } from '#core/loadout'
+import type { Loadout, LoadLine } from '#core/sheets/loadout'
+import { loadStageNames, loadStages } from '#core/trade'
 import { formatMass, type UnitSystem } from '#core/units'
 
 /** The van list, stage by stage of the day, to be ticked while loading. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type FaceChanges, revisionName } from '#core/markout'
+import { type FaceChanges, revisionName } from '#core/sheets/markout'
 import type { UnitSystem } from '#core/units'
 
 /** Where the mark-out stands: which revision is out, what has changed since, and the next to be issued. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { stopsOf } from '#core/plan'
+import { stopsOf } from '#core/sheets/markout'
 import { datumName } from '#core/roof'
 
 /** The mark-out: lines and marks in the order in which they are struck, every reading from the one datum. */
@@ -97,7 +97,7 @@ const files = computed(() => [[
               :job="sheet.job"
               :face="face"
               :plan="sheet.plan.faces[f]!"
-              selection="rails"
+              :selection="{ kind: 'rails' }"
             />
           </div>
           <ol>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { endReadings, gaugeWords, type LineCard, type MarkTask } from '#core/markout'
+import { endReadings, gaugeWords, type LineCard, type MarkTask } from '#core/sheets/markout'
 import type { UnitSystem } from '#core/units'
 
 /** One line on the phone: the reading that is called out large, all of the line's readings below it, each to be ticked by itself. */

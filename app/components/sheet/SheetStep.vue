@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { endReadings, gaugeWords, type MarkStep } from '#core/markout'
+import { endReadings, gaugeWords } from '#core/sheets/markout'
+import type { MarkStep } from '#core/trade'
 import type { UnitSystem } from '#core/units'
 
 /** One step of the mark-out: its readings large enough for a roof, the checks that prove them, and the stick that could be stepped instead. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { MarkTask } from '#core/markout'
+import type { MarkTask } from '#core/sheets/markout'
 import type { UnitSystem } from '#core/units'
 
 /** What the tape reads at a mark, or what a check has to come to. */

@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import { formatUse } from '#core/capacity'
-import { checkWords } from '#core/findings'
+import { checkWords, supportSums } from '#core/strength'
 import { loadEditionNames } from '#core/job'
 import { zonesOver } from '#core/loads'
-import { supportSums } from '#core/strength'
 import { force, formatQuantity, pressure } from '#core/units'
 
 /** What loads the face and how far the worst of everything is used. */

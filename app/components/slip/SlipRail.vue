@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { formatUse } from '#core/capacity'
-import { checkWords } from '#core/findings'
+import { checkWords } from '#core/strength'
 import { endNames, fixedPoint, placeOfLine, placeRailEdit, type RailPlan, railWords, runTape, typedPlace } from '#core/rails'
 import { otherTape, readingOn } from '#core/roof'
 import { force, formatQuantity, formatShare } from '#core/units'
@@ -41,7 +41,7 @@ const still = computed(() => {
       color="neutral"
       variant="ghost"
       label="All rails"
-      @click="select('rails')"
+      @click="select({ kind: 'rails' })"
     />
   </div>
   <FieldLengthField

@@ -6,9 +6,9 @@ import { mismatches } from '#core/catalogue'
 import { runTape } from '#core/rails'
 import { otherTape, readingOn } from '#core/roof'
 
-const { job, face, facePlan, catalogue, units, selection, select, commit } = useFace()
+const { job, face, facePlan, catalogue, units, holds, select, commit } = useFace()
 const jobId = useRoute().params.id as string
-const rail = computed(() => facePlan.value.rails.find(one => one.id === selection.value) ?? null)
+const rail = computed(() => facePlan.value.rails.find(one => holds({ kind: 'rail', id: one.id })) ?? null)
 const part = ref('rails')
 const parts4 = [{ label: 'Rails', value: 'rails' }, { label: 'Loads', value: 'loads' }, { label: 'Holds', value: 'holds' }, { label: 'Sticks', value: 'sticks' }]
 const asksSpans = ref(false)
@@ -163,7 +163,7 @@ const patternChoices = computed(() => (Object.keys(patternNames) as FixingPatter
         <button
           type="button"
           class="flex w-full items-baseline justify-between border-b border-dotted border-graphite-300 py-1.5 text-left text-[15px] hover:bg-chalk-50"
-          @click="select(one.id)"
+          @click="select({ kind: 'rail', id: one.id })"
         >
           <span>{{ frames ? 'Line' : 'Rail' }} {{ one.number }}, {{ one.way === 'up' ? 'along' : 'up' }} <FieldLengthText
             :mm="readingOn(face, otherTape(runTape(one)), one.lineMm)"

@@ -1,10 +1,9 @@
 <script setup lang="ts">
-import type { ArrayRules, ColumnRule, Orientation, StackEnd } from '#core/job'
+import { type ArrayRules, type ColumnRule, type Orientation, plainRow, type StackEnd } from '#core/job'
 import { gapBelow, type RowPlan } from '#core/rows'
-import { plainRow } from '#core/job'
 import { placeUp, readingAlong, readingUp } from '#core/roof'
 
-const { face, facePlan, catalogue, units, selection, select, commit } = useFace()
+const { face, facePlan, catalogue, units, holds, select, commit } = useFace()
 const array = computed(() => face.value.array)
 const rows = computed(() => facePlan.value.rows.rows)
 const set = (values: Partial<Omit<ArrayRules, 'rows'>>) => commit(arrayEdit(face.value.id, values))
@@ -64,7 +63,7 @@ function raiseRow(index: number, mm: number) {
  * close rows under the pointer, and the click would be lost.
  */
 function selectByKey(event: FocusEvent, index: number) {
-  if ((event.target as HTMLElement).matches(':focus-visible')) select(`row ${index + 1}`)
+  if ((event.target as HTMLElement).matches(':focus-visible')) select({ kind: 'row', index })
 }
 /** From the eave up as it is built; shown with the top row first, as it is seen. */
 const shownRows = computed(() => [...rows.value].reverse())
@@ -157,10 +156,10 @@ const shownRows = computed(() => [...rows.value].reverse())
     v-for="row in shownRows"
     :key="row.index"
     class="mt-1 border-l-4 py-1 pl-2"
-    :class="selection === `row ${row.index + 1}` ? 'border-chalk-500 bg-chalk-50' : row.fits ? 'border-graphite-200' : 'border-brick-500'"
+    :class="holds({ kind: 'row', index: row.index }) ? 'border-chalk-500 bg-chalk-50' : row.fits ? 'border-graphite-200' : 'border-brick-500'"
     :aria-label="`Row ${row.index + 1}`"
     @focusin="selectByKey($event, row.index)"
-    @click="select(`row ${row.index + 1}`)"
+    @click="select({ kind: 'row', index: row.index })"
   >
     <div class="flex items-center justify-between gap-2">
       <span class="font-semibold whitespace-nowrap">Row {{ row.index + 1 }}</span>
@@ -194,7 +193,7 @@ const shownRows = computed(() => [...rows.value].reverse())
         />
       </div>
     </div>
-    <template v-if="selection === `row ${row.index + 1}`">
+    <template v-if="holds({ kind: 'row', index: row.index })">
       <FieldLengthField
         :label="`${face.datum === 'left' ? 'Left' : 'Right'} edge`"
         hint="reading along the eave"

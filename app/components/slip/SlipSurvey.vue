@@ -1,11 +1,11 @@
 <script setup lang="ts">
 /** The survey in four parts: the whole roof, this face's shape, what stands on it, and what covers it. */
-const { face, selection } = useFace()
+const { selection } = useFace()
 const part = ref<string>('shape')
 const parts = [{ label: 'Roof', value: 'roof' }, { label: 'Shape', value: 'shape' }, { label: 'On it', value: 'obstructions' }, { label: 'Covering', value: 'covering' }]
 // An obstruction picked on the drawing brings its figures with it.
 watch(selection, (what) => {
-  if (face.value.obstructions.some(one => one.id === what)) part.value = 'obstructions'
+  if (what.kind === 'obstruction') part.value = 'obstructions'
 }, { immediate: true })
 </script>
 

@@ -19,8 +19,8 @@ import SiteSheet from '../site/SiteSheet.vue'
 
 // There are no threads here: the planner's answers are worked out in place.
 mockNuxtImport('usePlanner', () => () => ({
-  probeFace: async (...question: Parameters<typeof import('#core/plan')['probeFace']>) => (await import('#core/plan')).probeFace(...question),
-  pricePatterns: async (...question: Parameters<typeof import('#core/plan')['pricePatterns']>) => (await import('#core/plan')).pricePatterns(...question),
+  probeFace: async (...question: Parameters<typeof import('#core/asks')['probeFace']>) => (await import('#core/asks')).probeFace(...question),
+  pricePatterns: async (...question: Parameters<typeof import('#core/asks')['pricePatterns']>) => (await import('#core/asks')).pricePatterns(...question),
 }))
 
 const noFigure = /\bNaN\b|\bInfinity\b|\bundefined\b|\[object/
@@ -36,7 +36,7 @@ describe('rows', () => {
     expect(wrapper.text()).not.toMatch(noFigure)
   })
   it('have places that are dropped or held, and lock with what they hold', async () => {
-    const { press, plan, job } = await mountOnJob(SlipRows, threeRowsOfSix(), {}, 'row 1')
+    const { press, plan, job } = await mountOnJob(SlipRows, threeRowsOfSix(), {}, { kind: 'row', index: 0 })
     await press('Place 2')
     expect(plan.value.faces[0]!.rows.rows[0]!.blocks.map(block => block.count)).toEqual([1, 4])
     await press('Place 2')
@@ -52,7 +52,7 @@ describe('rows', () => {
   })
   it('read their lower edge off the datum corner, and go where it is typed, on an eave out of level', async () => {
     const corners = ([[0, 20, 'eave'], [9000, 0, 'rake'], [9000, 6500, 'ridge'], [0, 6500, 'rake']] as const).map(([xMm, yMm, edge]) => ({ xMm, yMm, edge }))
-    const { type, plan, field } = await mountOnJob(SlipRows, { ...changed({ outline: { kind: 'corners', corners }, datum: 'left' }), units: 'metric' }, {}, 'row 1')
+    const { type, plan, field } = await mountOnJob(SlipRows, { ...changed({ outline: { kind: 'corners', corners }, datum: 'left' }), units: 'metric' }, {}, { kind: 'row', index: 0 })
     const reading = () => plan.value.faces[0]!.marks.find(step => step.id === 'first-row')!.marks[0]!.readingMm
     expect((field('Lower edge').element as HTMLInputElement).value).toBe(`${Math.round(reading())} mm`)
     await type('Lower edge', '400')
@@ -72,7 +72,7 @@ describe('rafters', () => {
   const logged = (layout: 'nominal' | 'fitted' | 'irregular') => changed({ supports: { ...rafterRow(inch(12), inch(24), inch(1.5)), layout, hits } })
 
   it('take a typed place, forget it when it is emptied, and say why a length can’t be read', async () => {
-    const { type, job, wrapper } = await mountOnJob(SlipRafters, threeRowsOfSix(), {}, 'rafters')
+    const { type, job, wrapper } = await mountOnJob(SlipRafters, threeRowsOfSix(), {}, { kind: 'rafters' })
     await type('Rafter 3', '5\' 1"')
     expect(job.value.faces[0]!.supports).toMatchObject({ found: [{ rafter: 3, centreMm: expect.closeTo(inch(61), 6) as number }] })
     await type('Rafter 3', '')
@@ -83,7 +83,7 @@ describe('rafters', () => {
     expect(wrapper.find('[role=alert]').text()).toContain('at least 150 mm')
   })
   it.each(['nominal', 'fitted', 'irregular'] as const)('%s: the log says of each hit what it is to the rafters', async (layout) => {
-    const { wrapper } = await mountOnJob(SlipRafters, logged(layout), {}, 'rafters')
+    const { wrapper } = await mountOnJob(SlipRafters, logged(layout), {}, { kind: 'rafters' })
     const lines = wrapper.findAll('[data-hit]').map(line => line.text())
     expect(lines).toHaveLength(8)
     if (layout !== 'irregular') expect(lines[7]).toContain('fits no rafter')
@@ -91,7 +91,7 @@ describe('rafters', () => {
     expect(wrapper.text()).not.toMatch(noFigure)
   })
   it('log a hit by typing, refuse one twice, set one aside and take one out', async () => {
-    const { field, wrapper, job, press } = await mountOnJob(SlipRafters, logged('fitted'), {}, 'rafters')
+    const { field, wrapper, job, press } = await mountOnJob(SlipRafters, logged('fitted'), {}, { kind: 'rafters' })
     const log = async (reading: string) => {
       await field('Reading from').setValue(reading)
       await wrapper.find('form').trigger('submit')
@@ -112,7 +112,7 @@ describe('rafters', () => {
       purlins: { kind: 'purlins', member: 'batten', firstMm: 300, spacingMm: 600, widthMm: 50, thicknessMm: null, batten: null, found: [] }, seams: { kind: 'seams', firstMm: 200, spacingMm: 430 },
       screws: { kind: 'screws', firstMm: 125, spacingMm: 250, firstRowMm: 150, rowSpacingMm: 600 }, sheathing: { kind: 'sheathing', thicknessMm: 18, areas: [] },
     } as const
-    const { wrapper, edits, type } = await mountOnJob(SlipRafters, changed({ supports: supports[kind] as never }), {}, 'rafters')
+    const { wrapper, edits, type } = await mountOnJob(SlipRafters, changed({ supports: supports[kind] as never }), {}, { kind: 'rafters' })
     expect(wrapper.findAll('input').length).toBeGreaterThan(0)
     expect(wrapper.text()).not.toMatch(noFigure)
     await type({ purlins: 'First line', seams: 'First seam', screws: 'First screw', sheathing: 'Thickness' }[kind], kind === 'sheathing' ? '3/4"' : '7"')
@@ -125,13 +125,13 @@ describe('survey', () => {
     const job = changed({ obstructions: [{ id: 'flue', kind: 'vent', round: true, xMm: 3000, yMm: 3000, widthMm: 120, heightMm: 120, clearanceMm: 100 }] })
     const { wrapper, selection } = await mountOnJob(SlipSurvey, job)
     expect(wrapper.text()).toContain('Along the eave')
-    selection.value = 'flue'
+    selection.value = { kind: 'obstruction', id: 'flue' }
     await wrapper.vm.$nextTick()
     expect(wrapper.text()).toContain('Middle along')
   })
   it('reads obstructions from the datum corner', async () => {
     const job = changed({ datum: 'right', obstructions: [{ id: 'flue', kind: 'vent', round: true, xMm: inch(100), yMm: 3000, widthMm: 120, heightMm: 120, clearanceMm: 100 }] })
-    const { type, job: now, field } = await mountOnJob(SurveyObstructions, job, {}, 'flue')
+    const { type, job: now, field } = await mountOnJob(SurveyObstructions, job, {}, { kind: 'obstruction', id: 'flue' })
     expect((field('Middle along').element as HTMLInputElement).value).toBe('19\' 8"')
     await type('Middle along', '19\' 0"')
     expect(now.value.faces[0]!.obstructions[0]!.xMm).toBeCloseTo(inch(108), 6)
@@ -206,7 +206,7 @@ describe('keep-clear', () => {
 
 describe('rails', () => {
   it('list each fixing in the order of the tape with what is known of its timber', async () => {
-    const { wrapper } = await mountOnJob(SlipRails, changed({ datum: 'right' }), {}, 'row1-lower')
+    const { wrapper } = await mountOnJob(SlipRails, changed({ datum: 'right' }), {}, { kind: 'rail', id: 'row1-lower' })
     const lines = wrapper.findAll('ol li').map(line => line.text())
     expect(lines).toHaveLength(6)
     expect(lines[0]).toContain('guessed')

@@ -43,7 +43,7 @@ watch([() => facePlan.value, () => face.value], async () => {
         <button
           type="button"
           class="w-full border-b border-dotted border-graphite-300 py-1.5 text-left text-[15px] hover:bg-chalk-50"
-          @click="select(`rafter ${probe.rafter}`)"
+          @click="select({ kind: 'rafter', number: probe.rafter })"
         >
           <span class="flex items-baseline justify-between gap-2"><span>{{ i + 1 }}. Rafter {{ probe.rafter }} at</span>
             <b><FieldLengthText

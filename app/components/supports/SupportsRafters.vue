@@ -4,7 +4,7 @@ import { placeAlong, readingAlong } from '#core/roof'
 
 /** Rafters: how they are known, the hit log, what it says, and each with how sure one is of it. */
 const { supports } = defineProps<{ supports: RafterSupports }>()
-const { face, facePlan, units, selection, select, commit } = useFace()
+const { face, facePlan, units, holds, select, commit } = useFace()
 const set = (values: Partial<Omit<RafterSupports, 'kind' | 'found' | 'hits'>>) => commit({ type: 'set-rafters', faceId: face.value.id, values })
 const rafters = computed(() => facePlan.value.supports.rafters)
 const proved = computed(() => rafters.value.filter(rafter => rafter.state === 'proved').length)
@@ -85,8 +85,8 @@ const stateWords = { proved: 'proved', inferred: 'inferred', guessed: 'guessed' 
     <div
       v-for="rafter in ordered"
       :key="rafter.number"
-      :class="selection === `rafter ${rafter.number}` ? 'bg-chalk-50' : ''"
-      @focusin="select(`rafter ${rafter.number}`)"
+      :class="holds({ kind: 'rafter', number: rafter.number }) ? 'bg-chalk-50' : ''"
+      @focusin="select({ kind: 'rafter', number: rafter.number })"
     >
       <FieldLengthField
         :label="`Rafter ${rafter.number}`"
@@ -106,8 +106,8 @@ const stateWords = { proved: 'proved', inferred: 'inferred', guessed: 'guessed' 
       <button
         type="button"
         class="flex w-full items-baseline justify-between gap-2 border-b border-dotted border-graphite-300 py-1.5 text-left text-[15px] hover:bg-chalk-50"
-        :class="selection === `rafter ${rafter.number}` ? 'bg-chalk-50' : ''"
-        @click="select(`rafter ${rafter.number}`)"
+        :class="holds({ kind: 'rafter', number: rafter.number }) ? 'bg-chalk-50' : ''"
+        @click="select({ kind: 'rafter', number: rafter.number })"
       >
         <span>Rafter {{ rafter.number }} <span class="text-[13px] text-muted">{{ stateWords[rafter.state] }}</span></span>
         <span class="font-semibold whitespace-nowrap"><FieldLengthText

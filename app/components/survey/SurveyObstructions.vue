@@ -1,11 +1,12 @@
 <script setup lang="ts">
+import { faceRef } from '#core/trade'
 import { v4 as newId } from 'uuid'
 import type { Obstruction, ObstructionKind } from '#core/job'
 import { obstructionNames } from '#core/keepclear'
 import { placeAlong, placeUp, readingAlong, readingUp, shapeOf } from '#core/roof'
 
 /** What stands on the face, by running readings of its middle from the datum corner. */
-const { face, units, selection, select, commit } = useFace()
+const { face, units, holds, select, commit } = useFace()
 const set = (obstructions: Obstruction[]) => commit(faceEdit(face.value.id, { obstructions }))
 const change = (id: string, values: Partial<Obstruction>) => set(face.value.obstructions.map(one => one.id === id ? { ...one, ...values } : one))
 const remove = (id: string) => set(face.value.obstructions.filter(one => one.id !== id))
@@ -21,7 +22,7 @@ function add(kind: ObstructionKind) {
     id, kind, round, xMm: (along.fromMm + along.toMm) / 2, yMm: (up.fromMm + up.toMm) / 2,
     widthMm: round ? (us ? 101.6 : 110) : (us ? 609.6 : 600), heightMm: round ? (us ? 101.6 : 110) : (us ? 609.6 : 600), clearanceMm: us ? 152.4 : 150,
   }])
-  if (outcome.ok) select(id)
+  if (outcome.ok) select({ kind: 'obstruction', id })
 }
 const adding = ref<ObstructionKind>('vent')
 </script>
@@ -40,15 +41,15 @@ const adding = ref<ObstructionKind>('vent')
     v-for="(one, i) in face.obstructions"
     :key="one.id"
     class="mb-1 border-l-4 pl-2"
-    :class="one.id === selection ? 'border-chalk-500 bg-chalk-50' : 'border-graphite-300'"
+    :class="holds({ kind: 'obstruction', id: one.id }) ? 'border-chalk-500 bg-chalk-50' : 'border-graphite-300'"
     :aria-label="`${obstructionNames[one.kind]} ${i + 1}`"
   >
     <div class="flex items-center justify-between gap-1">
       <button
         type="button"
         class="flex-1 py-1 text-left"
-        :aria-expanded="one.id === selection"
-        @click="select(one.id === selection ? 'face' : one.id)"
+        :aria-expanded="holds({ kind: 'obstruction', id: one.id })"
+        @click="select(holds({ kind: 'obstruction', id: one.id }) ? faceRef : { kind: 'obstruction', id: one.id })"
       >
         <span class="block font-semibold">{{ obstructionNames[one.kind][0]!.toUpperCase() }}{{ obstructionNames[one.kind].slice(1) }}</span>
         <span class="block text-[13px] text-muted"><FieldLengthText
@@ -68,7 +69,7 @@ const adding = ref<ObstructionKind>('vent')
         @click="remove(one.id)"
       />
     </div>
-    <template v-if="one.id === selection">
+    <template v-if="holds({ kind: 'obstruction', id: one.id })">
       <FieldChoiceField
         label="Kind"
         :value="one.kind"

@@ -4,7 +4,7 @@ import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { ref } from 'vue'
 import { catalogue, changed, threeRowsOfSix } from '../../../tests/fixtures/jobs'
 import { type Job, starterFace } from '#core/job'
-import { lineCards, markTasks } from '#core/markout'
+import { lineCards, markTasks } from '#core/sheets/markout'
 import { planJob } from '#core/plan'
 import RoofPage from './[id]/roof.vue'
 

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { asCandidate, everyChoice, smallRail, type SmallRail } from '../../../tests/fixtures/rails'
 import { type Random, seeded } from '../../../tests/fixtures/random'
-import { choosePattern } from '.'
+import { choosePattern } from './index'
 
 /** A few rails over the same irregular rafters, some shorter than others. */
 function someRails(random: Random, n: number): SmallRail[] {

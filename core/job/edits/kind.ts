@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import type { z } from 'zod'
 import type { Job } from '../schema'
 
 /** Chooses among examples: `pick` one of several, `whole` a whole number and `between` any number from least to most. */

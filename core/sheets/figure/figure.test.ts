@@ -1,17 +1,17 @@
 import { describe, expect, it } from 'vitest'
-import { demoJobs } from '../../db/demo/jobs'
-import { catalogue, changed, planOf, threeRowsOfSix } from '../../tests/fixtures/jobs'
-import { areaMm2, bounds, type Point } from '../geometry'
-import { planJob } from '../plan'
-import { faceFigure, figureLayers, type FigureLayer } from './index'
+import { demoJobs } from '../../../db/demo/jobs'
+import { catalogue, changed, planOf, threeRowsOfSix } from '../../../tests/fixtures/jobs'
+import { areaMm2, bounds, type Point } from '../../geometry'
+import { planJob } from '../../plan'
+import { faceFigure, paperLayers } from './index'
 
-const figure = (job = threeRowsOfSix()) => faceFigure(job.faces[0]!, planOf(job.faces[0]!))
-const layerOf = (one: ReturnType<typeof figure>, name: FigureLayer) => one.layers.find(layer => layer.layer === name)!
+const figure = (job = threeRowsOfSix()) => faceFigure({ job, face: job.faces[0]!, plan: planOf(job.faces[0]!) })
+const layerOf = (one: ReturnType<typeof figure>, name: string) => one.layers.find(layer => layer.layer === name)!
 
 describe('the drawing of a face', () => {
   it('has every layer once, and what the fixture counts on each', () => {
     const drawn = figure()
-    expect(drawn.layers.map(one => one.layer)).toEqual([...figureLayers])
+    expect(drawn.layers.map(one => one.layer)).toEqual(paperLayers.map(one => one.id))
     expect(layerOf(drawn, 'modules').rings).toHaveLength(18)
     expect(layerOf(drawn, 'modules').texts.map(one => one.text)).toEqual(Array.from({ length: 18 }, (_, i) => String(i + 1)))
     expect(layerOf(drawn, 'rails').lines).toHaveLength(6)
@@ -21,7 +21,7 @@ describe('the drawing of a face', () => {
   it.each(demoJobs.map(({ job }) => [job.title, job] as const))('of %s keeps courses, supports and keep-clear strips inside the outline', (_, job) => {
     const plan = planJob(job, catalogue)
     job.faces.forEach((face, f) => {
-      const drawn = faceFigure(face, plan.faces[f]!)
+      const drawn = faceFigure({ job, face, plan: plan.faces[f]! })
       const box = bounds(plan.faces[f]!.shape.region)!
       const inside = ({ x, y }: Point) => x >= box.along.fromMm - 1 && x <= box.along.toMm + 1 && y >= box.up.fromMm - 1 && y <= box.up.toMm + 1
       for (const name of ['courses', 'keep-clear'] as const) {

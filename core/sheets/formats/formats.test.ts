@@ -1,20 +1,20 @@
 import DxfParser from 'dxf-parser'
-import { geoDistance } from 'd3'
+import { geoDistance } from 'd3-geo'
 import sharp from 'sharp'
 import { describe, expect, it } from 'vitest'
-import { demoJobs } from '../../db/demo/jobs'
-import { catalogue } from '../../tests/fixtures/jobs'
-import { faceFigure, figureLayers } from '../drawing'
-import { areaMm2 } from '../geometry'
-import { planJob } from '../plan'
-import { onFace } from '../rails'
-import { planOutline, shapeOf } from '../roof'
-import { facesFromGeoJson, outlinesFromDxf } from '../roof/import'
+import { demoJobs } from '../../../db/demo/jobs'
+import { catalogue } from '../../../tests/fixtures/jobs'
+import { faceFigure, paperLayers } from '../figure'
+import { areaMm2 } from '../../geometry'
+import { planJob } from '../../plan'
+import { onFace } from '../../rails'
+import { planOutline, shapeOf } from '../../roof'
+import { facesFromGeoJson, outlinesFromDxf } from '../../roof/import'
 import { dxfLayer, faceDxf, faceSvg, roofGeoJson } from './index'
 
 const drawn = demoJobs.map(({ job }) => {
   const plan = planJob(job, catalogue)
-  return { title: job.title, job, plan, face: job.faces[0]!, figure: faceFigure(job.faces[0]!, plan.faces[0]!) }
+  return { title: job.title, job, plan, face: job.faces[0]!, figure: faceFigure({ job, face: job.faces[0]!, plan: plan.faces[0]! }) }
 })
 
 interface Entity { type: string, layer: string, vertices?: { x: number, y: number }[], position?: { x: number, y: number } }
@@ -23,9 +23,9 @@ const parsed = (text: string) => new DxfParser().parseSync(text) as unknown as {
 describe.each(drawn)('$title as DXF', ({ face, plan, figure }) => {
   const text = faceDxf(figure)
   const drawing = parsed(text)
-  const on = (layer: typeof figureLayers[number]) => drawing.entities.filter(one => one.layer === dxfLayer(layer))
+  const on = (layer: string) => drawing.entities.filter(one => one.layer === dxfLayer(layer))
   it('has every layer by name, in millimetres', () => {
-    expect(Object.keys(drawing.tables.layer.layers)).toEqual(expect.arrayContaining(figureLayers.map(dxfLayer)))
+    expect(Object.keys(drawing.tables.layer.layers)).toEqual(expect.arrayContaining(paperLayers.map(layer => dxfLayer(layer.id))))
     expect(drawing.header.$INSUNITS).toBe(4)
   })
   it('has modules, rails and fixings where the plan has them', () => {
@@ -47,7 +47,7 @@ describe.each(drawn)('$title as DXF', ({ face, plan, figure }) => {
   })
   it('is an SVG that a general renderer draws at its size, too', async () => {
     const svg = faceSvg(figure)
-    for (const layer of figureLayers) expect(svg).toContain(`<g id="${layer}"`)
+    for (const layer of paperLayers) expect(svg).toContain(`<g id="${layer.id}"`)
     const { width, height, format } = await sharp(Buffer.from(svg), { density: 25.4, limitInputPixels: false }).metadata()
     expect(format).toBe('svg')
     // The margin is 250 mm all round.

@@ -1,5 +1,5 @@
 import type { LoadoutRules } from '../../job'
-import type { LoadLine } from './list'
+import type { LoadLine } from './line'
 import { loadStages, type LoadStage } from '../../trade'
 
 /** One lift to the roof, in the order in which the day wants it. */

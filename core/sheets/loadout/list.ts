@@ -1,29 +1,11 @@
-import type { Catalogue, PartKind } from '../../catalogue'
+import type { Catalogue } from '../../catalogue'
 import type { Job } from '../../job'
-import type { FacePlan } from '../../plan'
-import { partsOfJob } from '../../plan'
-import { loadStages, type LoadStage, type Part, wholePieces } from '../../trade'
+import { type FacePlan, partsOfJob } from '../../plan'
+import { loadStages, type Part, wholePieces } from '../../trade'
 import { trades } from '../../trades'
 import { liftPlan, type LiftPlan } from './lifts'
+import type { LoadLine } from './line'
 import { spareRule, sparesFor } from './spares'
-
-/** One line of the load-out over the whole job. */
-export interface LoadLine extends Pick<Part, 'name' | 'maker' | 'stage' | 'lengthMm' | 'packOf' | 'rule'> {
-  /** The same for the same part in every plan: by it a tick is kept. */
-  id: string
-  kind: PartKind
-  /** Pieces that each face needs; what is bought by the cartridge or reel is counted over the job only. */
-  byFace: { faceId: string, pieces: number }[]
-  needed: number
-  spares: number
-  total: number
-  /** Of one piece, kg; null where nobody has given it. */
-  unitMassKg: number | null
-  /** Of one piece, in the catalogue's currency; null where nobody has given it. */
-  unitPrice: number | null
-  /** Taken from the yard, not bought. */
-  fromYard: boolean
-}
 
 /** One supplier's part of the purchase list. */
 export interface Purchase { supplier: string, lines: { line: LoadLine, packs: number, pieces: number, cost: number | null }[], cost: number, unpriced: number }

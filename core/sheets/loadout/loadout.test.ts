@@ -1,9 +1,9 @@
 import Papa from 'papaparse'
 import { describe, expect, it } from 'vitest'
-import { demoJobs } from '../../db/demo/jobs'
-import { after, catalogue, changed, threeRowsOfSix } from '../../tests/fixtures/jobs'
-import type { Job } from '../job'
-import { planJob } from '../plan'
+import { demoJobs } from '../../../db/demo/jobs'
+import { after, catalogue, changed, threeRowsOfSix } from '../../../tests/fixtures/jobs'
+import type { Job } from '../../job'
+import { planJob } from '../../plan'
 import { loadoutCsv, loadoutOf, purchasesCsv, sparesFor } from './index'
 
 const of = (job: Job) => {

@@ -1,8 +1,10 @@
 import Papa from 'papaparse'
 import { describe, expect, it } from 'vitest'
-import { changed, inch, planOf, threeRowsOfSix } from '../../tests/fixtures/jobs'
-import { parseLength } from '../units'
-import { marksCsv, tapeReadings } from './index'
+import type { Ref } from '../../trade'
+import { changed, inch, planOf, threeRowsOfSix } from '../../../tests/fixtures/jobs'
+import { parseLength } from '../../units'
+import { marksCsv } from './index'
+import { tapeReadings } from '../../hand'
 
 describe('mark-out', () => {
   const job = threeRowsOfSix()
@@ -59,10 +61,14 @@ describe('mark-out', () => {
 })
 
 describe('tape readings of a selection', () => {
-  const [face] = threeRowsOfSix().faces
-  const plan = planOf(face!)
-  it.each([['face', 2, 2], ['rafters', 14, 0], ['rafter 3', 1, 0], ['keep-clear', 2, 2], ['rows', 2, 6], ['row 2', 7, 2], ['rails', 0, 6], ['row1-lower', 6, 1]])('%s: %i along, %i up', (selection, along, up) => {
-    const readings = tapeReadings(face!, plan, selection)
+  const job = threeRowsOfSix()
+  const face = job.faces[0]!
+  const plan = planOf(face)
+  it.each<[Ref, number, number]>([
+    [{ kind: 'face' }, 2, 2], [{ kind: 'rafters' }, 14, 0], [{ kind: 'rafter', number: 3 }, 1, 0], [{ kind: 'keep-clear' }, 2, 2], [{ kind: 'rows' }, 2, 6], [{ kind: 'row', index: 1 }, 7, 2],
+    [{ kind: 'rails' }, 0, 6], [{ kind: 'rail', id: 'row1-lower' }, 6, 1],
+  ])('%o: %i along, %i up', (selection, along, up) => {
+    const readings = tapeReadings({ job, face, plan }, selection)
     expect([readings.along.length, readings.up.length]).toEqual([along, up])
     for (const one of [...readings.along, ...readings.up]) expect(Number.isFinite(one.readingMm)).toBe(true)
   })

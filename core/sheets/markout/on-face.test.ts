@@ -1,14 +1,13 @@
 import { describe, expect, it } from 'vitest'
-import { catalogue, changed } from '../../tests/fixtures/jobs'
-import { seeded } from '../../tests/fixtures/random'
-import { demoJobs } from '../../db/demo/jobs'
-import type { Outline } from '../job'
-import { rulesOf } from '../job'
-import { planJob } from '../plan'
-import { runTape } from '../rails'
-import { datumName, placeAlong, placeOn, placeUp, readingOn, shapeOf } from '../roof'
-import { tapeReadings } from './readings'
-import type { MarkStep } from './step'
+import { catalogue, changed } from '../../../tests/fixtures/jobs'
+import { seeded } from '../../../tests/fixtures/random'
+import { demoJobs } from '../../../db/demo/jobs'
+import { type Outline, rulesOf } from '../../job'
+import { planJob } from '../../plan'
+import { runTape } from '../../rails'
+import { datumName, placeAlong, placeOn, placeUp, readingOn, shapeOf } from '../../roof'
+import { tapeReadings } from '../../hand'
+import type { MarkStep } from '../../trade'
 
 /** Whether a point lies on a polygon or within so much of it, by the winding number and the distance to its sides: no code of the planner's. */
 function onFace(ring: { x: number, y: number }[], x: number, y: number, withinMm: number): boolean {
@@ -116,12 +115,12 @@ describe('the tapes on the screen', () => {
         const [near, far] = railWay === 'across' ? ['along', 'up'] as const : ['up', 'along'] as const
         // A rail that finds nothing to be fixed to has no step.
         const sheet = (id: string) => plan.marks.find(step => step.id === id)?.marks.map(mark => mark.readingMm) ?? []
-        expect(tapeReadings(face!, plan, 'rails')[far].map(one => one.readingMm)).toEqual(sheet('rail-lines'))
+        expect(tapeReadings({ job, face: face!, plan }, { kind: 'rails' })[far].map(one => one.readingMm)).toEqual(sheet('rail-lines'))
         for (const rail of plan.rails) {
-          expect(tapeReadings(face!, plan, rail.id)[near].map(one => one.readingMm)).toEqual(sheet(`fixings-${rail.id}`))
+          expect(tapeReadings({ job, face: face!, plan }, { kind: 'rail', id: rail.id })[near].map(one => one.readingMm)).toEqual(sheet(`fixings-${rail.id}`))
           expect(placeOn(face!, runTape(rail), readingOn(face!, runTape(rail), 1234))).toBeCloseTo(1234, 9)
         }
-        const rows = tapeReadings(face!, plan, 'rows').up.map(one => one.readingMm)
+        const rows = tapeReadings({ job, face: face!, plan }, { kind: 'rows' }).up.map(one => one.readingMm)
         expect(rows).toEqual(sheet('rows'))
       }
     }

@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest'
-import { after, catalogue, changed, inch, planOf, threeRowsOfSix } from '../../tests/fixtures/jobs'
-import { plainRow } from '../job'
-import { markoutSheet, planJob } from '../plan'
-import { readingDivisionMm } from '../units'
-import { gaugeError, lineCards, markTasks, revisionName, sheetChanges, spokenCheck, spokenLength, spokenMark, spokenStep, spokenTask, squareFor } from './index'
+import { after, catalogue, changed, inch, planOf, threeRowsOfSix } from '../../../tests/fixtures/jobs'
+import { plainRow } from '../../job'
+import { markoutSheet, gaugeError, lineCards, markTasks, revisionName, sheetChanges, spokenCheck, spokenLength, spokenMark, spokenStep, spokenTask } from './index'
+import { planJob } from '../../plan'
+import { readingDivisionMm } from '../../units'
+import { squareFor } from '../../rows'
 
 const face = () => threeRowsOfSix().faces[0]!
 const marksOf = (array = {}, values = {}) => planOf(changed(values, array).faces[0]!).marks

@@ -1,36 +1,13 @@
 import type { RafterSupports } from '../../job'
 import type { Interval } from '../../geometry'
-import { type Rafter, SCATTER_MM } from '../rafters'
+import { type Rafter, SCATTER_MM } from '../rafter'
 import { chanceOver, FOUND_AT, INFERRED_AT, type Spread } from '../chance'
 import { LEAN_NEEDS_MM, nearestRafter, rowGuesses, rowLogLikelihood, type RowGuess, spacingRanges, TYPED_TIMES } from './candidates'
 import { missesOf, type Observation, observationsOf } from './observation'
 import { centreWithPilots, type Pilot } from './pilots'
 import { regressRow, type RowFit, type RowPrior } from './regress'
 import { irregularRafters } from './irregular'
-
-/** What the fit says of one hit. */
-export interface HitCheck {
-  hitId: string
-  /** Rafter it is taken to be on; null for one that fits none. */
-  rafter: number | null
-  /** Reading less fitted centre, mm; for a pilot that hit, from the nearest place inside the timber. */
-  offMm: number
-  outlier: boolean
-  /** True where it would fit a second timber beside its rafter. */
-  doubled: boolean
-}
-
-/** Rafters as the hit log has them. */
-export interface RafterFit {
-  kind: 'row' | 'irregular'
-  rafters: Rafter[]
-  checks: HitCheck[]
-  /** For a row: the fitted spacing and lean with their standard errors; null for an irregular set. */
-  spacing: { mm: number, seMm: number, nominalMm: number | null } | null
-  lean: { perMm: number, se: number, skewed: boolean } | null
-  /** The next likeliest spacing, and how many times less likely; null when nothing else comes near. */
-  rival: { spacingMm: number, timesLess: number } | null
-}
+import type { HitCheck, RafterFit } from './rafter-fit'
 
 /** A residual beyond this many standard deviations is wrong: one in a thousand by chance. */
 const OUTLIER = 3.29

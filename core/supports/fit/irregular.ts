@@ -1,8 +1,8 @@
 import { inverse, Matrix } from 'ml-matrix'
 import type { RafterSupports } from '../../job'
 import { chanceOver, FOUND_AT, INFERRED_AT } from '../chance'
-import type { Rafter } from '../rafters'
-import type { RafterFit } from './fit'
+import type { Rafter } from '../rafter'
+import type { RafterFit } from './rafter-fit'
 import { missesOf, type Observation } from './observation'
 import { centreWithPilots } from './pilots'
 

@@ -1,6 +1,6 @@
 import type { RafterSupports } from '../../job'
 import { chanceOver, INFERRED_AT, type Spread } from '../chance'
-import type { Rafter } from '../rafters'
+import type { Rafter } from '../rafter'
 import { spacingRanges, TYPED_TIMES } from './candidates'
 import { regressRow, type RowFit } from './regress'
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type LineCard, lineCards, markTasks, revisionName, spokenTask } from '#core/markout'
+import { type LineCard, lineCards, markTasks, revisionName, spokenTask } from '#core/sheets/markout'
 import { datumName } from '#core/roof'
 
 /** The mark-out on the roof: one card a line, readable at arm's length in the sun, read aloud, ticked whole or mark by mark with one thumb. */

@@ -1,4 +1,4 @@
-import { calculationSheet } from '#core/plan'
+import { calculationSheet } from '#core/sheets/calculation'
 import { calculationPdf } from '../../../documents/calculation'
 import { documentFonts } from '../../../documents/fonts'
 

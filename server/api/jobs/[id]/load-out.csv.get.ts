@@ -1,4 +1,4 @@
-import { loadoutCsv, loadoutOf } from '#core/loadout'
+import { loadoutCsv, loadoutOf } from '#core/sheets/loadout'
 
 /** What goes on the van as a table. */
 export default defineEventHandler(async (event) => {

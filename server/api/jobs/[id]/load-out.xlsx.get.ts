@@ -1,4 +1,4 @@
-import { loadoutOf } from '#core/loadout'
+import { loadoutOf } from '#core/sheets/loadout'
 import { loadoutXlsx } from '../../../documents/loadout'
 
 /** The load-out as a workbook. */

@@ -1,4 +1,4 @@
-import { marksCsv } from '#core/markout'
+import { marksCsv } from '#core/sheets/markout'
 
 /** The marks of every face as a table. */
 export default defineEventHandler(async (event) => {

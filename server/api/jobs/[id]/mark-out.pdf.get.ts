@@ -1,6 +1,5 @@
 import { z } from 'zod'
-import { sheetChanges } from '#core/markout'
-import { markoutSheet } from '#core/plan'
+import { sheetChanges, markoutSheet } from '#core/sheets/markout'
 import { asFirm } from '../../../db/pool'
 import { findSheet } from '../../../db/sheets'
 import { documentFonts } from '../../../documents/fonts'

@@ -1,4 +1,4 @@
-import { loadoutOf, purchasesCsv } from '#core/loadout'
+import { loadoutOf, purchasesCsv } from '#core/sheets/loadout'
 
 /** What is bought of whom, as a table. */
 export default defineEventHandler(async (event) => {

@@ -1,4 +1,4 @@
-import { roofGeoJson } from '#core/formats'
+import { roofGeoJson } from '#core/sheets/formats'
 
 /** The roof in plan as GeoJSON. */
 export default defineEventHandler(async (event) => {

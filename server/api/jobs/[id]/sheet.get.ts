@@ -1,6 +1,5 @@
-import { sheetChanges } from '#core/markout'
-import { loadoutOf } from '#core/loadout'
-import { markoutSheet } from '#core/plan'
+import { sheetChanges, markoutSheet } from '#core/sheets/markout'
+import { loadoutOf } from '#core/sheets/loadout'
 import { asFirm } from '../../../db/pool'
 import { findSheet, listSheets } from '../../../db/sheets'
 

@@ -1,5 +1,6 @@
 import { z } from 'zod'
-import { markoutSheet, planJob, stopsOf } from '#core/plan'
+import { markoutSheet, stopsOf } from '#core/sheets/markout'
+import { planJob } from '#core/plan'
 import { loadCatalogue } from '../../../db/catalogue'
 import { lockJob } from '../../../db/jobs'
 import { asFirm } from '../../../db/pool'
