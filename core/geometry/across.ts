@@ -1,3 +1,4 @@
+import type { Interval } from './interval'
 import type { Point, Region } from './polygon'
 
 /**
@@ -22,4 +23,14 @@ export function lineAcross({ from, to }: { from: Point, to: Point }, region: Reg
   if (hits.length < 2) return null
   const at = (share: number): Point => ({ x: from.x + share * dx, y: from.y + share * dy })
   return { from: at(Math.min(...hits)), to: at(Math.max(...hits)) }
+}
+
+/** The stretches of a level line at one height that lie in a region, from the left, mm; an edge along the line counts with what lies above it. */
+export function stretchesAt(region: Region, yMm: number): Interval[] {
+  const crossings = region.flatMap(ring => ring.flatMap((a, i) => {
+    const b = ring[(i + 1) % ring.length]!
+    if ((a.y > yMm) === (b.y > yMm)) return []
+    return [a.x + (b.x - a.x) * (yMm - a.y) / (b.y - a.y)]
+  })).sort((a, b) => a - b)
+  return crossings.flatMap((toMm, i) => i % 2 ? [{ fromMm: crossings[i - 1]!, toMm }] : [])
 }

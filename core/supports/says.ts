@@ -1,4 +1,4 @@
-import { common, freeIntervals, lineAcross, type Point, type Region } from '../geometry'
+import { common, lineAcross, type Point, type Region, stretchesAt } from '../geometry'
 import { shapeOf } from '../roof'
 import { type Ask, type FaceSays, isAcross, type Layer, type MarkDraft, type Selectable, shape, signOf, type TapePlace, type Tone } from '../trade'
 import { carried, clashes, outside, rivalSpacing, tooFewHits, waitingFit, wrongHits } from './findings'
@@ -17,7 +17,6 @@ const drawn: Layer<Ask<SupportsLayout>> = {
   style: { fill: '#dcbb8a', stroke: '#a07a41', width: 0.6, text: 6, ink: '#22272e', dxfColour: 42, paper: { fill: '#ecd9bd' } },
   shapes: ({ plan: { supports, shape: { region, up } } }) => {
     const banded = (areas: Region) => common(areas, region)
-    const acrossAt = (y: number) => freeIntervals(region, { fromMm: y, toMm: y })
     const upFrom = (from: Point, to: Point) => lineAcross({ from, to }, region)
     return [
       ...supports.rafters.flatMap((rafter) => {
@@ -27,7 +26,7 @@ const drawn: Layer<Ask<SupportsLayout>> = {
         const ref = { kind: 'rafter' as const, number: rafter.number }
         return [shape({ kind: 'area', rings: band }, ref, tones[rafter.state]), shape({ kind: 'text', at: { x: rafter.centreMm, y: up.fromMm }, text: String(rafter.number), roomMm: 0 }, ref)]
       }),
-      ...supports.across.flatMap(line => acrossAt(line.centreMm).map(({ fromMm, toMm }) => shape({ kind: 'area', rings: box(fromMm, toMm, line.centreMm - line.widthMm / 2, line.centreMm + line.widthMm / 2) }, null, tones[line.state]))),
+      ...supports.across.flatMap(line => stretchesAt(region, line.centreMm).map(({ fromMm, toMm }) => shape({ kind: 'area', rings: box(fromMm, toMm, line.centreMm - line.widthMm / 2, line.centreMm + line.widthMm / 2) }, null, tones[line.state]))),
       ...supports.seams.flatMap(({ xMm }) => {
         const on = upFrom({ x: xMm, y: up.fromMm }, { x: xMm, y: up.toMm })
         return on ? [shape({ kind: 'line', ...on })] : []

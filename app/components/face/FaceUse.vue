@@ -19,9 +19,9 @@ const bars = computed(() => plan.fixings.rails.flatMap((own, r) => {
     return [{ id: fixing.id, at: `translate(${scale.x(xMm)} ${scale.y(yMm)})`, use, label: held ? labelAt(rail.way, rail.side) : null }]
   })
 }))
-/** Over the fixing; beside a rail up the slope, on the side where its dimensions are not. */
+/** On the side of its rail where the dimensions are not. */
 function labelAt(way: string, side: string) {
-  if (way === 'across') return { 'x': 3, 'y': -16, 'text-anchor': 'middle' }
+  if (way === 'across') return { 'x': 3, 'y': side === 'upper' ? 24 : -16, 'text-anchor': 'middle' }
   return side === 'left' ? { 'x': -12, 'y': 5, 'text-anchor': 'end' } : { 'x': 19, 'y': 5, 'text-anchor': 'start' }
 }
 </script>

@@ -17,6 +17,8 @@ describe('the drawing of a face', () => {
     expect(layerOf(drawn, 'rails').lines).toHaveLength(6)
     expect(layerOf(drawn, 'fixings').crosses).toHaveLength(36)
     expect(layerOf(drawn, 'supports').rings).toHaveLength(14)
+    expect(layerOf(drawn, 'courses').lines).toHaveLength(planOf(threeRowsOfSix().faces[0]!).courses.length)
+    expect(layerOf(drawn, 'courses').lines.length).toBeGreaterThan(20)
   })
   it.each(demoJobs.map(({ job }) => [job.title, job] as const))('of %s keeps courses, supports and keep-clear strips inside the outline', (_, job) => {
     const plan = planJob(job, catalogue)
@@ -36,7 +38,9 @@ describe('the drawing of a face', () => {
   })
   it('ends a course where a hip cuts it', () => {
     const outline = { kind: 'corners' as const, corners: [[0, 0, 'eave'], [9000, 0, 'hip'], [6000, 4000, 'ridge'], [3000, 4000, 'hip']].map(([xMm, yMm, edge]) => ({ xMm: xMm as number, yMm: yMm as number, edge: edge as 'eave' })) }
-    for (const [from, to] of layerOf(figure(changed({ outline })), 'courses').lines) {
+    const { lines } = layerOf(figure(changed({ outline })), 'courses')
+    expect(lines.length).toBeGreaterThan(20)
+    for (const [from, to] of lines) {
       expect(from.x).toBeCloseTo(3000 * from.y / 4000, 3)
       expect(to.x).toBeCloseTo(9000 - 3000 * to.y / 4000, 3)
     }
