@@ -1,3 +1,4 @@
+import 'fake-indexeddb/auto'
 import { mountSuspended, registerEndpoint } from '@nuxt/test-utils/runtime'
 import { flushPromises } from '@vue/test-utils'
 import { createError, readBody } from 'h3'
@@ -39,6 +40,7 @@ async function page() {
 beforeEach(() => {
   Object.assign(office, { captions: new Map([['eave', ''], ['meter', '']]), away: false, hold: Promise.resolve() })
   localStorage.clear()
+  useQueue().drop(useQueue().entries.map(entry => entry.id))
   answers = []
 })
 

@@ -1,3 +1,4 @@
+import 'fake-indexeddb/auto'
 import { mockNuxtImport, registerEndpoint } from '@nuxt/test-utils/runtime'
 import { createError, readBody } from 'h3'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
@@ -9,18 +10,20 @@ mockNuxtImport('usePlanner', () => () => ({
   planJob: async (...question: Parameters<typeof import('#core/plan')['planJob']>) => (await import('#core/plan')).planJob(...question),
 }))
 
-interface Sent { baseVersion: number, entries: (Pick<HistoryEntry, 'id' | 'kind'> & { edit: Edit })[] }
+interface Sent { baseVersion: number | null, entries: (Pick<HistoryEntry, 'id' | 'kind'> & { edit: Edit })[] }
 
 /** A server that keeps one job as the real one does, and can be told to be away, to refuse, or that somebody else was faster. */
 const office = {
-  job: threeRowsOfSix(), version: 0, history: [] as (HistoryEntry & { version: number, personName: string })[], known: new Set<string>(), mood: 'well' as 'well' | 'away' | 'refuses' | 'signed-out', asked: 0,
+  job: threeRowsOfSix(), version: 0, history: [] as (HistoryEntry & { version: number, personName: string })[], known: new Set<string>(), mood: 'well' as 'well' | 'away' | 'signed-out', asked: 0,
+  /** Edits that it finds something wrong with. */
+  refuses: (_: Edit): boolean => false,
   make(edit: Edit, id: string, kind: HistoryEntry['kind'] = 'edit', personName = 'Perrin Oakum') {
     this.history.push({ id, kind, edit, inverse: inverseOf(this.job, edit), version: ++this.version, personName })
     this.job = applyEdit(this.job, edit)
     this.known.add(id)
   },
   reset() {
-    Object.assign(this, { job: threeRowsOfSix(), version: 0, history: [], known: new Set(), mood: 'well', asked: 0 })
+    Object.assign(this, { job: threeRowsOfSix(), version: 0, history: [], known: new Set(), mood: 'well', asked: 0, refuses: () => false })
   },
 }
 const jobId = '99999999-2222-4333-8444-555555555555'
@@ -30,11 +33,12 @@ registerEndpoint(`/api/jobs/${jobId}/edits`, { method: 'POST', handler: async (e
   const { baseVersion, entries } = await readBody<Sent>(event)
   if (office.mood === 'away') throw createError({ statusCode: 503 })
   if (office.mood === 'signed-out') throw createError({ statusCode: 401 })
-  if (office.mood === 'refuses') throw createError({ statusCode: 422, data: { problems: [{ path: 'edit', sentence: 'The office does not take this.' }] } })
   const fresh = entries.filter(entry => !office.known.has(entry.id))
-  if (fresh.length && baseVersion !== office.version) throw createError({ statusCode: 409, data: { version: office.version, job: office.job, entries: office.history.filter(entry => entry.version > baseVersion) } })
-  for (const { id, kind, edit } of fresh) office.make(edit, id, kind)
-  return { version: office.version }
+  if (entries.length > 200) throw createError({ statusCode: 400 })
+  if (fresh.length && baseVersion !== null && baseVersion !== office.version) throw createError({ statusCode: 409, data: { version: office.version, job: office.job, entries: office.history.filter(entry => entry.version > baseVersion!) } })
+  const refused = fresh.filter(entry => office.refuses(entry.edit)).map(({ id }) => ({ id, sentence: 'The office does not take this.' }))
+  for (const { id, kind, edit } of fresh) if (!refused.some(one => one.id === id)) office.make(edit, id, kind)
+  return { version: office.version, refused }
 } })
 
 const pitch = (pitchDeg: number): Edit => ({ type: 'set-face', faceId: 'main', values: { pitchDeg } })
@@ -48,10 +52,14 @@ async function opened() {
 }
 const settled = (store: ReturnType<typeof useJobStore>, state: string) => vi.waitFor(() => expect(store.saveState).toBe(state), { timeout: 5000 })
 
-beforeEach(() => {
+const kept = () => JSON.stringify(useQueue().entries.map(entry => entry.content))
+
+beforeEach(async () => {
   office.reset()
   localStorage.clear()
   useJobStore().close()
+  await useQueue().open()
+  useQueue().drop(useQueue().entries.map(entry => entry.id))
 })
 
 describe('the open job', () => {
@@ -104,14 +112,14 @@ describe('what is on the way', () => {
     office.mood = 'away'
     store.commit(pitch(27))
     await settled(store, 'offline')
-    expect(localStorage.getItem(`upper-deck/unsent/${jobId}`)).toContain('27')
+    expect(kept()).toContain('27')
     store.close()
     office.mood = 'well'
     await store.open(jobId)
     expect(pitchOf(store.job)).toBe(27)
     await vi.waitFor(() => expect(pitchOf(office.job)).toBe(27), { timeout: 5000 })
     await settled(store, 'saved')
-    expect(localStorage.getItem(`upper-deck/unsent/${jobId}`)).toBeNull()
+    expect(kept()).toBe('[]')
   })
   it('goes on top of what somebody else changed meanwhile, and says who and what', async () => {
     const store = await opened()
@@ -132,15 +140,37 @@ describe('what is on the way', () => {
     expect(pitchOf(store.job)).toBe(20)
     await vi.waitFor(() => expect(pitchOf(office.job)).toBe(20), { timeout: 5000 })
   })
-  it('that the office refuses can be given up, with its sentence', async () => {
+  it('that the office refuses is set aside alone, by name; the rest is made, and it can be tried again or given up', async () => {
     const store = await opened()
-    office.mood = 'refuses'
+    office.refuses = edit => edit.type === 'set-job'
     store.commit(pitch(12))
-    await settled(store, 'refused')
-    expect(store.refusal).toBe('The office does not take this.')
-    store.giveUpRefused()
-    expect(pitchOf(store.job)).toBe(pitchOf(threeRowsOfSix()))
-    expect(store.saveState).toBe('saved')
+    store.commit({ type: 'set-job', values: { title: 'Not this' } })
+    store.commit({ type: 'set-array', faceId: 'main', values: { rowCount: 2 } })
+    await vi.waitFor(() => expect(store.aside).toHaveLength(1), { timeout: 5000 })
+    await settled(store, 'saved')
+    expect(store.aside[0]).toMatchObject({ refused: 'The office does not take this.', content: { edit: { type: 'set-job' } } })
+    expect([pitchOf(office.job), office.job.faces[0]!.array.rowCount, store.job!.title]).toEqual([12, 2, threeRowsOfSix().title])
+    office.refuses = () => false
+    useQueue().takeUp(store.aside[0]!.id)
+    await vi.waitFor(() => expect(office.job.title).toBe('Not this'), { timeout: 5000 })
+    expect(store.aside).toHaveLength(0)
+    office.refuses = () => true
+    store.commit(pitch(60))
+    await vi.waitFor(() => expect(store.aside).toHaveLength(1), { timeout: 5000 })
+    useQueue().giveUp(store.aside[0]!.id)
+    expect([store.aside.length, pitchOf(store.job)]).toEqual([0, 12])
+  })
+  it('goes in batches that the office takes: 500 made while it is away are all there', async () => {
+    const store = await opened()
+    office.mood = 'away'
+    for (let i = 1; i <= 500; i++) store.commit(pitch(10 + i / 25))
+    await settled(store, 'offline')
+    expect(store.waiting).toBe(500)
+    office.mood = 'well'
+    window.dispatchEvent(new Event('online'))
+    await vi.waitFor(() => expect(office.history).toHaveLength(500), { timeout: 10_000 })
+    await settled(store, 'saved')
+    expect([pitchOf(office.job), pitchOf(store.job), store.aside.length]).toEqual([30, 30, 0])
   })
   it('says that one is signed out, and loses nothing', async () => {
     const store = await opened()
@@ -148,7 +178,7 @@ describe('what is on the way', () => {
     store.commit(pitch(13))
     await settled(store, 'signed-out')
     expect(pitchOf(store.job)).toBe(13)
-    expect(localStorage.getItem(`upper-deck/unsent/${jobId}`)).toContain('13')
+    expect(kept()).toContain('13')
   })
 })
 

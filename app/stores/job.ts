@@ -1,16 +1,13 @@
 import { defineStore } from 'pinia'
 import { FetchError } from 'ofetch'
-import { v4 as newId } from 'uuid'
 import type { Catalogue } from '#core/catalogue'
 import { type Edit, foldEntries, type HistoryEntry, type Job, readEdit, rebased, sentencesOf, stacksOf, touches, type UndoStacks, type UnsentEntry, wordsFor } from '#core/job'
 import { done, type Outcome, refused } from '#core/outcome'
 import { changesBetween, type Plan } from '#core/plan'
+import { type RemoteEntry, unsentEntry, watchEdits } from '../queue/edits'
 
 /** What the server has told us: everything since lies in the unsent entries. */
 interface Base { jobId: string, job: Job, version: number, catalogue: Catalogue, stacks: UndoStacks }
-
-/** A change made elsewhere, as the server tells of it. */
-type RemoteEntry = HistoryEntry & { version: number, personName: string }
 
 /** What somebody else changed while we were at it. */
 export interface Meanwhile {
@@ -20,18 +17,22 @@ export interface Meanwhile {
   theirs: Edit[]
 }
 
-export type SaveState = 'saved' | 'saving' | 'offline' | 'signed-out' | 'refused'
+/** How it stands with what was done to this job here: edits, ticks and captions alike. */
+export type SaveState = 'saved' | 'saving' | 'offline' | 'signed-out'
 
-const SEND_AFTER_MS = 150
-const RETRY_MS = 4000
 const LOOK_EVERY_MS = 4000
 
 /** The open job: what the server has, what it has not yet, the plan of both together, and undo. */
 export const useJobStore = defineStore('job', () => {
+  const queue = useQueue()
   const base = shallowRef<Base | null>(null)
-  const unsent = shallowRef<UnsentEntry[]>([])
-  const saveState = ref<SaveState>('saved')
-  const refusal = ref('')
+  const unsent = computed((): UnsentEntry[] => base.value ? queue.of(base.value.jobId, 'edits').map(unsentEntry) : [])
+  /** What of this job has not reached the office, and what the office did not take. */
+  const waiting = computed(() => base.value ? queue.waitingOf(base.value.jobId).length : 0)
+  const aside = computed(() => base.value ? queue.asideOf(base.value.jobId) : [])
+  /** Somebody who only looks finds out here that the session has run out. */
+  const signedOut = ref(false)
+  const saveState = computed((): SaveState => signedOut.value ? 'signed-out' : !waiting.value ? 'saved' : queue.standing === 'offline' || queue.standing === 'signed-out' ? queue.standing : 'saving')
   const meanwhile = shallowRef<Meanwhile | null>(null)
   const loadProblem = ref('')
 
@@ -45,26 +46,26 @@ export const useJobStore = defineStore('job', () => {
 
   async function open(jobId: string) {
     close()
+    await queue.open()
     try {
       const opened = await $fetch<{ job: Job, version: number, catalogue: Catalogue, history: Pick<HistoryEntry, 'id' | 'kind' | 'inverse'>[] }>(`/api/jobs/${jobId}`)
       // The page may have gone before the server's answer came: what the server has is no longer on the way.
-      dropUnsent(jobId, opened.history.map(entry => entry.id))
-      unsent.value = unsentOf(jobId)
+      queue.drop(opened.history.map(entry => entry.id))
+      unwatch = watchEdits(jobId, { version: () => base.value!.version, took, overtaken })
       base.value = { jobId, job: opened.job, version: opened.version, catalogue: opened.catalogue, stacks: stacksOf(opened.history) }
       loadProblem.value = ''
-      if (unsent.value.length) void send()
+      if (unsent.value.length) void queue.send()
     }
     catch (error) {
       loadProblem.value = sentenceOf(error)
     }
   }
 
+  let unwatch = () => {}
   function close() {
+    unwatch()
     base.value = null
-    unsent.value = []
     meanwhile.value = null
-    refusal.value = ''
-    saveState.value = 'saved'
     previewEdit(null)
   }
 
@@ -72,12 +73,8 @@ export const useJobStore = defineStore('job', () => {
     if (!base.value || !job.value) return refused('The job is not open yet.')
     const read = readEdit(edit, job.value, base.value.catalogue)
     if (!read.ok) return refused(sentencesOf(read.problems))
-    const entry: UnsentEntry = { id: newId(), kind, edit: read.value.edit }
-    keepUnsent(base.value.jobId, entry)
-    unsent.value = [...unsent.value, entry]
-    if (saveState.value === 'saved') saveState.value = 'saving'
+    queue.add(base.value.jobId, { channel: 'edits', kind, edit: read.value.edit })
     previewEdit(null)
-    scheduleSend()
     return done(true)
   }
 
@@ -86,64 +83,23 @@ export const useJobStore = defineStore('job', () => {
   const undo = () => now.value?.stacks.undo.length ? push('undo', now.value.stacks.undo.at(-1)!) : refused('There is nothing to undo.')
   const redo = () => now.value?.stacks.redo.length ? push('redo', now.value.stacks.redo.at(-1)!) : refused('There is nothing to redo.')
 
-  const scheduleSend = useDebounceFn(() => void send(), SEND_AFTER_MS)
-  let sending = false
-
-  async function send() {
-    const at = base.value
-    const batch = unsent.value
-    if (sending || !at || !batch.length) return
-    sending = true
-    saveState.value = 'saving'
-    try {
-      const answer = await $fetch<{ version: number }>(`/api/jobs/${at.jobId}/edits`, { method: 'POST', body: { baseVersion: at.version, entries: batch } })
-      acknowledge(at, batch, answer.version)
-    }
-    catch (error) {
-      await notSent(at, error)
-    }
-    finally {
-      sending = false
-      if (unsent.value.length && (saveState.value as SaveState) === 'saved') void send()
-    }
+  /** The server has these entries: they move from what is unsent into the base. */
+  function took(entries: UnsentEntry[], version: number) {
+    const at = base.value!
+    base.value = { ...at, ...foldEntries(at, entries), version: at.version + entries.length }
+    // A repeat was passed over, so versions and entries no longer match one to one: read the job afresh.
+    if (version !== at.version + entries.length) void reread(at.jobId)
   }
 
-  /** The server has these entries: they move from unsent into the base. */
-  function acknowledge(at: Base, batch: UnsentEntry[], version: number) {
-    dropUnsent(at.jobId, batch.map(entry => entry.id))
-    if (base.value?.jobId !== at.jobId) return
-    base.value = { ...at, ...foldEntries(at, batch), version: at.version + batch.length }
-    unsent.value = unsent.value.slice(batch.length)
-    saveState.value = 'saved'
-    // A repeat was passed over, so versions and entries no longer match one to one: read the job afresh.
-    if (version !== at.version + batch.length) void reread(at.jobId)
+  /** Every fact that only one of us touched is kept from both. */
+  function overtaken({ version, job: theirJob, entries }: { version: number, job: Job, entries: RemoteEntry[] }) {
+    base.value = { ...base.value!, job: theirJob, version }
+    tellMeanwhile(entries, unsent.value.map(entry => entry.edit))
   }
 
   async function reread(jobId: string) {
     const fresh = await $fetch<{ job: Job, version: number }>(`/api/jobs/${jobId}`)
     if (base.value?.jobId === jobId) base.value = { ...base.value, job: fresh.job, version: fresh.version }
-  }
-
-  async function notSent(at: Base, error: unknown) {
-    const status = error instanceof FetchError ? error.statusCode : undefined
-    if (status === 409) {
-      const { version, job: theirJob, entries } = (error as FetchError).data.data as { version: number, job: Job, entries: RemoteEntry[] }
-      // Ours go on top of theirs: every fact that only one of us touched is kept from both.
-      base.value = { ...at, job: theirJob, version }
-      tellMeanwhile(entries, unsent.value.map(entry => entry.edit))
-      saveState.value = 'saved'
-    }
-    else if (status === 401) saveState.value = 'signed-out'
-    else if (status !== undefined && status >= 400 && status < 500) {
-      saveState.value = 'refused'
-      refusal.value = sentenceOf(error)
-    }
-    else {
-      saveState.value = 'offline'
-      setTimeout(() => {
-        if (saveState.value === 'offline') void send()
-      }, RETRY_MS)
-    }
   }
 
   function tellMeanwhile(entries: RemoteEntry[], ours: Edit[]) {
@@ -161,39 +117,28 @@ export const useJobStore = defineStore('job', () => {
     meanwhile.value = null
   }
 
-  /** Gives up the edits that the server refused. */
-  function giveUpRefused() {
-    if (base.value) dropUnsent(base.value.jobId, unsent.value.map(entry => entry.id))
-    unsent.value = []
-    refusal.value = ''
-    saveState.value = 'saved'
-  }
-
   /** Looks whether somebody else has changed the job while nothing of ours is on the way. */
   async function look() {
     const at = base.value
-    if (!at || unsent.value.length || sending || document.hidden) return
+    if (!at || unsent.value.length || document.hidden) return
     try {
       const { entries } = await $fetch<{ entries: RemoteEntry[] }>(`/api/jobs/${at.jobId}/edits`, { query: { since: at.version } })
+      signedOut.value = false
       if (!entries.length || base.value !== at || unsent.value.length) return
       const { job: changed } = foldEntries(at, entries)
       base.value = { ...at, job: changed, version: entries.at(-1)!.version }
       tellMeanwhile(entries, [])
     }
     catch (error) {
-      if (error instanceof FetchError && error.statusCode === 401) saveState.value = 'signed-out'
       // Otherwise the next look, or the next edit, tells whether the server is back.
+      signedOut.value = error instanceof FetchError && error.statusCode === 401
     }
   }
   useIntervalFn(look, LOOK_EVERY_MS)
-  useEventListener('online', () => void send())
-  useEventListener('beforeunload', (event: BeforeUnloadEvent) => {
-    if (unsent.value.length) event.preventDefault()
-  })
 
   return {
-    job, catalogue, plan, planned, planProblem, preview, changes, saveState, refusal, meanwhile, loadProblem, canUndo, canRedo,
-    open, close, commit, undo, redo, previewEdit, takeTheirs, giveUpRefused,
+    job, catalogue, plan, planned, planProblem, preview, changes, saveState, waiting, aside, meanwhile, loadProblem, canUndo, canRedo,
+    open, close, commit, undo, redo, previewEdit, takeTheirs,
   }
 })
 
@@ -211,17 +156,31 @@ function usePlanOf(job: Ref<Job | null>, catalogue: Ref<Catalogue | null>) {
   const preview = shallowRef<{ job: Job, plan: Plan } | null>(null)
   const changes = ref<string[]>([])
   const planProblem = ref('')
-  let latest = 0
+  let planning = false
   let latestPreview = 0
   let plannedWith: Catalogue | null = null
 
-  watch([job, catalogue], async ([nextJob, nextCatalogue], [lastJob]) => {
-    const turn = ++latest
-    if (!nextJob || !nextCatalogue) {
+  watch([job, catalogue], () => void keepUp())
+
+  /** One plan at a time, and then the newest job: while a key repeats, jobs in between are never planned. */
+  async function keepUp() {
+    if (planning) return
+    planning = true
+    while (!isPlanned()) await planNow()
+    planning = false
+  }
+
+  function isPlanned(): boolean {
+    if (!job.value || !catalogue.value) {
       plan.value = planned.value = null
       changes.value = []
-      return
+      return true
     }
+    return planned.value === job.value && plannedWith === catalogue.value
+  }
+
+  async function planNow() {
+    const [nextJob, nextCatalogue] = [job.value!, catalogue.value!]
     // The server's word that an edit arrived makes the very same job anew: what the edit changed stays told.
     if (plan.value && planned.value && plannedWith === nextCatalogue && JSON.stringify(planned.value) === JSON.stringify(nextJob)) {
       planned.value = nextJob
@@ -229,17 +188,18 @@ function usePlanOf(job: Ref<Job | null>, catalogue: Ref<Catalogue | null>) {
     }
     try {
       const next = await usePlanner().planJob(nextJob, nextCatalogue)
-      if (turn !== latest) return
-      plannedWith = nextCatalogue
-      if (plan.value && lastJob) changes.value = changesBetween(plan.value.totals, next.totals)
+      // Meanwhile the job may have been closed, or another opened.
+      if (!job.value || catalogue.value !== nextCatalogue) return
+      if (plan.value && planned.value && plannedWith === nextCatalogue) changes.value = changesBetween(plan.value.totals, next.totals)
       plan.value = next
-      planned.value = nextJob
       planProblem.value = ''
     }
     catch (error) {
-      if (turn === latest) planProblem.value = `The plan could not be worked out: ${(error as Error).message}`
+      planProblem.value = `The plan could not be worked out: ${(error as Error).message}`
     }
-  })
+    plannedWith = nextCatalogue
+    planned.value = nextJob
+  }
 
   async function previewEdit(edit: Edit | null) {
     const turn = ++latestPreview

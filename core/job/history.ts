@@ -27,6 +27,9 @@ export function pushHistory(stacks: UndoStacks, entry: Pick<HistoryEntry, 'kind'
 export const stacksOf = (history: Pick<HistoryEntry, 'kind' | 'inverse'>[]): UndoStacks =>
   history.reduce(pushHistory, { undo: [], redo: [] })
 
+/** So many entries are sent and taken at a time. */
+export const MOST_ENTRIES = 200
+
 /** An entry that has not reached the server yet. */
 export type UnsentEntry = Pick<HistoryEntry, 'id' | 'kind' | 'edit'>
 

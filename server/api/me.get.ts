@@ -1,5 +1,2 @@
 /** Who is signed in, for the page's head. */
-export default defineEventHandler(async (event) => {
-  const { personName, firmName, personId, role } = await requireSignedIn(event)
-  return { personName, firmName, personId, role }
-})
+export default defineEventHandler(event => inFirm(event, async ({ personName, firmName, personId, role }) => ({ personName, firmName, personId, role })))

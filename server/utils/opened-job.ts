@@ -4,21 +4,23 @@ import type { Face, Job } from '#core/job'
 import { type FacePlan, planJob, type Plan } from '#core/plan'
 import { loadCatalogue } from '../db/catalogue'
 import { findJob, type StoredJob } from '../db/jobs'
-import { asFirm } from '../db/pool'
 
-/** The job of the address with its firm's catalogue, for a signed-in person; answers 401 or 404. */
-export async function openedJob(event: H3Event): Promise<StoredJob & { catalogue: Catalogue }> {
-  const { firmId } = await requireSignedIn(event)
+/** The job of the address with its firm's catalogue. */
+export type OpenedJob = StoredJob & { catalogue: Catalogue }
+
+/**
+ * The job of the address for a signed-in person; answers 401 or 404.
+ * @param more what else is read of it, in the same transaction
+ */
+export const openedJob = async <T extends object>(event: H3Event, more: (at: AtFirm, jobId: string) => Promise<T> | T = () => ({}) as T): Promise<OpenedJob & T> => await inFirm(event, async (at) => {
   const jobId = jobIdOf(event)
-  return await asFirm(firmId, async (client) => {
-    const stored = await findJob(client, jobId) ?? noSuchJob()
-    return { ...stored, catalogue: await loadCatalogue(client) }
-  })
-}
+  const stored = await findJob(at.client, jobId) ?? noSuchJob()
+  return { ...stored, catalogue: await loadCatalogue(at.client), ...await more(at, jobId) }
+})
 
-/** The same, planned on the server: what sheets and exports are made from. */
-export async function plannedJob(event: H3Event): Promise<StoredJob & { plan: Plan, catalogue: Catalogue }> {
-  const opened = await openedJob(event)
+/** The same, planned on the server once nothing is asked of the database any more: what sheets and exports are made from. */
+export async function plannedJob<T extends object>(event: H3Event, more?: (at: AtFirm, jobId: string) => Promise<T> | T): Promise<OpenedJob & T & { plan: Plan }> {
+  const opened = await openedJob(event, more)
   return { ...opened, plan: planJob(opened.job, opened.catalogue) }
 }
 

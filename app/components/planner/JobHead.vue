@@ -1,15 +1,18 @@
 <script setup lang="ts">
 import { formatPitch, formatPower } from '#core/units'
+import { sentenceCase } from '#core/trade'
+import { wordsOf } from '../../queue/entry'
 
 /** The job's name, its totals, what the last change did, and whether it has reached the office. */
 const store = useJobStore()
+const queue = useQueue()
 const save = computed(() => ({
   'saved': { text: 'Saved', class: 'text-lichen-600' },
   'saving': { text: 'Saving…', class: 'text-graphite-600' },
-  'offline': { text: 'No signal: kept on this device', class: 'text-amber-600' },
-  'signed-out': { text: 'Signed out: load the page again. What you typed is kept', class: 'text-brick-600' },
-  'refused': { text: 'Not taken', class: 'text-brick-600' },
+  'offline': { text: `No signal: ${store.waiting} kept ${queue.keeps ? 'on this device' : 'while this page is open'}`, class: 'text-amber-600' },
+  'signed-out': { text: `Signed out: load the page again. ${store.waiting} kept`, class: 'text-brick-600' },
 }[store.saveState]))
+const asideWords = (one: typeof store.aside[number]) => sentenceCase(wordsOf(one))
 const { index, choose } = useFaceChoice(computed(() => store.job))
 const face = computed(() => store.job?.faces[index.value])
 </script>
@@ -101,17 +104,31 @@ const face = computed(() => store.job?.faces[index.value])
       @click="store.meanwhile = null"
     />
   </div>
-  <div
-    v-if="store.refusal"
+  <ul
+    v-if="store.aside.length"
     role="alert"
-    class="no-print flex flex-wrap items-center gap-3 border-b border-brick-500 bg-brick-50 px-4 py-2 text-[15px]"
+    class="no-print max-h-40 overflow-y-auto border-b border-brick-500 bg-brick-50 px-4 py-2 text-[15px]"
+    aria-label="Not taken by the office"
   >
-    <p><b>The server did not take the last change.</b> {{ store.refusal }}</p>
-    <UButton
-      size="sm"
-      color="neutral"
-      label="Give it up"
-      @click="store.giveUpRefused()"
-    />
-  </div>
+    <li
+      v-for="one in store.aside"
+      :key="one.id"
+      class="flex flex-wrap items-center gap-x-3 gap-y-1 py-0.5"
+    >
+      <p><b>{{ asideWords(one) }}: set aside.</b> {{ one.refused }}</p>
+      <UButton
+        size="sm"
+        color="neutral"
+        label="Try it again"
+        @click="queue.takeUp(one.id)"
+      />
+      <UButton
+        size="sm"
+        color="neutral"
+        variant="outline"
+        label="Give it up"
+        @click="queue.giveUp(one.id)"
+      />
+    </li>
+  </ul>
 </template>

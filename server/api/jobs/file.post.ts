@@ -1,14 +1,13 @@
 import { readJob } from '#core/job'
 import { loadCatalogue } from '../../db/catalogue'
 import { insertJob } from '../../db/jobs'
-import { asFirm } from '../../db/pool'
 
 /** A job file may be so large, bytes. */
 const MOST_BYTES = 4_000_000
 
 /** Opens a job from a job file; the file is checked as the command line checks it. */
 export default defineEventHandler(async (event) => {
-  const { firmId } = await requireSignedIn(event)
+  await requireCookie(event)
   const bytes = await readLimited(event, MOST_BYTES) ?? refuse(413, [{ path: '(body)', sentence: 'A job file is at most 4 MB.' }])
   let data: unknown
   try {
@@ -17,7 +16,7 @@ export default defineEventHandler(async (event) => {
   catch {
     refuse(400, [{ path: '(body)', sentence: 'This file is not a job file: it is not JSON at all.' }])
   }
-  return await asFirm(firmId, async (client) => {
+  return await inFirm(event, async ({ client, firmId }) => {
     const read = readJob(data, await loadCatalogue(client))
     if (!read.ok) refuse(422, read.problems)
     setResponseStatus(event, 201)

@@ -1,12 +1,10 @@
 import { planJob } from '#core/plan'
 import { loadCatalogue } from '../../db/catalogue'
 import { listJobs } from '../../db/jobs'
-import { asFirm } from '../../db/pool'
 
 /** The firm's jobs with the figures that tell them apart. */
 export default defineEventHandler(async (event) => {
-  const { firmId } = await requireSignedIn(event)
-  return await asFirm(firmId, async (client) => {
+  return await inFirm(event, async ({ client }) => {
     const catalogue = await loadCatalogue(client)
     return (await listJobs(client)).map(({ jobId, job, version, updatedAt }) => {
       const plan = planJob(job, catalogue)

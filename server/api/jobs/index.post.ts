@@ -3,15 +3,14 @@ import { jobSchema, starterJob } from '#core/job'
 import { mismatches } from '#core/catalogue'
 import { loadCatalogue } from '../../db/catalogue'
 import { insertJob } from '../../db/jobs'
-import { asFirm } from '../../db/pool'
 
 const newJobSchema = z.object({ title: jobSchema.shape.title, place: jobSchema.shape.place, units: jobSchema.shape.units })
 
 /** Opens a new job with one face at usual sizes and the first parts of the catalogue that go together. */
 export default defineEventHandler(async (event) => {
-  const { firmId } = await requireSignedIn(event)
+  await requireCookie(event)
   const { title, place, units } = await readChecked(event, newJobSchema)
-  return await asFirm(firmId, async (client) => {
+  return await inFirm(event, async ({ client, firmId }) => {
     const catalogue = await loadCatalogue(client)
     const module = catalogue.modules[0]
     const set = catalogue.rails.flatMap(rail => catalogue.mounts.flatMap(mount => catalogue.clamps.map(clamps => ({ rail, mount, clamps }))))

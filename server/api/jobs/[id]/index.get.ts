@@ -1,11 +1,10 @@
 import { entriesSince } from '../../../db/jobs'
-import { asFirm } from '../../../db/pool'
 
 /** A job to work on: document, version, catalogue, and the caller's own history for undo. */
 export default defineEventHandler(async (event) => {
-  const { firmId, personId } = await requireSignedIn(event)
-  const { jobId, job, version, catalogue } = await openedJob(event)
-  const entries = await asFirm(firmId, client => entriesSince(client, jobId, 0))
-  const history = entries.filter(entry => entry.personId === personId).map(({ id, kind, inverse }) => ({ id, kind, inverse }))
+  const { jobId, job, version, catalogue, history } = await openedJob(event, async ({ client, personId }, id) => {
+    const entries = await entriesSince(client, id, 0)
+    return { history: entries.filter(entry => entry.personId === personId).map(({ id: entryId, kind, inverse }) => ({ id: entryId, kind, inverse })) }
+  })
   return { jobId, job, version, catalogue, history }
 })

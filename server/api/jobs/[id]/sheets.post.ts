@@ -3,7 +3,6 @@ import { markoutSheet, stopsOf } from '#core/sheets/markout'
 import { planJob } from '#core/plan'
 import { loadCatalogue } from '../../../db/catalogue'
 import { lockJob } from '../../../db/jobs'
-import { asFirm } from '../../../db/pool'
 import { insertSheet } from '../../../db/sheets'
 
 const bodySchema = z.object({
@@ -16,10 +15,10 @@ const bodySchema = z.object({
 
 /** Issues the mark-out as the plan stands: its next revision, kept as it is from then on. */
 export default defineEventHandler(async (event) => {
-  const { firmId, personId } = await requireSignedIn(event)
+  await requireCookie(event)
   const jobId = jobIdOf(event)
   const { version, note, reason } = await readChecked(event, bodySchema)
-  return await asFirm(firmId, async (client) => {
+  return await inFirm(event, async ({ client, firmId, personId }) => {
     const stored = await lockJob(client, jobId) ?? noSuchJob()
     if (stored.version !== version) refuse(409, [{ path: 'version', sentence: 'The job has changed since this sheet was shown. Look at it as it stands now, then issue it.' }])
     const plan = planJob(stored.job, await loadCatalogue(client))

@@ -1,10 +1,10 @@
-import { asFirm } from '../../../db/pool'
+import { findJob } from '../../../db/jobs'
 import { listTicks } from '../../../db/ticks'
 
 /** What has been ticked off on one of the job's lists. */
-export default defineEventHandler(async (event) => {
-  const { firmId } = await requireSignedIn(event)
-  const { jobId } = await openedJob(event)
+export default defineEventHandler(event => inFirm(event, async ({ client }) => {
+  const jobId = jobIdOf(event)
   const list = tickListOf(getQuery(event).list)
-  return { items: await asFirm(firmId, client => listTicks(client, jobId, list)) }
-})
+  if (!await findJob(client, jobId)) noSuchJob()
+  return { items: await listTicks(client, jobId, list) }
+}))

@@ -1,12 +1,10 @@
 import { findPicture } from '../../../../db/photographs'
-import { asFirm } from '../../../../db/pool'
 
 /** The picture itself, or with `?size=small` its small copy. It never changes under its id, so it may be kept. */
 export default defineEventHandler(async (event) => {
-  const { firmId } = await requireSignedIn(event)
   const [jobId, photoId] = [jobIdOf(event), photoIdOf(event)]
   const size = getQuery(event).size === 'small' ? 'small' : 'whole'
-  const picture = await asFirm(firmId, client => findPicture(client, jobId, photoId, size)) ?? noSuchPhotograph()
+  const picture = await inFirm(event, ({ client }) => findPicture(client, jobId, photoId, size)) ?? noSuchPhotograph()
   setResponseHeaders(event, { 'content-type': picture.contentType, 'cache-control': 'private, max-age=31536000, immutable', 'x-content-type-options': 'nosniff' })
   return picture.bytes
 })

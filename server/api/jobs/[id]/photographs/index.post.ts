@@ -1,12 +1,11 @@
 import { captionSchema, isPhotoType, MOST_PHOTO_BYTES, MOST_PHOTOS, photoProblem } from '#core/job'
 import { countPhotographs, insertPhotograph } from '../../../../db/photographs'
 import { findJob } from '../../../../db/jobs'
-import { asFirm } from '../../../../db/pool'
 import { lookAtPicture } from '../../../../documents/picture'
 
 /** Takes in one photograph: the body is the picture itself, `?caption=` its caption. */
 export default defineEventHandler(async (event) => {
-  const { firmId, personId } = await requireSignedIn(event)
+  await requireCookie(event)
   const jobId = jobIdOf(event)
   const caption = captionSchema.safeParse(String(getQuery(event).caption ?? ''))
   if (!caption.success) refuse(400, [{ path: 'caption', sentence: caption.error.issues[0]!.message }])
@@ -17,7 +16,7 @@ export default defineEventHandler(async (event) => {
   if (!picture) refuse(413, [{ path: 'body', sentence: photoProblem(type, MOST_PHOTO_BYTES + 1)! }])
   const seen = picture.length ? await lookAtPicture(picture) : null
   if (!seen) refuse(415, [{ path: 'body', sentence: 'This file calls itself a picture but can’t be opened as one. Take it again or save it as JPEG.' }])
-  return await asFirm(firmId, async (client) => {
+  return await inFirm(event, async ({ client, firmId, personId }) => {
     if (!await findJob(client, jobId)) noSuchJob()
     if (await countPhotographs(client, jobId) >= MOST_PHOTOS) refuse(409, [{ path: 'body', sentence: `A job keeps ${MOST_PHOTOS} photographs at most. Take some away first.` }])
     setResponseStatus(event, 201)

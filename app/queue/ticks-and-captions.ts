@@ -1,0 +1,36 @@
+import { FetchError } from 'ofetch'
+import type { ContentOf } from './entry'
+import type { Sender } from './send'
+import { tickedKey, useTicked } from './ticked'
+
+const ticksOf = (content: unknown) => content as ContentOf<'ticks'>
+
+/** Ticks of one list go together; the list they were made on is kept, whatever list is looked at by then. */
+export const tickSender: Sender = {
+  most: 500,
+  together: ({ content }) => ticksOf(content).list,
+  async send(batch, settled) {
+    const { jobId } = batch[0]!
+    const { list } = ticksOf(batch[0]!.content)
+    const ticks = batch.map(({ content }) => ({ item: ticksOf(content).item, done: ticksOf(content).done }))
+    const { items } = await $fetch<{ items: string[] }>(`/api/jobs/${jobId}/ticks?list=${encodeURIComponent(list)}`, { method: 'PUT', body: { ticks } })
+    useTicked().value = { ...useTicked().value, [tickedKey(jobId, list)]: items }
+    settled([])
+  },
+}
+
+export const captionSender: Sender = {
+  most: 1,
+  together: () => '',
+  async send([entry], settled) {
+    const { photoId, caption } = entry!.content as ContentOf<'captions'>
+    try {
+      await $fetch(`/api/jobs/${entry!.jobId}/photographs/${photoId}`, { method: 'PATCH', body: { caption } })
+    }
+    catch (error) {
+      // A photograph that somebody took away needs no caption any more.
+      if (!(error instanceof FetchError) || error.statusCode !== 404) throw error
+    }
+    settled([])
+  },
+}
