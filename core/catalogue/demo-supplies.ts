@@ -7,6 +7,8 @@ const supply = (id: string, kind: PartKind, maker: string, name: string, massKg:
 
 /** Small parts of the invented makers, by their packs. */
 export const supplies: Supply[] = [
+  supply('skerry-425-single', 'module', 'Skerry Glassworks', 'Skerry 425', null, 1, 112, 'skerry-425'), supply('skerry-390-single', 'module', 'Skerry Glassworks', 'Skerry 390', null, 1, 101, 'skerry-390'),
+  supply('lantern-460-single', 'module', 'Lanternhouse Cells', 'Lantern 460 wide', null, 1, 139, 'lantern-460'),
   supply('bollard-light-splice', 'splice', 'Bollard Extrusions', 'Bollard light splice bar', 0.19, 10, null, 'bollard-light'), supply('bollard-deep-splice', 'splice', 'Bollard Extrusions', 'Bollard deep splice bar', 0.31, 10, null, 'bollard-deep'),
   supply('hawser-splice', 'splice', 'Hawser Profiles', 'Hawser 42 splice bar', 0.22, 10, null, 'hawser-mid'), supply('thole-coupler', 'coupler', 'Thole & Rowlock', 'Thole frame coupler', 0.16, 20, null, 'thole-coupled'),
   supply('bollard-light-cap', 'end-cap', 'Bollard Extrusions', 'Bollard light end cap', 0.01, 20, 0.6, 'bollard-light'), supply('bollard-deep-cap', 'end-cap', 'Bollard Extrusions', 'Bollard deep end cap', 0.015, 20, 0.7, 'bollard-deep'),
