@@ -45,17 +45,27 @@ export interface PreparedBeam { beam: Beam, spans: Span[], rows: number[][], unk
 /** Load of each stretch between neighbouring cuts, N/mm, and the point load at each cut, N. */
 interface LoadAtCuts { perMm: number[], atCut: number[] }
 
+/** @throws where a load begins, ends or stands at no cut of the beam: part of it would be dropped without a word */
 function loadAtCuts(cuts: number[], { uniform, points }: BeamLoad): LoadAtCuts {
   const perMm = new Array<number>(cuts.length).fill(0)
   const atCut = new Array<number>(cuts.length).fill(0)
   for (const { fromMm, toMm, nPerMm } of uniform) {
-    for (let i = firstFrom(cuts, fromMm); i + 1 < cuts.length && cuts[i]! < toMm - 1e-7; i++) perMm[i]! += nPerMm
+    const [from, to] = [cutAt(cuts, fromMm), cutAt(cuts, toMm)]
+    for (let i = from; i < Math.min(to, cuts.length - 1); i++) perMm[i]! += nPerMm
   }
-  for (const point of points) {
-    const i = cuts.findIndex(x => Math.abs(x - point.xMm) < 1e-6)
-    if (i >= 0) atCut[i]! += point.n
-  }
+  for (const { xMm, n } of points) atCut[cutAt(cuts, xMm)]! += n
   return { perMm, atCut }
+}
+
+/** So near to a cut is on it. */
+const ON_CUT_MM = 1e-6
+
+/** The cut at a place. */
+function cutAt(cuts: number[], xMm: number): number {
+  const i = firstFrom(cuts, xMm)
+  if (i > 0 && xMm - cuts[i - 1]! < ON_CUT_MM) return i - 1
+  if (i < cuts.length && cuts[i]! - xMm < ON_CUT_MM) return i
+  throw new Error(`A load at ${xMm} mm is at none of the beam’s cuts.`)
 }
 
 /** The first cut at or after a place. */

@@ -1,12 +1,31 @@
+import { plainKeepClear } from './rule-sets'
 import { noLoads, plainBuild, plainLoadout, plainRow, plainTimber, plainVan } from './schema'
+import { plainPlace, plainSite, rafterRow } from './starter'
 
 type Facts = Record<string, unknown>
 const isFacts = (value: unknown): value is Facts => typeof value === 'object' && value !== null && !Array.isArray(value)
+/** Facts with those that are missing filled in. */
+const filled = (plain: object, facts: unknown): unknown => isFacts(facts) ? { ...plain, ...facts } : facts ?? plain
+const each = (list: unknown, change: (one: Facts) => unknown): unknown => Array.isArray(list) ? list.map(one => isFacts(one) ? change(one) : one) : list
 
-const arrayOf = (array: Facts): Facts => ({ ...plainBuild, ...array, rows: Array.isArray(array.rows) ? array.rows.map(row => isFacts(row) ? { breaks: plainRow.breaks, ...row } : row) : array.rows })
+/** Rows in the middle of their strips on common columns, from the eave up, were all there was. */
+const arrayOf = (array: Facts): Facts => ({ columns: 'aligned', stackFrom: 'eave', ...plainBuild, ...array, rows: each(array.rows, row => ({ ...plainRow, ...row })) })
 
-/** Purlins whose thickness nobody was asked for. */
-const supportsOf = (supports: unknown): unknown => isFacts(supports) && supports.kind === 'purlins' ? { thicknessMm: null, batten: null, ...supports } : supports
+/** A hit log that nobody kept, purlins whose thickness nobody was asked for. */
+function supportsOf(supports: unknown): unknown {
+  if (!isFacts(supports)) return supports
+  const { layout, timber, spacings, hits } = rafterRow(0, 0, 0)
+  if (supports.kind === 'rafters') return { layout, timber, spacings, hits, ...supports }
+  return supports.kind === 'purlins' ? { thicknessMm: null, batten: null, ...supports } : supports
+}
+
+/** Edges that came later are kept clear as the nearest of the old ones: an eave below, a rake beside. */
+const setbacksOf = (setbacks: unknown): unknown => isFacts(setbacks) ? { hipMm: setbacks.leftRakeMm, valleyMm: setbacks.leftRakeMm, wallMm: setbacks.eaveMm, ...setbacks } : setbacks
+
+const faceOf = (face: Facts): Facts => ({
+  timber: plainTimber, yieldShare: 1, windStripMm: 0, reserved: [], lowEdgeMm: null, obstructions: [], ...face,
+  place: filled(plainPlace, face.place), supports: supportsOf(face.supports), setbacks: setbacksOf(face.setbacks), array: isFacts(face.array) ? arrayOf(face.array) : face.array,
+})
 
 /** Facts of loads that came later, at what was taken for granted before. */
 function loadsOf(loads: unknown): unknown {
@@ -22,6 +41,7 @@ function loadsOf(loads: unknown): unknown {
  */
 export function upgraded(data: unknown): unknown {
   if (!isFacts(data) || !Array.isArray(data.faces)) return data
-  const faces = data.faces.map(face => isFacts(face) ? { timber: plainTimber, ...face, supports: supportsOf(face.supports), array: isFacts(face.array) ? arrayOf(face.array) : face.array } : face)
-  return { van: plainVan, loadout: plainLoadout, ...data, loads: loadsOf(data.loads ?? noLoads), faces }
+  return {
+    van: plainVan, loadout: plainLoadout, ...data, site: filled(plainSite, data.site), keepClear: filled(plainKeepClear, data.keepClear), loads: loadsOf(data.loads ?? noLoads), faces: each(data.faces, faceOf),
+  }
 }

@@ -94,8 +94,11 @@ function reallyCures(job: Job, catalogue: Catalogue, draft: Draft, findingId: st
   return !after.some(finding => finding.id === findingId || (finding.severity === 'stop' && !before.has(finding.id)))
 }
 
-/** One face of a job as the whole plan has it. */
+/**
+ * One face of a job as the whole plan has it.
+ * @throws when the job has no such face
+ */
 export function planFaceOf(job: Job, catalogue: Catalogue, faceId: string): FacePlan {
-  const index = job.faces.findIndex(face => face.id === faceId)
-  return planFace(job.faces[index]!, catalogue, job, roofClearOf(job, catalogue).faces[index]!)
+  const face = faceOf(job, faceId)
+  return planFace(face, catalogue, job, roofClearOf(job, catalogue).faces[job.faces.indexOf(face)]!)
 }

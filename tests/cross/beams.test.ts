@@ -150,4 +150,13 @@ describe('a rail as a continuous beam', () => {
     expect(stands([500, 3000], [1500])).toBeNull()
     expect(stands([500, 1500, 3000], [1000])).not.toBeNull()
   })
+  it('drops no load in silence: one that begins, ends or stands at none of its cuts is an error', () => {
+    const beam = { fromMm: 0, toMm: 3000, supportsMm: [500, 2500], joints: [], stiffness: EI }
+    const at = (xMm: number, cuts: number[]) => solveBeam(prepareBeam(beam, cuts)!, { uniform: [], points: [{ xMm, n: 100 }] }).reactions.reduce((a, b) => a + b, 0)
+    expect(at(1200, [1200])).toBeCloseTo(100, 6)
+    expect(at(1200 + 5e-7, [1200])).toBeCloseTo(100, 4)
+    expect(() => at(4000, [])).toThrow('4000 mm')
+    expect(() => at(1200, [])).toThrow('1200 mm')
+    expect(() => solveBeam(prepareBeam(beam, [])!, { uniform: [{ fromMm: 700, toMm: 2500, nPerMm: 1 }], points: [] })).toThrow('700 mm')
+  })
 })
