@@ -5,7 +5,8 @@ import { lookAtPicture } from '../../../../documents/picture'
 
 /** Takes in one photograph: the body is the picture itself, `?caption=` its caption. */
 export default defineEventHandler(async (event) => {
-  await requireCookie(event)
+  // A picture is large and takes work to look at: whose session has run out is told so first.
+  await inFirm(event, async () => {})
   const jobId = jobIdOf(event)
   const caption = captionSchema.safeParse(String(getQuery(event).caption ?? ''))
   if (!caption.success) refuse(400, [{ path: 'caption', sentence: caption.error.issues[0]!.message }])
