@@ -10,7 +10,6 @@ const floors = [
 ]
 const within = folders => `^core/(${folders.join('|')})(/|[.]ts$)`
 
-
 /** @type {import('dependency-cruiser').IConfiguration} */
 module.exports = {
   forbidden: [
@@ -18,14 +17,14 @@ module.exports = {
     { name: 'no-folder-cycle', severity: 'error', scope: 'folder', from: { path: '^core' }, to: { circular: true } },
     ...floors.map((folders, i) => ({
       name: `floor-${folders.join('-')}`, severity: 'error', comment: 'A floor of core uses only those below it.',
-      from: { path: within(folders), }, to: { path: within(floors.slice(i + 1).flat()) },
+      from: { path: within(folders) }, to: { path: within(floors.slice(i + 1).flat()) },
     })),
     ...floors.filter(folders => folders.length > 1).flatMap(folders => folders.map(own => ({
       name: `beside-${own}`, severity: 'error', comment: 'Folders on one floor do not use each other.',
-      from: { path: within([own]), }, to: { path: within(folders.filter(one => one !== own)) },
+      from: { path: within([own]) }, to: { path: within(folders.filter(one => one !== own)) },
     }))),
     { name: 'floor-of-its-own', severity: 'error', comment: 'A new folder of core gets a place among the floors.', from: { path: '^core/', pathNot: within(floors.flat()) }, to: {} },
-    { name: 'core-alone', severity: 'error', comment: 'core knows no framework, no server and no page.', from: { path: '^core/', }, to: { path: '^(app|server|db|cli|tests)/' } },
+    { name: 'core-alone', severity: 'error', comment: 'core knows no framework, no server and no page.', from: { path: '^core/' }, to: { path: '^(app|server|db|cli|tests)/' } },
     { name: 'resolved', severity: 'error', from: { path: '^core/' }, to: { couldNotResolve: true } },
   ],
   options: {

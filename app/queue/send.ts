@@ -24,7 +24,7 @@ export function nextBatch(entries: Entry[], senders: Senders): Entry[] {
   const waiting = entries.filter(entry => entry.refused === null)
   const [first] = waiting
   if (!first) return []
-  const { most, together } = senders[first.content.channel]
+  const { most } = senders[first.content.channel]
   const key = (entry: Entry) => `${entry.jobId} ${entry.content.channel} ${senders[entry.content.channel].together(entry)}`
   const end = waiting.findIndex(entry => key(entry) !== key(first))
   return waiting.slice(0, Math.min(most, end < 0 ? waiting.length : end))

@@ -3,7 +3,6 @@ import { editSchema, inverseOf, MOST_ENTRIES, readEdit, sentencesOf } from '#cor
 import { loadCatalogue } from '../../../db/catalogue'
 import { appendEntry, entriesSince, knownIds, lockJob, saveJob } from '../../../db/jobs'
 
-
 const bodySchema = z.object({
   /** The version the edits were made on; null puts them on top of whatever the job is by now. */
   baseVersion: z.number().int().min(0).nullable(),
