@@ -14,12 +14,22 @@ const list = (value: unknown): Record<string, unknown>[] => Array.isArray(value)
 
 /** How earlier versions kept things on a device, each under keys of its own. */
 const kept: { prefix: string, read: (rest: string, value: unknown) => Found[] }[] = [
-  { prefix: 'upper-deck/unsent/', read: (jobId, value) => list(value).map(({ id, kind, edit }) => ({ id: String(id ?? newId()), jobId, content: { channel: 'edits', kind, edit } })) },
+  {
+    prefix: 'upper-deck/unsent/',
+    read: (jobId, value) => list(value).map(({ id, kind, edit }) => ({ id: String(id ?? newId()), jobId, content: { channel: 'edits', kind, edit } })),
+  },
   { prefix: 'ticks:', read: (rest, value) => {
     const [jobId, ...name] = rest.split(':')
-    return list((value as { waiting?: unknown } | null)?.waiting).map(({ item, done }) => ({ id: newId(), jobId: jobId!, content: { channel: 'ticks', list: name.join(':'), item, done } }))
+    return list((value as { waiting?: unknown } | null)?.waiting).map(({ item, done }) => ({
+      id: newId(),
+      jobId: jobId!,
+      content: { channel: 'ticks', list: name.join(':'), item, done },
+    }))
   } },
-  { prefix: 'upper-deck/captions/', read: (jobId, value) => Object.entries(value ?? {}).map(([photoId, caption]) => ({ id: newId(), jobId, content: { channel: 'captions', photoId, caption } })) },
+  {
+    prefix: 'upper-deck/captions/',
+    read: (jobId, value) => Object.entries(value ?? {}).map(([photoId, caption]) => ({ id: newId(), jobId, content: { channel: 'captions', photoId, caption } })),
+  },
 ]
 
 /** Takes out what earlier versions of this page left waiting on the device, oldest first; the keys are gone once `keep` has it all. */

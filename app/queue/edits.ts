@@ -36,7 +36,10 @@ export const editSender: Sender = {
     for (;;) {
       const open = openJobs.get(jobId)
       try {
-        const { version, refused } = await $fetch<{ version: number, refused: Refused }>(`/api/jobs/${jobId}/edits`, { method: 'POST', body: { baseVersion: open?.version() ?? null, entries } })
+        const { version, refused } = await $fetch<{ version: number, refused: Refused }>(`/api/jobs/${jobId}/edits`, {
+          method: 'POST',
+          body: { baseVersion: open?.version() ?? null, entries },
+        })
         const away = new Set(refused.map(one => one.id))
         if (open && openJobs.get(jobId) === open) open.took(entries.filter(entry => !away.has(entry.id)), version)
         settled(refused)

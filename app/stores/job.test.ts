@@ -14,7 +14,10 @@ interface Sent { baseVersion: number | null, entries: (Pick<HistoryEntry, 'id' |
 
 /** A server that keeps one job as the real one does, and can be told to be away, to refuse, or that somebody else was faster. */
 const office = {
-  job: threeRowsOfSix(), version: 0, history: [] as (HistoryEntry & { version: number, personName: string })[], known: new Set<string>(), mood: 'well' as 'well' | 'away' | 'signed-out', asked: 0,
+  job: threeRowsOfSix(), version: 0, history: [] as (HistoryEntry & {
+    version: number
+    personName: string
+  })[], known: new Set<string>(), mood: 'well' as 'well' | 'away' | 'signed-out', asked: 0,
   /** Edits that it finds something wrong with. */
   refuses: (_: Edit): boolean => false,
   make(edit: Edit, id: string, kind: HistoryEntry['kind'] = 'edit', personName = 'Perrin Oakum') {
@@ -27,7 +30,12 @@ const office = {
   },
 }
 const jobId = '99999999-2222-4333-8444-555555555555'
-registerEndpoint(`/api/jobs/${jobId}`, () => ({ job: office.job, version: office.version, catalogue, history: office.history.filter(entry => entry.personName === 'Perrin Oakum').map(({ id, kind, inverse }) => ({ id, kind, inverse })) }))
+registerEndpoint(`/api/jobs/${jobId}`, () => ({
+  job: office.job,
+  version: office.version,
+  catalogue,
+  history: office.history.filter(entry => entry.personName === 'Perrin Oakum').map(({ id, kind, inverse }) => ({ id, kind, inverse })),
+}))
 registerEndpoint(`/api/jobs/${jobId}/edits`, { method: 'POST', handler: async (event) => {
   office.asked++
   const { baseVersion, entries } = await readBody<Sent>(event)
@@ -35,7 +43,10 @@ registerEndpoint(`/api/jobs/${jobId}/edits`, { method: 'POST', handler: async (e
   if (office.mood === 'signed-out') throw createError({ statusCode: 401 })
   const fresh = entries.filter(entry => !office.known.has(entry.id))
   if (entries.length > 200) throw createError({ statusCode: 400 })
-  if (fresh.length && baseVersion !== null && baseVersion !== office.version) throw createError({ statusCode: 409, data: { version: office.version, job: office.job, entries: office.history.filter(entry => entry.version > baseVersion!) } })
+  if (fresh.length && baseVersion !== null && baseVersion !== office.version) throw createError({
+    statusCode: 409,
+    data: { version: office.version, job: office.job, entries: office.history.filter(entry => entry.version > baseVersion!) },
+  })
   const refused = fresh.filter(entry => office.refuses(entry.edit)).map(({ id }) => ({ id, sentence: 'The office does not take this.' }))
   for (const { id, kind, edit } of fresh) if (!refused.some(one => one.id === id)) office.make(edit, id, kind)
   return { version: office.version, refused }

@@ -92,7 +92,10 @@ describe('the device’s queue', () => {
   })
   it('takes over what an earlier version of the page left, and names what it can’t read', async () => {
     office.answer = 503
-    localStorage.setItem(`upper-deck/unsent/${jobId}`, JSON.stringify([{ id: '00000000-0000-4000-8000-000000000001', kind: 'edit', edit: { type: 'set-job', values: { title: 'Old' } } }, { id: '00000000-0000-4000-8000-000000000002', kind: 'edit', edit: { type: 'set-crayon' } }]))
+    localStorage.setItem(`upper-deck/unsent/${jobId}`, JSON.stringify([
+      { id: '00000000-0000-4000-8000-000000000001', kind: 'edit', edit: { type: 'set-job', values: { title: 'Old' } } },
+      { id: '00000000-0000-4000-8000-000000000002', kind: 'edit', edit: { type: 'set-crayon' } },
+    ]))
     localStorage.setItem(`ticks:${jobId}:mark-out:A`, JSON.stringify({ ticked: ['x'], waiting: [{ item: 'x', done: true }] }))
     localStorage.setItem(`upper-deck/captions/${jobId}`, JSON.stringify({ eave: 'Left end' }))
     localStorage.setItem('read-marks-aloud', 'true')
@@ -108,7 +111,13 @@ describe('the device’s queue', () => {
 describe('a batch', () => {
   const sender = { most: 3, together: ({ content }: Entry) => content.channel === 'ticks' ? content.list : '', send: async () => {} }
   const senders: Senders = { edits: sender, ticks: sender, captions: sender }
-  const entries = (...contents: [Content, string?, string?][]): Entry[] => contents.map(([content, refused, job], order) => ({ id: String(order), jobId: job ?? jobId, order, refused: refused ?? null, content }))
+  const entries = (...contents: [Content, string?, string?][]): Entry[] => contents.map(([content, refused, job], order) => ({
+    id: String(order),
+    jobId: job ?? jobId,
+    order,
+    refused: refused ?? null,
+    content,
+  }))
   const ids = (all: Entry[]) => nextBatch(all, senders).map(one => one.id)
   it('is the first in order that go together, so many at most, none of those set aside', () => {
     expect(ids(entries([edit('a')], [edit('b')], [tick('c')], [edit('d')]))).toEqual(['0', '1'])

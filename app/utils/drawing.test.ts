@@ -28,7 +28,12 @@ describe('tags', () => {
 })
 
 describe('tape divisions', () => {
-  it.each([['imperial', 9000, 0.07], ['imperial', 3000, 0.4], ['metric', 9000, 0.07], ['metric', 30_000, 0.02]] as const)('%s tape of %i mm at %f px per mm has legible numerals', (units, mm, px) => {
+  it.each([
+    ['imperial', 9000, 0.07],
+    ['imperial', 3000, 0.4],
+    ['metric', 9000, 0.07],
+    ['metric', 30_000, 0.02],
+  ] as const)('%s tape of %i mm at %f px per mm has legible numerals', (units, mm, px) => {
     const numerals = tapeTicks(mm, units, px).filter(tick => tick.numeral)
     expect(numerals.length).toBeGreaterThan(1)
     expect((numerals[1]!.mm - numerals[0]!.mm) * px).toBeGreaterThanOrEqual(18)

@@ -18,7 +18,10 @@ export function faceLike(like: Face, laid: LaidFace, units: UnitSystem): Face {
   const { moduleId, railId, mountId, clampsId, orientation, rowGapMm, columnGapMm, trimTailMm, fixingPattern, allowedSpanMm, allowedOverhangMm } = like.array
   const made = starterFace(newId().slice(0, 8), laid.name, units, { moduleId, railId, mountId, clampsId })
   return {
-    ...made, outline: laid.outline, pitchDeg: laid.pitchDeg, place: { ...like.place, ...laid.place }, covering: like.covering, supports: bareSupports(like.supports), setbacks: like.setbacks,
+    ...made, outline: laid.outline, pitchDeg: laid.pitchDeg, place: {
+      ...like.place,
+      ...laid.place,
+    }, covering: like.covering, supports: bareSupports(like.supports), setbacks: like.setbacks,
     array: { ...made.array, orientation, rowGapMm, columnGapMm, trimTailMm, fixingPattern, allowedSpanMm, allowedOverhangMm },
   }
 }

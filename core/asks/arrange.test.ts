@@ -8,7 +8,10 @@ import { planJob } from '../plan'
 const row = (index: number, values: Partial<RowRule>): Edit => ({ type: 'set-row', faceId: 'main', row: index, values })
 const arranged = (job: Job, wanted: number | null = null) => arrangeFace({ job, catalogue, faceId: job.faces[0]!.id, wanted })
 const hip = (): Job => changed({
-  outline: { kind: 'corners', corners: ([[0, 0, 'eave'], [12_400, 0, 'hip'], [9200, 5300, 'ridge'], [3200, 5300, 'hip']] as const).map(([xMm, yMm, edge]) => ({ xMm, yMm, edge })) },
+  outline: {
+    kind: 'corners',
+    corners: ([[0, 0, 'eave'], [12_400, 0, 'hip'], [9200, 5300, 'ridge'], [3200, 5300, 'hip']] as const).map(([xMm, yMm, edge]) => ({ xMm, yMm, edge })),
+  },
   obstructions: [{ id: 'stack', kind: 'chimney', round: false, xMm: 6100, yMm: 1500, widthMm: 600, heightMm: 500, clearanceMm: 150 }],
 })
 
@@ -90,7 +93,11 @@ describe('arrangements', () => {
       expect(rows.some(one => one.moduleLeftsMm.some(mm => Math.abs(mm - leftMm) < 1e-6) && Math.abs(one.bottomMm - now.bottomMm) < 1e-6)).toBe(true)
     }
     // Pushing the array leaves what is held.
-    expect(planJob(after(held, { type: 'set-array', faceId: 'main', values: { shiftMm: -60 } }), catalogue).faces[0]!.rows.rows[0]!.moduleLeftsMm).toContainEqual(expect.closeTo(leftMm, 9))
+    expect(planJob(after(held, {
+      type: 'set-array',
+      faceId: 'main',
+      values: { shiftMm: -60 },
+    }), catalogue).faces[0]!.rows.rows[0]!.moduleLeftsMm).toContainEqual(expect.closeTo(leftMm, 9))
   })
   it('stand a wanted number exactly, or none where it does not fit', () => {
     const answers = arranged(hip(), 9)

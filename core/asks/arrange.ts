@@ -61,7 +61,12 @@ export function arrangeFace({ job, catalogue, faceId, wanted }: ArrangeQuestion,
   const gaps: RowGaps = { columnMm: base.rows.columnGapMm, rowMm: face.array.rowGapMm }
   // A row that is locked, or holds a locked module, keeps its height; only the second is filled up round what it holds.
   const locked = base.rows.rows.filter(row => row.locked || row.heldModules > 0)
-  const lockedRows = locked.map(row => ({ kind: kinds.find(kind => kind.orientation === row.orientation)!, bottomMm: row.bottomMm, count: row.locked ? row.count : null, rule: face.array.rows[row.index] ?? null }))
+  const lockedRows = locked.map(row => ({
+    kind: kinds.find(kind => kind.orientation === row.orientation)!,
+    bottomMm: row.bottomMm,
+    count: row.locked ? row.count : null,
+    rule: face.array.rows[row.index] ?? null,
+  }))
   const bands = locked.map(row => ({ fromMm: row.bottomMm, toMm: row.topMm }))
   const heights = (kind: RowKind) => heightsFor(kind, base, face)
   const evaluate = (one: Try, aim: Aim, claim: string) => arrangementOf(one, aim, claim, { job, catalogue, face, clear })
@@ -77,7 +82,11 @@ export function arrangeFace({ job, catalogue, faceId, wanted }: ArrangeQuestion,
   const [most] = solved
   const mostCount = most!.modules + locked.reduce((sum, row) => sum + row.count, 0)
   const joined = (rows: PlacedRow[]) => [...rows.map(row => ({ ...row, count: null as number | null, rule: null })), ...lockedRows].sort((a, b) => a.bottomMm - b.bottomMm)
-  tries.push({ one: { rows: joined(most!.rows), columns: 'free' }, aim: 'most', claim: most!.proved ? 'Proved: no rows parallel to the eave hold more' : `${most!.modules} found; more were not excluded` })
+  tries.push({
+    one: { rows: joined(most!.rows), columns: 'free' },
+    aim: 'most',
+    claim: most!.proved ? 'Proved: no rows parallel to the eave hold more' : `${most!.modules} found; more were not excluded`,
+  })
 
   const phases = kinds.flatMap(kind => rowPhases(base, kind, gaps, heights).map(bottomMm => ({ kind, bottomMm })))
   const tidy = locked.length ? [] : phases.flatMap(({ kind, bottomMm }) => tidyTries(base, kind, gaps, bottomMm, heights(kind)))
@@ -85,7 +94,10 @@ export function arrangeFace({ job, catalogue, faceId, wanted }: ArrangeQuestion,
   if (tidiest) tries.push({ one: tidiest, aim: 'tidiest', claim: `Best of ${tidy.length} even blocks tried` })
 
   progress(0.5)
-  const candidates = [...solved.map(found => ({ rows: joined(found.rows), columns: 'aligned' as const })), ...tidy.filter(one => countOf(one) >= WORTH_SHARE * mostCount).sort((a, b) => countOf(b) - countOf(a)).slice(0, 12)]
+  const candidates = [
+    ...solved.map(found => ({ rows: joined(found.rows), columns: 'aligned' as const })),
+    ...tidy.filter(one => countOf(one) >= WORTH_SHARE * mostCount).sort((a, b) => countOf(b) - countOf(a)).slice(0, 12),
+  ]
   const priced = candidates.map((one, i) => {
     progress(0.5 + 0.45 * (i + 1) / candidates.length)
     return evaluate(one, 'fewest-fixings', `Best of ${candidates.length} arrangements priced`)
@@ -94,9 +106,21 @@ export function arrangeFace({ job, catalogue, faceId, wanted }: ArrangeQuestion,
 
   // Where those come to the same, plainer answers make up the number.
   const plainer = [
-    ...solved.slice(1).map((found, i) => ({ one: { rows: joined(found.rows), columns: 'free' as const }, title: i === 0 ? 'Most, all upright' : 'Most, all on their side', claim: found.proved ? 'Proved for modules that all lie this way' : 'Best found' })),
-    ...kinds.flatMap(kind => bestOf(tidy.filter(one => one.rows[0]!.kind === kind)).map(one => ({ one, title: kind.orientation === 'upright' ? 'Tidy, all upright' : 'Tidy, all on their side', claim: 'Best of the even blocks that lie this way' }))),
-    ...[...tidy].sort((a, b) => countOf(b) - countOf(a)).filter(one => countOf(one) < countOf(tidiest!)).slice(0, 6).map(one => ({ one, title: 'Tidy, smaller', claim: 'The next even block' })),
+    ...solved.slice(1).map((found, i) => ({
+      one: { rows: joined(found.rows), columns: 'free' as const },
+      title: i === 0 ? 'Most, all upright' : 'Most, all on their side',
+      claim: found.proved ? 'Proved for modules that all lie this way' : 'Best found',
+    })),
+    ...kinds.flatMap(kind => bestOf(tidy.filter(one => one.rows[0]!.kind === kind)).map(one => ({
+      one,
+      title: kind.orientation === 'upright' ? 'Tidy, all upright' : 'Tidy, all on their side',
+      claim: 'Best of the even blocks that lie this way',
+    }))),
+    ...[...tidy].sort((a, b) => countOf(b) - countOf(a)).filter(one => countOf(one) < countOf(tidiest!)).slice(0, 6).map(one => ({
+      one,
+      title: 'Tidy, smaller',
+      claim: 'The next even block',
+    })),
   ].map(({ one, title, claim }) => ({ ...evaluate(one, 'plainer', claim), title })).filter(one => one.modules > 0)
   const answers = wanted === null
     ? [...tries.map(({ one, aim, claim }) => evaluate(one, aim, claim)), ...(fewest ? [fewest] : []), ...plainer]
@@ -128,7 +152,10 @@ const both = (a: Interval[], b: Interval[]): Interval[] => unite(intersect(a, b)
 /** Heights of a first row worth trying for rows of one length, thinned where there are many. */
 function rowPhases(base: FacePlan, kind: RowKind, gaps: RowGaps, heights: (kind: RowKind) => Interval[] | null): number[] {
   const allowed = heights(kind)
-  const all = [...breakpoints(base.region, kind, gaps), ...(allowed ?? []).map(one => one.fromMm)].filter(mm => !allowed || allowed.some(one => mm >= one.fromMm - 1e-6 && mm <= one.toMm + 1e-6))
+  const all = [
+    ...breakpoints(base.region, kind, gaps),
+    ...(allowed ?? []).map(one => one.fromMm),
+  ].filter(mm => !allowed || allowed.some(one => mm >= one.fromMm - 1e-6 && mm <= one.toMm + 1e-6))
   const step = Math.ceil(all.length / 40)
   return all.filter((_, i) => i % step === 0)
 }
@@ -188,7 +215,13 @@ function editFor(face: Face, { rows, columns }: Try, regionBottomMm: number): Ed
   return { type: 'batch', edits }
 }
 
-const titles: Record<Aim, string> = { 'most': 'Most modules', 'tidiest': 'Tidiest', 'fewest-fixings': 'Fewest fixings a module', 'plainer': 'A plainer one', 'given-count': 'As many as asked' }
+const titles: Record<Aim, string> = {
+  'most': 'Most modules',
+  'tidiest': 'Tidiest',
+  'fewest-fixings': 'Fewest fixings a module',
+  'plainer': 'A plainer one',
+  'given-count': 'As many as asked',
+}
 
 interface Setting { job: Job, catalogue: Catalogue, face: Face, clear: FacePlan['clear'] }
 

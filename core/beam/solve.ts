@@ -99,7 +99,11 @@ export function prepareBeam(beam: Beam, cuts: number[]): PreparedBeam | null {
   const spans = supportsMm.slice(1).map((toMm, i): Span => {
     const fromMm = supportsMm[i]!
     if (i + 1 < supportsMm.length - 1) unknownOf[i + 1] = n++
-    const joints = beam.joints.filter(joint => joint.xMm > fromMm && joint.xMm <= toMm).map(joint => ({ at: (joint.xMm - fromMm) / (toMm - fromMm), stiffness: joint.stiffness, unknown: n++ }))
+    const joints = beam.joints.filter(joint => joint.xMm > fromMm && joint.xMm <= toMm).map(joint => ({
+      at: (joint.xMm - fromMm) / (toMm - fromMm),
+      stiffness: joint.stiffness,
+      unknown: n++,
+    }))
     return { fromMm, toMm, joints }
   })
   const matrix = Array.from({ length: n }, () => new Array<number>(n).fill(0))
@@ -327,7 +331,12 @@ function trace({ beam, spans }: PreparedBeam, load: BeamLoad, moments: number[],
 const pointAt = (load: BeamLoad, xMm: number): number => load.points.reduce((sum, one) => Math.abs(one.xMm - xMm) < 1e-7 ? sum + one.n : sum, 0)
 
 /** State of a piece at a distance from its left end. */
-export function pieceAt({ shear, moment, load, slope, sag }: Omit<BeamPiece, 'fromMm' | 'toMm'>, x: number, stiffness: number): { shear: number, moment: number, slope: number, sag: number } {
+export function pieceAt({ shear, moment, load, slope, sag }: Omit<BeamPiece, 'fromMm' | 'toMm'>, x: number, stiffness: number): {
+  shear: number
+  moment: number
+  slope: number
+  sag: number
+} {
   return {
     shear: shear - load * x,
     moment: moment + shear * x - load * x ** 2 / 2,

@@ -3,7 +3,24 @@ import { chooseParts, demoCatalogue } from '../catalogue'
 import { threeRowsOfSix } from '../../tests/fixtures/jobs'
 import { plainBatten } from '../job'
 import { MM_PER_INCH, N_PER_LBF } from '../units'
-import { adjusted, embedment, fixingCapacity, fixingUse, lagThreadMm, lagTipMm, lateralEn, lateralUs, nailsHoldN, outsideEn, railStrength, rowEffective, UNHELD, withdrawalEn, withdrawalPerMm, yieldModes } from './index'
+import {
+  adjusted,
+  embedment,
+  fixingCapacity,
+  fixingUse,
+  lagThreadMm,
+  lagTipMm,
+  lateralEn,
+  lateralUs,
+  nailsHoldN,
+  outsideEn,
+  railStrength,
+  rowEffective,
+  UNHELD,
+  withdrawalEn,
+  withdrawalPerMm,
+  yieldModes,
+} from './index'
 
 const lbPerInch = (nPerMm: number) => nPerMm * MM_PER_INCH / N_PER_LBF
 const face = threeRowsOfSix().faces[0]!
@@ -17,7 +34,13 @@ describe('withdrawal', () => {
     expect(lbPerInch(withdrawalPerMm('lag', 0.5, 5 / 16 * MM_PER_INCH))).toBeCloseTo(266, 0)
   })
   /** NDS table 12.2A, more of it (from memory). */
-  it.each([[0.5, 1 / 4, 225], [0.5, 3 / 8, 305], [0.55, 5 / 16, 307], [0.42, 3 / 8, 235], [0.42, 1 / 4, 173]])('of lags at G %f and %f in is %i lb/in', (gravity, inches, value) => {
+  it.each([
+    [0.5, 1 / 4, 225],
+    [0.5, 3 / 8, 305],
+    [0.55, 5 / 16, 307],
+    [0.42, 3 / 8, 235],
+    [0.42, 1 / 4, 173],
+  ])('of lags at G %f and %f in is %i lb/in', (gravity, inches, value) => {
     expect(lbPerInch(withdrawalPerMm('lag', gravity, inches * MM_PER_INCH))).toBeCloseTo(value, 0)
   })
   it('of a screw d 8, l_ef 60, 350 kg/m³ is 6.36 kN characteristic and 4.40 kN design at k_mod 0.9 (EN 1995-1-1, 8.38)', () => {
@@ -48,8 +71,15 @@ describe('thread in timber', () => {
     expect(embedment(lag(3), 0, 25)).toMatchObject({ threadMm: 25, penetrationMm: 25, pointSideMm: 25 })
     expect(embedment({ kind: 'wood-screw', diameterMm: 6, lengthMm: 60, tipMm: 6, threadMm: null }, 10, 200).threadMm).toBeCloseTo(34, 9)
   })
-  const mountOf = (kind: 'lag' | 'wood-screw', diameterMm: number, lengthMm: number) => ({ ...parts.mount, underMm: 5, fasteners: { ...parts.mount.fasteners!, kind, diameterMm, lengthMm, tipMm: 6, threadMm: kind === 'lag' ? null : lengthMm - 10, approval: null } })
-  const batten = (thicknessMm: number | null) => ({ ...face, supports: { kind: 'purlins' as const, member: 'batten' as const, firstMm: 0, spacingMm: 300, widthMm: 50, thicknessMm, batten: null, found: [] } })
+  const mountOf = (kind: 'lag' | 'wood-screw', diameterMm: number, lengthMm: number) => ({
+    ...parts.mount,
+    underMm: 5,
+    fasteners: { ...parts.mount.fasteners!, kind, diameterMm, lengthMm, tipMm: 6, threadMm: kind === 'lag' ? null : lengthMm - 10, approval: null },
+  })
+  const batten = (thicknessMm: number | null) => ({
+    ...face,
+    supports: { kind: 'purlins' as const, member: 'batten' as const, firstMm: 0, spacingMm: 300, widthMm: 50, thicknessMm, batten: null, found: [] },
+  })
   it('a screw of 6 d least penetration holds nothing in a 25 mm batten, nor in one that nobody measured', () => {
     for (const format of ['asd', 'en'] as const) {
       expect(fixingCapacity(mountOf('wood-screw', 6.3, 90), batten(25), plain, format).timber!.tooShort).toBe(true)
@@ -62,7 +92,10 @@ describe('thread in timber', () => {
     expect(at('lag', 31).tooShort).toBe(true)
     expect(at('lag', 33).tooShort).toBe(false)
     expect(at('wood-screw', 47).tooShort).toBe(true)
-    const share = (kind: 'lag' | 'wood-screw', thicknessMm: number) => at(kind, thicknessMm).lateralN / lateralUs({ diameterMm: 8, yieldMpa: parts.mount.fasteners!.yieldMpa }, face.timber.gravity, thicknessMm, parts.mount.plateMm)
+    const share = (kind: 'lag' | 'wood-screw', thicknessMm: number) => at(kind, thicknessMm).lateralN / lateralUs({
+      diameterMm: 8,
+      yieldMpa: parts.mount.fasteners!.yieldMpa,
+    }, face.timber.gravity, thicknessMm, parts.mount.plateMm)
     expect(share('lag', 40)).toBeCloseTo(40 / 64, 9)
     expect(share('lag', 70)).toBeCloseTo(1, 9)
     expect(share('wood-screw', 60)).toBeCloseTo(60 / 80, 9)
@@ -82,7 +115,10 @@ describe('screws by EN 1995-1-1', () => {
   })
   it('outside table 8.6 hold only what an approval says: 4 d from the edge leaves nothing in a 47 mm rafter', () => {
     const fasteners = { ...parts.mount.fasteners!, kind: 'wood-screw' as const, diameterMm: 6, lengthMm: 100, acrossMm: [0], alongMm: 45, rootMm: 4, approval: null }
-    const what = (over: Partial<typeof fasteners>, widthMm = 60, memberMm: number | null = 150) => outsideEn({ ...fasteners, ...over }, 2, widthMm, memberMm, 80).map(one => one.what)
+    const what = (over: Partial<typeof fasteners>, widthMm = 60, memberMm: number | null = 150) => outsideEn({
+      ...fasteners,
+      ...over,
+    }, 2, widthMm, memberMm, 80).map(one => one.what)
     expect(what({})).toEqual([])
     expect(what({}, 47)).toEqual(['distance of a screw from the timber’s edge'])
     expect(what({}, 60, 60)).toEqual(['thickness of the timber'])
@@ -150,7 +186,11 @@ describe('a fixing', () => {
     expect(straight).toBe(UNHELD)
     expect(prised).toBe(UNHELD)
     const maker = { format: 'asd' as const, upN: 1e6, downN: 1e6, slopeN: 1e6 }
-    expect(fixingUse({ ...capacity, maker, timber: { ...hold, prying: 1.5, tilt: 0 } }, duty(1000, 0, 0), 'wind').up / fixingUse({ ...capacity, maker, timber: { ...hold, prying: 1, tilt: 0 } }, duty(1000, 0, 0), 'wind').up).toBeCloseTo(1.5, 9)
+    expect(fixingUse({
+      ...capacity,
+      maker,
+      timber: { ...hold, prying: 1.5, tilt: 0 },
+    }, duty(1000, 0, 0), 'wind').up / fixingUse({ ...capacity, maker, timber: { ...hold, prying: 1, tilt: 0 } }, duty(1000, 0, 0), 'wind').up).toBeCloseTo(1.5, 9)
   })
   it('combines pull and push by NDS 12.4.1: pure pull and pure push at their own values; EN by the sum of squares (8.28)', () => {
     const maker = { format: 'asd' as const, upN: 1e6, downN: 1e6, slopeN: 1e6 }
@@ -180,7 +220,10 @@ describe('a fixing', () => {
     expect(() => fixingUse(design, duty(100, 0, 0), 'wind')).toThrow('asd against resistances for en')
   })
   it('on sheathing, seams and a sheet’s own screws rests on the maker’s value alone', () => {
-    for (const supports of [{ kind: 'sheathing' as const, thicknessMm: 16, areas: [] }, { kind: 'seams' as const, firstMm: 0, spacingMm: 400 }]) expect(fixingCapacity(parts.mount, { ...face, supports }, plain, 'asd').timber).toBeNull()
+    for (const supports of [
+      { kind: 'sheathing' as const, thicknessMm: 16, areas: [] },
+      { kind: 'seams' as const, firstMm: 0, spacingMm: 400 },
+    ]) expect(fixingCapacity(parts.mount, { ...face, supports }, plain, 'asd').timber).toBeNull()
   })
 })
 

@@ -42,7 +42,11 @@ export function lateralUs({ diameterMm, yieldMpa }: Pick<Fasteners, 'diameterMm'
  * Characteristic lateral value of one screw through a steel plate into timber, N: EN 1995-1-1, 8.9 (thin plate) and 8.10 (thick),
  * between them in proportion, without the rope effect.
  */
-export function lateralEn({ diameterMm, yieldMpa, pilotMm }: Pick<Fasteners, 'diameterMm' | 'yieldMpa' | 'pilotMm'>, densityKgM3: number, threadMm: number, plateMm: number): number {
+export function lateralEn({
+  diameterMm,
+  yieldMpa,
+  pilotMm,
+}: Pick<Fasteners, 'diameterMm' | 'yieldMpa' | 'pilotMm'>, densityKgM3: number, threadMm: number, plateMm: number): number {
   if (threadMm <= 0) return 0
   const d = 1.1 * ROOT_SHARE * diameterMm
   const fh = pilotMm === null ? 0.082 * densityKgM3 * d ** -0.3 : 0.082 * (1 - 0.01 * d) * densityKgM3

@@ -2,7 +2,17 @@ import type { Fasteners } from '../catalogue'
 import { MM_PER_INCH } from '../units'
 
 /** Tapered tip of a lag by its diameter, in (NDS appendix L, table L2, from memory). */
-const LAG_TIPS: readonly (readonly [diameterIn: number, tipIn: number])[] = [[1 / 4, 5 / 32], [5 / 16, 3 / 16], [3 / 8, 7 / 32], [7 / 16, 9 / 32], [1 / 2, 5 / 16], [5 / 8, 13 / 32], [3 / 4, 1 / 2], [7 / 8, 19 / 32], [1, 11 / 16]]
+const LAG_TIPS: readonly (readonly [diameterIn: number, tipIn: number])[] = [
+  [1 / 4, 5 / 32],
+  [5 / 16, 3 / 16],
+  [3 / 8, 7 / 32],
+  [7 / 16, 9 / 32],
+  [1 / 2, 5 / 16],
+  [5 / 8, 13 / 32],
+  [3 / 4, 1 / 2],
+  [7 / 8, 19 / 32],
+  [1, 11 / 16],
+]
 const LONGEST_LAG_THREAD_MM = 6 * MM_PER_INCH
 const LEAST_LAG_SHANK_MM = 0.25 * MM_PER_INCH
 

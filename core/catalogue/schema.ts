@@ -42,7 +42,13 @@ export const moduleSchema = z.object({
    * Greatest pressures, unfactored, when it is held by its long or its short edges with the rail inside a stretch from the corner.
    * The declared design load of IEC 61215, which is tested at 1.5 times that (from memory).
    */
-  ratings: z.array(z.object({ edge: z.enum(['long', 'short']), fromMm: mm(0, 2000), toMm: mm(0, 2000), upPa: z.number().positive().max(20_000), downPa: z.number().positive().max(20_000) })).min(1),
+  ratings: z.array(z.object({
+    edge: z.enum(['long', 'short']),
+    fromMm: mm(0, 2000),
+    toMm: mm(0, 2000),
+    upPa: z.number().positive().max(20_000),
+    downPa: z.number().positive().max(20_000),
+  })).min(1),
   evidence,
 })
 

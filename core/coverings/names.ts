@@ -11,7 +11,14 @@ export function usualCovering(kind: Covering['kind'], imperial: boolean): Coveri
   const mm = (inches: number, metric: number) => imperial ? inches * 25.4 : metric
   switch (kind) {
     case 'coursed-shingle': return { kind, exposureMm: mm(5.625, 143), firstCourseMm: mm(5.625, 143) }
-    case 'interlocking-tile': return { kind, gaugeMm: mm(13.5, 345), coverWidthMm: mm(11.75, 300), firstCourseMm: mm(12.5, 320), firstColumnMm: 0, pan: { fromMm: mm(2.5, 65), toMm: mm(9.25, 235) } }
+    case 'interlocking-tile': return {
+      kind,
+      gaugeMm: mm(13.5, 345),
+      coverWidthMm: mm(11.75, 300),
+      firstCourseMm: mm(12.5, 320),
+      firstColumnMm: 0,
+      pan: { fromMm: mm(2.5, 65), toMm: mm(9.25, 235) },
+    }
     case 'plain-tile': return { kind, gaugeMm: mm(4, 100), coverWidthMm: mm(6.5, 165), firstCourseMm: mm(6.5, 165), firstColumnMm: 0 }
     case 'slate': return { kind, lengthMm: mm(18, 500), coverWidthMm: mm(10, 250), lapMm: mm(3.75, 100), nailing: 'centre', firstCourseMm: mm(7.125, 200), firstColumnMm: 0 }
     case 'pressed-metal-tile': return { kind, gaugeMm: mm(14.5, 369), coverWidthMm: mm(50, 1265), firstCourseMm: mm(14.5, 369), firstColumnMm: 0 }

@@ -7,8 +7,19 @@ const courses: Layer<Ask<CoveringLayout>> = {
   id: 'courses', toggle: { name: 'Courses', key: 'c', on: true }, depth: 10,
   style: { fill: null, stroke: '#d8d3c6', width: 0.4, text: 0, ink: '#22272e', dxfColour: 8 },
   shapes: ({ plan: { courses, joints, shape: { region } } }) => [
-    ...courses.flatMap((y, index) => stretchesAt(region, y).map(({ fromMm, toMm }) => shape({ kind: 'line', from: { x: fromMm, y }, to: { x: toMm, y }, apartMm: (courses[1] ?? Infinity) - courses[0]!, index }))),
-    ...joints.map(({ xMm, fromMm, toMm }) => shape({ kind: 'line', from: { x: xMm, y: fromMm }, to: { x: xMm, y: toMm }, apartMm: Math.abs((joints[1]?.xMm ?? Infinity) - joints[0]!.xMm) })),
+    ...courses.flatMap((y, index) => stretchesAt(region, y).map(({ fromMm, toMm }) => shape({
+      kind: 'line',
+      from: { x: fromMm, y },
+      to: { x: toMm, y },
+      apartMm: (courses[1] ?? Infinity) - courses[0]!,
+      index,
+    }))),
+    ...joints.map(({ xMm, fromMm, toMm }) => shape({
+      kind: 'line',
+      from: { x: xMm, y: fromMm },
+      to: { x: xMm, y: toMm },
+      apartMm: Math.abs((joints[1]?.xMm ?? Infinity) - joints[0]!.xMm),
+    })),
   ],
 }
 

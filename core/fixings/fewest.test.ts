@@ -34,7 +34,10 @@ describe('the fewest fixings of one rail', () => {
 
   it('names the gap, the end and the lack of any support', () => {
     const rules = { maxSpanMm: 1200, maxOverhangMm: 600 }
-    const at = (...xs: number[]) => candidatesOf({ points: xs.map((atMm, i) => ({ atMm, member: `rafter ${i + 1}`, state: 'proved' as const, chance: 1, timber: 1 })), intervals: [] }, { fromMm: 0, toMm: 4000 }, rules)
+    const at = (...xs: number[]) => candidatesOf({
+      points: xs.map((atMm, i) => ({ atMm, member: `rafter ${i + 1}`, state: 'proved' as const, chance: 1, timber: 1 })),
+      intervals: [],
+    }, { fromMm: 0, toMm: 4000 }, rules)
     const reach = { fromMm: 0, toMm: 4000 }
     expect(shortfalls([], reach, rules)).toEqual([{ kind: 'no-support' }])
     expect(shortfalls(at(700, 1900, 3300, 3390), reach, rules).map(one => one.kind)).toEqual(['overhang', 'span', 'overhang'])
@@ -65,7 +68,16 @@ describe('intervals as places', () => {
       const exact = candidatesOf({ points: [], intervals }, reach, rules)
       // The grid can't do better than the exact places, and comes within its own step of them.
       const step = 5
-      const grid = { points: intervals.flatMap(one => Array.from({ length: Math.floor((Math.min(one.toMm, reach.toMm) - one.fromMm) / step) + 1 }, (_, k) => ({ atMm: one.fromMm + k * step, member: one.member, state: one.state, chance: one.chance, timber: 1 }))), intervals: [] }
+      const grid = {
+        points: intervals.flatMap(one => Array.from({ length: Math.floor((Math.min(one.toMm, reach.toMm) - one.fromMm) / step) + 1 }, (_, k) => ({
+          atMm: one.fromMm + k * step,
+          member: one.member,
+          state: one.state,
+          chance: one.chance,
+          timber: 1,
+        }))),
+        intervals: [],
+      }
       const count = (candidates: ReturnType<typeof candidatesOf>, slack: number) => {
         const loose = { maxSpanMm: rules.maxSpanMm + slack, maxOverhangMm: rules.maxOverhangMm + slack }
         return shortfalls(candidates, reach, loose).length ? Infinity : fewest(stepsFor(candidates.length, [{ atMm: candidates.map(one => one.atMm), reach }], loose))

@@ -52,7 +52,11 @@ function describe(ask: FixingsAsk, shortfall: Shortfall, railIds: string[]): Pic
   const which = railNumbers(plan, numbers)
   switch (shortfall.kind) {
     case 'no-support':
-      return { sentence: `${which} ${numbers.length === 1 ? 'has' : 'have'} nothing underneath to be fixed to: no ${supportNames[ask.face.supports.kind]} there${forbids(ask, railIds) ? ' where the covering lets a mount through' : ''}.`, measured: null, limit: null }
+      return {
+        sentence: `${which} ${numbers.length === 1 ? 'has' : 'have'} nothing underneath to be fixed to: no ${supportNames[ask.face.supports.kind]} there${forbids(ask, railIds) ? ' where the covering lets a mount through' : ''}.`,
+        measured: null,
+        limit: null,
+      }
     case 'overhang':
       return {
         sentence: `Overhang at the ${endNames(plan.rails[0]!)[shortfall.end === 'start' ? 0 : 1]} end is ${say(shortfall.overhangMm)}, limit ${say(limits.maxOverhangMm)}: ${shortfall.nearest.member} is the last that ${which.toLowerCase()} can reach.`,

@@ -82,7 +82,15 @@ export function fixingProblem(rails: RailPlan[], places: PlacesForRail, limits: 
       const own = placesOutside(places(rail), rail.keepsOff)
       const judge = judges[r] ?? null
       const even = judge && evenWays(own, reach, judge.rules, judge.atLeast)
-      return even?.ways.length ? { reach, judge, candidates: even.candidates, even: even.ways, roughly } : { reach, judge, candidates: candidatesOf(own, reach, judge?.rules ?? limits), even: null, roughly }
+      return even?.ways.length
+        ? { reach, judge, candidates: even.candidates, even: even.ways, roughly }
+        : {
+            reach,
+            judge,
+            candidates: candidatesOf(own, reach, judge?.rules ?? limits),
+            even: null,
+            roughly,
+          }
     }),
   }
 }

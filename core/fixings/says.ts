@@ -25,7 +25,11 @@ function fixingSteps({ face, job, plan: { rails, fixings, parts } }: Fixed, make
   return inBuildOrder(face, rails.map((rail, r) => {
     const own = fixings.rails[r]!.fixings
     const still = fixedPoint(rail, own.map(fixing => fixing.atMm))?.fixing
-    const noteOf = ({ state, member }: Fixing, i: number) => [sentenceCase(member), ...pilotWords[state], ...(i === still && !frames ? ['fixed point: tighten first'] : [])].join(', ')
+    const noteOf = ({ state, member }: Fixing, i: number) => [
+      sentenceCase(member),
+      ...pilotWords[state],
+      ...(i === still && !frames ? ['fixed point: tighten first'] : []),
+    ].join(', ')
     return make({
       id: `fixings-${rail.id}`, kind: 'fixings', title: `Fixings on ${frames ? 'line' : 'rail'} ${rail.number}`, tape: runTape(rail), lineMm: rail.lineMm,
       instruction: `${parts.mount.name}. ${parts.mount.screw.pilot}. ${parts.mount.sealant}. ${frames ? 'Frame' : 'Rail'} bolt on the foot: ${formatQuantity(torque(parts.mount.torqueNm), job.units)}.`,
@@ -56,13 +60,29 @@ export const fixings = {
   marks: { fixings: fixingSteps },
   parts: {
     mount: ({ plan: { fixings: { total }, parts: { mount } } }) => [{
-      kind: 'mount', item: { shelf: 'mounts', id: mount.id }, name: mount.name, maker: mount.maker, stage: 'fixings', amount: total, massKg: mount.massKg, price: mount.price, rule: 'One at each fixing',
+      kind: 'mount', item: {
+        shelf: 'mounts',
+        id: mount.id,
+      }, name: mount.name, maker: mount.maker, stage: 'fixings', amount: total, massKg: mount.massKg, price: mount.price, rule: 'One at each fixing',
     }],
     screw: ({ plan: { fixings: { total }, parts: { mount } } }) => [{
-      kind: 'screw', item: { shelf: 'mounts', id: mount.id }, name: mount.screw.name, maker: mount.maker, stage: 'fixings', amount: total * mount.screw.perMount, massKg: 'by shelf', price: 'by shelf', rule: `${mount.screw.perMount} a fixing`,
+      kind: 'screw', item: {
+        shelf: 'mounts',
+        id: mount.id,
+      }, name: mount.screw.name, maker: mount.maker, stage: 'fixings', amount: total * mount.screw.perMount, massKg: 'by shelf', price: 'by shelf', rule: `${mount.screw.perMount} a fixing`,
     }],
     flashing: ({ plan: { fixings: { total }, parts: { mount } } }) => mount.flashed
-      ? [{ kind: 'flashing', item: { shelf: 'mounts', id: mount.id }, name: `Flashing for ${mount.name}`, maker: '', stage: 'fixings', amount: total, massKg: 'by shelf', price: 'by shelf', rule: 'One a flashed fixing' }]
+      ? [{
+          kind: 'flashing',
+          item: { shelf: 'mounts', id: mount.id },
+          name: `Flashing for ${mount.name}`,
+          maker: '',
+          stage: 'fixings',
+          amount: total,
+          massKg: 'by shelf',
+          price: 'by shelf',
+          rule: 'One a flashed fixing',
+        }]
       : [],
     sealant: ({ plan: { fixings: { total }, parts: { mount } } }) => [{
       kind: 'sealant', item: null, name: 'Roof sealant', maker: '', stage: 'fixings', amount: total * mount.sealantMl, massKg: 'by shelf', price: 'by shelf', rule: `${mount.sealantMl} ml a fixing, whole cartridges over the job`,

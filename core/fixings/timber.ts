@@ -41,7 +41,10 @@ export function emptyStrip(ask: FixingsAsk): DraftFinding[] {
   return [{
     stage: 'rafters', faceId: face.id, id: `strip-empty:${face.id}`, severity: 'stop', about: { kind: 'rafters' }, measured: length(widthMm), limit: length(need),
     sentence: `Timber ${say(widthMm)} wide has no sound strip for the ${plan.parts.mount.screw.name} of ${plan.parts.mount.name}: ${fasteners.edgeDiameters} diameters from both edges need ${say(need)}. Only the screw’s own approval can allow less; ask its maker, or choose another mount.`,
-    propose: () => ask.catalogue.mounts.filter(mount => mount.id !== plan.parts.mount.id && plan.parts.rail.mountIds.includes(mount.id)).map(mount => ({ label: `Use ${mount.name}`, edit: { type: 'set-array', faceId: face.id, values: { mountId: mount.id } } })),
+    propose: () => ask.catalogue.mounts.filter(mount => mount.id !== plan.parts.mount.id && plan.parts.rail.mountIds.includes(mount.id)).map(mount => ({
+      label: `Use ${mount.name}`,
+      edit: { type: 'set-array', faceId: face.id, values: { mountId: mount.id } },
+    })),
   }]
 }
 
@@ -63,14 +66,28 @@ export function unproved({ faces }: JobAsk<FixingsLayout>): DraftFinding[] {
   }]
 }
 
-const base = ({ face }: FixingsAsk, id: string) => ({ id: `${id}:${face.id}`, stage: 'rails' as const, faceId: face.id, about: null, measured: null, limit: null, propose: noCures })
+const base = ({ face }: FixingsAsk, id: string) => ({
+  id: `${id}:${face.id}`,
+  stage: 'rails' as const,
+  faceId: face.id,
+  about: null,
+  measured: null,
+  limit: null,
+  propose: noCures,
+})
 
 /** Sheathing thinner than the mount was tested on. */
 export function thinSheathing(ask: FixingsAsk): DraftFinding[] {
   const { face, plan: { parts: { mount }, rails } } = ask
   const say = writer(ask)
   if (!rails.length || face.supports.kind !== 'sheathing' || mount.leastSheathingMm === null || face.supports.thicknessMm >= mount.leastSheathingMm - 0.1) return []
-  return [{ ...base(ask, 'thin-sheathing'), severity: 'stop', sentence: `The sheathing is ${say(face.supports.thicknessMm)} thick. ${mount.name} was tested on ${say(mount.leastSheathingMm)} and more.`, measured: length(face.supports.thicknessMm), limit: length(mount.leastSheathingMm) }]
+  return [{
+    ...base(ask, 'thin-sheathing'),
+    severity: 'stop',
+    sentence: `The sheathing is ${say(face.supports.thicknessMm)} thick. ${mount.name} was tested on ${say(mount.leastSheathingMm)} and more.`,
+    measured: length(face.supports.thicknessMm),
+    limit: length(mount.leastSheathingMm),
+  }]
 }
 
 export function pilotOff(ask: FixingsAsk): DraftFinding[] {
@@ -78,5 +95,11 @@ export function pilotOff(ask: FixingsAsk): DraftFinding[] {
   if (!ask.plan.rails.length || fasteners?.kind !== 'lag' || fasteners.pilotMm === null) return []
   const of = fasteners.pilotMm / fasteners.diameterMm
   if (of >= 0.4 && of <= 0.7) return []
-  return [{ ...base(ask, 'pilot'), severity: 'caution', sentence: `A pilot of ${writer(ask)(fasteners.pilotMm)} is ${Math.round(100 * of)} % of the lag’s diameter. In this timber it should be 40 to 70 % (NDS 12.1.4): ${of > 0.7 ? 'a larger one holds less' : 'a smaller one splits the rafter'}.`, measured: share(of), limit: share(0.7) }]
+  return [{
+    ...base(ask, 'pilot'),
+    severity: 'caution',
+    sentence: `A pilot of ${writer(ask)(fasteners.pilotMm)} is ${Math.round(100 * of)} % of the lag’s diameter. In this timber it should be 40 to 70 % (NDS 12.1.4): ${of > 0.7 ? 'a larger one holds less' : 'a smaller one splits the rafter'}.`,
+    measured: share(of),
+    limit: share(0.7),
+  }]
 }

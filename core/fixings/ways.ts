@@ -68,7 +68,10 @@ export function waysFor(rail: RailProblem, rules: LocalRules, extra: number): Wa
   const passes = (option: FixingOption) => worstOf(option) <= FULL
   const list = (steps: Steps, least: number, most: number, cap: number) => {
     const { paths, complete } = rail.even ? evenPaths(rail.even, least, most) : listPaths(steps, most, cap)
-    return { complete, options: paths.filter(path => path.length >= least).map((picks): FixingOption => ({ picks, unevenness: unevenness(picks, candidates, reach, rules) })).sort(byEvenness) }
+    return {
+      complete,
+      options: paths.filter(path => path.length >= least).map((picks): FixingOption => ({ picks, unevenness: unevenness(picks, candidates, reach, rules) })).sort(byEvenness),
+    }
   }
   // Where even a fixing in every place breaks a local rule, the least broken way stands and a finding says so.
   if (!judge || shortfalls(candidates, reach, rules).length) {
@@ -95,7 +98,15 @@ export function waysFor(rail: RailProblem, rules: LocalRules, extra: number): Wa
     if (good) {
       const all = extra ? list(steps, count, count + extra, MOST_OPTIONS) : { options, complete }
       const shown = all.options.slice(0, extra ? undefined : MOST_OPTIONS)
-      return { options: shown.includes(good) ? shown : [good, ...shown.slice(1)], complete: all.complete && options.length <= MOST_OPTIONS, passes, fewest: count, proved, over: null, checked: known.size }
+      return {
+        options: shown.includes(good) ? shown : [good, ...shown.slice(1)],
+        complete: all.complete && options.length <= MOST_OPTIONS,
+        passes,
+        fewest: count,
+        proved,
+        over: null,
+        checked: known.size,
+      }
     }
     if (rail.even) {
       proved = false

@@ -26,7 +26,11 @@ export const stageOf = (ask: OnFace, ref: Ref): StageId | null => knownOf(ask, r
 export function tapeReadings(ask: OnFace, ref: Ref): TapeReadings {
   const known = knownOf(ask, ref)
   const places = (known.length ? known : knownOf(ask, { kind: 'face' })).flatMap(one => one.places ? [one.places()] : [])
-  const read = (drafts: TapePlace[], of: (mm: number) => number): TapeReading[] => drafts.map((draft, i) => ({ ...draft, key: String(i), readingMm: of(draft.placeMm) })).sort((a, b) => a.readingMm - b.readingMm)
+  const read = (drafts: TapePlace[], of: (mm: number) => number): TapeReading[] => drafts.map((draft, i) => ({
+    ...draft,
+    key: String(i),
+    readingMm: of(draft.placeMm),
+  })).sort((a, b) => a.readingMm - b.readingMm)
   return { along: read(places.flatMap(one => one.along), mm => readingAlong(ask.face, mm)), up: read(places.flatMap(one => one.up), mm => readingUp(ask.face, mm)) }
 }
 

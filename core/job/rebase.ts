@@ -37,5 +37,8 @@ export function rebased(edit: Edit, seen: Job, now: Job): Edit {
   }
   if (!('values' in was) || !('values' in is)) return edit
   const [before, after] = [was.values, is.values] as [Record<string, unknown>, Record<string, unknown>]
-  return { ...edit, values: Object.fromEntries(Object.entries(edit.values).map(([key, mine]) => [key, isRecord(mine) || Array.isArray(mine) ? joined(before[key], mine, after[key]) : mine])) } as Edit
+  return {
+    ...edit,
+    values: Object.fromEntries(Object.entries(edit.values).map(([key, mine]) => [key, isRecord(mine) || Array.isArray(mine) ? joined(before[key], mine, after[key]) : mine])),
+  } as Edit
 }

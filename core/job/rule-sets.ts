@@ -21,15 +21,49 @@ const FROM_MEMORY = 'From memory, not checked against the document: read the edi
 
 /** The rule sets, each one edition with all its parts. A factor of one is never used with another's. */
 export const ruleSetTable: Record<RuleSetId, RuleSet> = {
-  'plain': { id: 'plain', name: 'Plain setbacks by edge', provenance: 'Typed for each face; three feet from ridge and rakes is common practice, not a rule', clauses: {}, values: none },
+  'plain': {
+    id: 'plain',
+    name: 'Plain setbacks by edge',
+    provenance: 'Typed for each face; three feet from ridge and rakes is common practice, not a rule',
+    clauses: {},
+    values: none,
+  },
   'us-2018': {
     id: 'us-2018', name: 'US 2018 and later, dwellings', provenance: `IRC R324.6; IFC 1204.2 in 2018, 1205.2 in 2021 and 2024. ${FROM_MEMORY}`,
-    clauses: { fromPitchDeg: 'R324.6', pathways: 'R324.6.1', pathwayMm: 'R324.6.1', pathwaysPerBuilding: 'R324.6.1', ridgeNearMm: 'R324.6.2', ridgeFarMm: 'R324.6.2', coverShare: 'R324.6.2', coverShareSprinklers: 'R324.6.2.1', escapeMm: 'R324.6.3' },
-    values: { ...none, fromPitchDeg: pitchFromRise(2), pathways: 'per-plane', pathwayMm: inch(36), pathwaysPerBuilding: 2, ridgeNearMm: inch(18), ridgeFarMm: inch(36), coverShare: 0.33, coverShareSprinklers: 0.66, escapeMm: inch(36) },
+    clauses: {
+      fromPitchDeg: 'R324.6',
+      pathways: 'R324.6.1',
+      pathwayMm: 'R324.6.1',
+      pathwaysPerBuilding: 'R324.6.1',
+      ridgeNearMm: 'R324.6.2',
+      ridgeFarMm: 'R324.6.2',
+      coverShare: 'R324.6.2',
+      coverShareSprinklers: 'R324.6.2.1',
+      escapeMm: 'R324.6.3',
+    },
+    values: {
+      ...none,
+      fromPitchDeg: pitchFromRise(2),
+      pathways: 'per-plane',
+      pathwayMm: inch(36),
+      pathwaysPerBuilding: 2,
+      ridgeNearMm: inch(18),
+      ridgeFarMm: inch(36),
+      coverShare: 0.33,
+      coverShareSprinklers: 0.66,
+      escapeMm: inch(36),
+    },
   },
   'us-2012': {
     id: 'us-2012', name: 'US 2012 and 2015, dwellings', provenance: `IFC 605.11.3.2. ${FROM_MEMORY}`,
-    clauses: { fromPitchDeg: '605.11.3.2', pathways: '605.11.3.2.1, .2', pathwayMm: '605.11.3.2.2', ridgeNearMm: '605.11.3.2.4', ridgeFarMm: '605.11.3.2.4', hipValleyMm: '605.11.3.2.3' },
+    clauses: {
+      fromPitchDeg: '605.11.3.2',
+      pathways: '605.11.3.2.1, .2',
+      pathwayMm: '605.11.3.2.2',
+      ridgeNearMm: '605.11.3.2.4',
+      ridgeFarMm: '605.11.3.2.4',
+      hipValleyMm: '605.11.3.2.3',
+    },
     values: { ...none, fromPitchDeg: pitchFromRise(2), pathways: 'per-slope', pathwayMm: inch(36), ridgeNearMm: inch(36), ridgeFarMm: inch(36), hipValleyMm: inch(18) },
   },
   'european': {

@@ -12,7 +12,19 @@ export interface StartingParts { moduleId: string, railId: string, mountId: stri
  * Spacing and setbacks are the usual nominal ones (common practice: 24 in or 600 mm, three feet or a metre).
  */
 export function starterJob(title: string, place: string, units: Job['units'], parts: StartingParts): Job {
-  return { format: 'upper-deck-job', formatVersion: 1, title, place, units, site: plainSite, keepClear: plainKeepClear, loads: noLoads, van: plainVan, loadout: plainLoadout, faces: [starterFace('main', 'Main face', units, parts)] }
+  return {
+    format: 'upper-deck-job',
+    formatVersion: 1,
+    title,
+    place,
+    units,
+    site: plainSite,
+    keepClear: plainKeepClear,
+    loads: noLoads,
+    van: plainVan,
+    loadout: plainLoadout,
+    faces: [starterFace('main', 'Main face', units, parts)],
+  }
 }
 
 /** A site sheet nobody has filled in. */

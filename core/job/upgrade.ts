@@ -20,7 +20,14 @@ function supportsOf(supports: unknown): unknown {
 }
 
 /** Edges that came later are kept clear as the nearest of the old ones: an eave below, a rake beside. */
-const setbacksOf = (setbacks: unknown): unknown => isFacts(setbacks) ? { hipMm: setbacks.leftRakeMm, valleyMm: setbacks.leftRakeMm, wallMm: setbacks.eaveMm, ...setbacks } : setbacks
+const setbacksOf = (setbacks: unknown): unknown => isFacts(setbacks)
+  ? {
+      hipMm: setbacks.leftRakeMm,
+      valleyMm: setbacks.leftRakeMm,
+      wallMm: setbacks.eaveMm,
+      ...setbacks,
+    }
+  : setbacks
 
 const faceOf = (face: Facts): Facts => ({
   timber: plainTimber, yieldShare: 1, windStripMm: 0, reserved: [], lowEdgeMm: null, obstructions: [], ...face,
@@ -30,7 +37,12 @@ const faceOf = (face: Facts): Facts => ({
 /** Facts of loads that came later, at what was taken for granted before. */
 function loadsOf(loads: unknown): unknown {
   if (!isFacts(loads)) return loads
-  const rules = isFacts(loads.rules) && loads.rules.edition === 'us-2022' && isFacts(loads.rules.snow) ? { ...loads.rules, snow: { riskCategory: 'II', winterWind: null, ...loads.rules.snow } } : loads.rules
+  const rules = isFacts(loads.rules) && loads.rules.edition === 'us-2022' && isFacts(loads.rules.snow)
+    ? {
+        ...loads.rules,
+        snow: { riskCategory: 'II', winterWind: null, ...loads.rules.snow },
+      }
+    : loads.rules
   const { framing, eaveOverhangMm } = noLoads.building
   return { ...loads, rules, building: isFacts(loads.building) ? { framing, eaveOverhangMm, ...loads.building } : loads.building }
 }

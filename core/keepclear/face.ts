@@ -67,8 +67,14 @@ function edgeClaims(face: Clearing, { edges, region }: FaceShape, rules: KeepCle
   return edges.flatMap((edge, i) => {
     const claims: { depthMm: number, rule: string }[] = [
       { depthMm: typed ? depthOf(face.setbacks, edge) : 0, rule: `Setback from the ${edge.name}, as typed for this face` },
-      { depthMm: clear.applies && edge.kind === 'ridge' && isLevel(edge) ? clear.ridgeMm : 0, rule: `Strip below the ridge: ${clause(rules, clear.ridgeMm > values.ridgeNearMm ? 'ridgeFarMm' : 'ridgeNearMm')}` },
-      { depthMm: clear.applies && (edge.kind === 'hip' || edge.kind === 'valley') && !clear.openEdges.includes(i) ? values.hipValleyMm : 0, rule: `Strip at the ${edge.kind}: ${clause(rules, 'hipValleyMm')}` },
+      {
+        depthMm: clear.applies && edge.kind === 'ridge' && isLevel(edge) ? clear.ridgeMm : 0,
+        rule: `Strip below the ridge: ${clause(rules, clear.ridgeMm > values.ridgeNearMm ? 'ridgeFarMm' : 'ridgeNearMm')}`,
+      },
+      {
+        depthMm: clear.applies && (edge.kind === 'hip' || edge.kind === 'valley') && !clear.openEdges.includes(i) ? values.hipValleyMm : 0,
+        rule: `Strip at the ${edge.kind}: ${clause(rules, 'hipValleyMm')}`,
+      },
       { depthMm: edge.kind === 'wall' ? values.wallMm : 0, rule: `Distance from the wall: ${clause(rules, 'wallMm')}` },
       { depthMm: values.edgeMm, rule: `Strip along every edge: ${clause(rules, 'edgeMm')}` },
       { depthMm: face.windStripMm, rule: 'Wind strip along the edges, as typed for this face' },
@@ -90,7 +96,14 @@ function pathwayClaims({ edges, region }: FaceShape, rules: KeepClearRules, clea
   const own = clear.pathways.flatMap((side): Claim[] => {
     const sides = pathwayEdges(edges, side)
     return sides.length
-      ? [{ pathway: true, of: `pathway on the ${side}`, depthMm: pathwayMm, edge: sides.length === 1 ? sides[0]! : null, region: together(sides.map(i => stripAlong(edges[i]!, region[0]!, pathwayMm))), rule: `Pathway from eave to ridge: ${clause(rules, 'pathwayMm')}` }]
+      ? [{
+          pathway: true,
+          of: `pathway on the ${side}`,
+          depthMm: pathwayMm,
+          edge: sides.length === 1 ? sides[0]! : null,
+          region: together(sides.map(i => stripAlong(edges[i]!, region[0]!, pathwayMm))),
+          rule: `Pathway from eave to ridge: ${clause(rules, 'pathwayMm')}`,
+        }]
       : []
   })
   return [...own, ...clear.straddles.map((i): Claim => ({
@@ -101,12 +114,21 @@ function pathwayClaims({ edges, region }: FaceShape, rules: KeepClearRules, clea
 /** Obstructions, the ways to escape openings, and reserved parts. */
 function otherClaims(face: Clearing, { up }: FaceShape, rules: KeepClearRules, clear: FaceClear): Claim[] {
   return [
-    ...face.obstructions.map((one): Claim => ({ of: obstructionNames[one.kind], depthMm: one.clearanceMm, edge: null, region: around(one), rule: `Clearance round the ${obstructionNames[one.kind]}, as typed for this face` })),
+    ...face.obstructions.map((one): Claim => ({
+      of: obstructionNames[one.kind],
+      depthMm: one.clearanceMm,
+      edge: null,
+      region: around(one),
+      rule: `Clearance round the ${obstructionNames[one.kind]}, as typed for this face`,
+    })),
     ...(clear.applies && rules.values.escapeMm > 0 ? face.obstructions.filter(one => one.kind === 'escape-window') : []).map((one): Claim => ({
       of: 'way to the escape window', depthMm: rules.values.escapeMm, edge: null, region: belowEscape(one, rules.values.escapeMm, up.fromMm), rule: `No modules below an escape opening: ${clause(rules, 'escapeMm')}`,
     })),
     ...face.reserved.map((one): Claim => ({
-      of: one.name, depthMm: 0, edge: null, region: rectangle({ fromMm: one.fromXMm, toMm: one.toXMm }, { fromMm: one.fromYMm, toMm: one.toYMm }), rule: `Reserved for ${one.name}, as typed for this face`,
+      of: one.name, depthMm: 0, edge: null, region: rectangle({
+        fromMm: one.fromXMm,
+        toMm: one.toXMm,
+      }, { fromMm: one.fromYMm, toMm: one.toYMm }), rule: `Reserved for ${one.name}, as typed for this face`,
     })),
   ]
 }

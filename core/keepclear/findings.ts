@@ -34,7 +34,14 @@ export const noneOnTheStreet = (ask: RoofAsk): DraftFinding[] => !ask.roof.short
 export function whereIsTheStreet(ask: RoofAsk): DraftFinding[] {
   const { job: { site, keepClear: { values } }, roof } = ask
   if (values.pathways !== 'per-plane' || values.pathwaysPerBuilding === 0 || site.streetDeg !== null || site.drivewayDeg !== null || !roof.planes.length) return []
-  return [{ ...base(ask), id: 'pathways-where-street', severity: 'caution', stage: 'site', measured: null, sentence: 'One pathway has to lie on the street’s or the driveway’s side, and the site sheet does not say where those are.' }]
+  return [{
+    ...base(ask),
+    id: 'pathways-where-street',
+    severity: 'caution',
+    stage: 'site',
+    measured: null,
+    sentence: 'One pathway has to lie on the street’s or the driveway’s side, and the site sheet does not say where those are.',
+  }]
 }
 
 /** How near the covered share is to the step at which the ridge strip widens. */
@@ -56,13 +63,24 @@ export function coverStep(ask: RoofAsk): DraftFinding[] {
 
 export const notAllTried = (ask: RoofAsk): DraftFinding[] => ask.roof.proved
   ? []
-  : [{ ...base(ask), id: 'pathways-unproved', severity: 'note', measured: count(ask.roof.tried, 'ways tried'), sentence: `The pathways shown are the best of ${ask.roof.tried} ways tried; with so many faces not all were.` }]
+  : [{
+      ...base(ask),
+      id: 'pathways-unproved',
+      severity: 'note',
+      measured: count(ask.roof.tried, 'ways tried'),
+      sentence: `The pathways shown are the best of ${ask.roof.tried} ways tried; with so many faces not all were.`,
+    }]
 
 type ClearAsk = FindingAsk<KeepClearLayout>
 
 /** Reserved parts that lie off the face. */
 export function reservedOutside({ face, plan }: ClearAsk): DraftFinding[] {
-  return face.reserved.flatMap((one, i): DraftFinding[] => areaMm2(common([[{ x: one.fromXMm, y: one.fromYMm }, { x: one.toXMm, y: one.fromYMm }, { x: one.toXMm, y: one.toYMm }, { x: one.fromXMm, y: one.toYMm }]], plan.shape.region)) > 1
+  return face.reserved.flatMap((one, i): DraftFinding[] => areaMm2(common([[
+    { x: one.fromXMm, y: one.fromYMm },
+    { x: one.toXMm, y: one.fromYMm },
+    { x: one.toXMm, y: one.toYMm },
+    { x: one.fromXMm, y: one.toYMm },
+  ]], plan.shape.region)) > 1
     ? []
     : [{
         id: `reserved-outside:${face.id}:${i}`, severity: 'caution', stage: 'keep-clear', faceId: face.id, about: null, measured: null, limit: null,
@@ -94,7 +112,10 @@ export function pathwayBlocked(ask: ClearAsk): DraftFinding[] {
     return !way
       ? []
       : [{
-          stage: 'keep-clear', faceId: face.id, severity: 'stop', propose: noCures, id: `pathway-blocked:${face.id}:${one.id}`, about: { kind: 'obstruction', id: one.id }, measured: null, limit: length(job.keepClear.values.pathwayMm),
+          stage: 'keep-clear', faceId: face.id, severity: 'stop', propose: noCures, id: `pathway-blocked:${face.id}:${one.id}`, about: {
+            kind: 'obstruction',
+            id: one.id,
+          }, measured: null, limit: length(job.keepClear.values.pathwayMm),
           sentence: `A ${obstructionNames[one.kind]} stands in the ${way.of}. A pathway is clear over its whole width: choose another side or plane, or ask the authority.`,
         }]
   })

@@ -18,7 +18,15 @@ function house(form: Parameters<typeof roofFaces>[0], withRows: string[], keepCl
   const base = changed({})
   const faces = laid.value.map((one, i): Face => {
     const face = starterFace(`f${i}`, one.name, 'imperial', parts)
-    return { ...face, outline: one.outline, pitchDeg: one.pitchDeg, place: { ...face.place, ...one.place }, setbacks: none, ...(withRows.includes(one.name) ? more : {}), array: { ...face.array, rowCount: withRows.includes(one.name) ? null : 0 } }
+    return {
+      ...face,
+      outline: one.outline,
+      pitchDeg: one.pitchDeg,
+      place: { ...face.place, ...one.place },
+      setbacks: none,
+      ...(withRows.includes(one.name) ? more : {}),
+      array: { ...face.array, rowCount: withRows.includes(one.name) ? null : 0 },
+    }
   })
   return { ...base, site: { ...plainSite, streetDeg: 0 }, keepClear: keepClearRules, faces }
 }
@@ -81,7 +89,14 @@ describe('US 2018 and later', () => {
   })
   it('R324.6.1: a pathway may straddle a hip, half on each side', () => {
     // Modules all round: nobody is bare, so straddling a hip costs the long side least of all.
-    const job = house({ kind: 'hip', lengthMm: inch(600), depthMm: inch(480), pitchDeg: 30, endPitchDeg: 30, azimuthDeg: 180 }, ['Front', 'Right end', 'Back', 'Left end'], rules('us-2018'))
+    const job = house({
+      kind: 'hip',
+      lengthMm: inch(600),
+      depthMm: inch(480),
+      pitchDeg: 30,
+      endPitchDeg: 30,
+      azimuthDeg: 180,
+    }, ['Front', 'Right end', 'Back', 'Left end'], rules('us-2018'))
     const roof = roofClearOf(job, catalogue)
     expect(roof.proved).toBe(true)
     roof.faces.forEach((clear, i) => clear.straddles.forEach((edge) => {
@@ -153,7 +168,10 @@ it('leaves no point nearer to an edge or an obstruction than its rule says, 10 0
     ...changed({}).faces[0]!, windStripMm: 150,
     outline: { kind: 'corners', corners: corners.map(({ x, y }, i) => ({ xMm: x, yMm: y, edge: kinds[i]! })) },
     setbacks: { eaveMm: 250, ridgeMm: 500, leftRakeMm: 0, rightRakeMm: 0, hipMm: 350, valleyMm: 450, wallMm: 0 },
-    obstructions: [{ id: 'a', kind: 'vent', round: true, xMm: 3000, yMm: 3800, widthMm: 150, heightMm: 150, clearanceMm: 200 }, { id: 'b', kind: 'chimney', round: false, xMm: 8800, yMm: 4000, widthMm: 700, heightMm: 500, clearanceMm: 300 }],
+    obstructions: [
+      { id: 'a', kind: 'vent', round: true, xMm: 3000, yMm: 3800, widthMm: 150, heightMm: 150, clearanceMm: 200 },
+      { id: 'b', kind: 'chimney', round: false, xMm: 8800, yMm: 4000, widthMm: 700, heightMm: 500, clearanceMm: 300 },
+    ],
   }
   const { region: left } = keepClear(face, plainKeepClear, noClaims)
   const depths = { eave: 250, valley: 450, hip: 350, ridge: 500 }
@@ -175,7 +193,17 @@ it('leaves no point nearer to an edge or an obstruction than its rule says, 10 0
 })
 
 describe('what stands on the roof already', () => {
-  const old = (more: Partial<Obstruction> = {}): Obstruction => ({ id: 'old', kind: 'old-array', round: false, xMm: inch(240), yMm: inch(100), widthMm: inch(200), heightMm: inch(120), clearanceMm: 0, ...more })
+  const old = (more: Partial<Obstruction> = {}): Obstruction => ({
+    id: 'old',
+    kind: 'old-array',
+    round: false,
+    xMm: inch(240),
+    yMm: inch(100),
+    widthMm: inch(200),
+    heightMm: inch(120),
+    clearanceMm: 0,
+    ...more,
+  })
   it('an array that stays counts as covered and takes its plane', () => {
     const bare = roofClearOf(gable(['Front'], rules('us-2018')), catalogue)
     const job = gable(['Front'], rules('us-2018'))
@@ -205,19 +233,42 @@ describe('what stands on the roof already', () => {
   })
   it('and where modules stand on it all the same, as on a hip end by itself, a stop says how wide it is', () => {
     // 7 m wide at the eave, a point at the top: at 0.8 of its height 1.4 m are left, at 0.9 under a pathway's 36 in.
-    const end = (topMm: number): Job => ({ ...changed({ outline: { kind: 'corners', corners: ([[0, 0, 'eave'], [7000, 0, 'hip'], [3500 + topMm / 2, 5000, 'ridge'], [3500 - topMm / 2, 5000, 'hip']] as const).map(([xMm, yMm, edge]) => ({ xMm, yMm, edge })) } }), keepClear: rules('us-2018') })
+    const end = (topMm: number): Job => ({
+      ...changed({ outline: {
+        kind: 'corners',
+        corners: ([[0, 0, 'eave'], [7000, 0, 'hip'], [3500 + topMm / 2, 5000, 'ridge'], [3500 - topMm / 2, 5000, 'hip']] as const).map(([xMm, yMm, edge]) => ({ xMm, yMm, edge })),
+      } }),
+      keepClear: rules('us-2018'),
+    })
     const found = planJob(end(100), catalogue).findings.find(finding => finding.id.startsWith('pathway-narrow'))
     const room = pathwayRoomMm(end(100).faces[0]!)
     // By hand: the width falls from 7000 to 100 mm; the narrowest place looked at is at 0.8 of the height.
     expect(room).toBeCloseTo(7000 - 0.8 * 6900, -1)
     expect(found).toBeUndefined()
     const narrow: Job = { ...end(100), keepClear: { ...rules('us-2018'), values: { ...rules('us-2018').values, pathwayMm: 1600 } } }
-    expect(planJob(narrow, catalogue).findings.find(finding => finding.id.startsWith('pathway-narrow'))).toMatchObject({ severity: 'stop', limit: { kind: 'length', mm: 1600 }, measured: { kind: 'length', mm: expect.closeTo(room, 3) as number } })
+    expect(planJob(narrow, catalogue).findings.find(finding => finding.id.startsWith('pathway-narrow'))).toMatchObject({
+      severity: 'stop',
+      limit: { kind: 'length', mm: 1600 },
+      measured: { kind: 'length', mm: expect.closeTo(room, 3) as number },
+    })
   })
   it('left and right are rakes: a valley on that side has no pathway along it, a hip slope’s hips do', () => {
-    const edges = shapeOf({ kind: 'corners', corners: ([[0, 0, 'eave'], [9000, 0, 'rake'], [9000, 5000, 'ridge'], [3000, 5000, 'valley'], [2000, 3000, 'ridge'], [0, 3000, 'rake']] as const).map(([xMm, yMm, edge]) => ({ xMm, yMm, edge })) }).edges
+    const edges = shapeOf({
+      kind: 'corners',
+      corners: ([
+        [0, 0, 'eave'],
+        [9000, 0, 'rake'],
+        [9000, 5000, 'ridge'],
+        [3000, 5000, 'valley'],
+        [2000, 3000, 'ridge'],
+        [0, 3000, 'rake'],
+      ] as const).map(([xMm, yMm, edge]) => ({ xMm, yMm, edge })),
+    }).edges
     expect(pathwayEdges(edges, 'left').map(i => edges[i]!.kind)).toEqual(['rake'])
-    const hips = shapeOf({ kind: 'corners', corners: ([[0, 0, 'eave'], [9000, 0, 'hip'], [6000, 4000, 'ridge'], [3000, 4000, 'hip']] as const).map(([xMm, yMm, edge]) => ({ xMm, yMm, edge })) }).edges
+    const hips = shapeOf({
+      kind: 'corners',
+      corners: ([[0, 0, 'eave'], [9000, 0, 'hip'], [6000, 4000, 'ridge'], [3000, 4000, 'hip']] as const).map(([xMm, yMm, edge]) => ({ xMm, yMm, edge })),
+    }).edges
     expect(pathwayEdges(hips, 'right').map(i => hips[i]!.kind)).toEqual(['hip'])
   })
 })
@@ -230,7 +281,20 @@ describe('faces out of true', () => {
     for (let i = 0; i < 600; i++) {
       const [w, h, inset] = [random.between(5000, 12_000), random.between(3500, 6000), random.pick([0, random.between(300, 1500)])]
       const side = inset ? 'hip' as const : 'rake' as const
-      const face: Face = { ...changed({}).faces[0]!, setbacks, obstructions: [], outline: { kind: 'corners', corners: ([[off(), off(), 'eave'], [w + off(), off(), side], [w - inset + off(), h + off(), 'ridge'], [inset + off(), h + off(), side]] as const).map(([xMm, yMm, edge]) => ({ xMm, yMm, edge })) } }
+      const face: Face = {
+        ...changed({}).faces[0]!,
+        setbacks,
+        obstructions: [],
+        outline: {
+          kind: 'corners',
+          corners: ([
+            [off(), off(), 'eave'],
+            [w + off(), off(), side],
+            [w - inset + off(), h + off(), 'ridge'],
+            [inset + off(), h + off(), side],
+          ] as const).map(([xMm, yMm, edge]) => ({ xMm, yMm, edge })),
+        },
+      }
       const { region: left } = keepClear(face, plainKeepClear, noClaims)
       expect(left, `face ${i}`).toHaveLength(1)
       shapeOf(face.outline).edges.forEach(({ from, to, kind, side: end }) => {

@@ -15,7 +15,14 @@ export function sharedEdges(faces: Pick<Face, 'outline' | 'place' | 'pitchDeg'>[
   const rings = faces.map(planOutline)
   return rings.flatMap((ring, face) => ring.flatMap((from, edge) => rings.flatMap((otherRing, other) => other === face
     ? []
-    : otherRing.flatMap((_, otherEdge) => runTogether(from, ring[(edge + 1) % ring.length]!, otherRing[otherEdge]!, otherRing[(otherEdge + 1) % otherRing.length]!) ? [{ face, edge, other, otherEdge }] : []))))
+    : otherRing.flatMap((_, otherEdge) => runTogether(from, ring[(edge + 1) % ring.length]!, otherRing[otherEdge]!, otherRing[(otherEdge + 1) % otherRing.length]!)
+        ? [{
+            face,
+            edge,
+            other,
+            otherEdge,
+          }]
+        : []))))
 }
 
 /** Whether the segment c-d lies along a-b, near enough and long enough. */

@@ -130,7 +130,12 @@ function waysFor(faces: Face[], shared: SharedEdge[], mayHold: boolean[], i: num
   const others = [...new Set(shared.filter(one => one.face === i).map(one => one.other))]
   const wide = (face: number) => pathwayRoomMm(faces[face]!) >= pathwayMm
   const ways = [
-    ...others.filter(wide).flatMap((other): Way[] => mayHold[other] ? [{ kind: 'next', other, side: 'left' }, { kind: 'next', other, side: 'right' }] : [{ kind: 'next', other, side: null }]),
+    ...others.filter(wide).flatMap((other): Way[] => mayHold[other]
+      ? [
+          { kind: 'next', other, side: 'left' },
+          { kind: 'next', other, side: 'right' },
+        ]
+      : [{ kind: 'next', other, side: null }]),
     ...straddleEdges(faces, shared, i).map((one): Way => ({ kind: 'straddle', shared: one })),
   ]
   // On a plane narrower than a pathway there is none; where nothing else is left either, it is planned there and a finding says so.

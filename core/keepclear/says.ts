@@ -1,7 +1,18 @@
 import { bounds } from '../geometry'
 import type { Obstruction } from '../job'
 import { type Ask, type FaceSays, isAcross, type JobSays, type Layer, type Selectable, sentenceCase, shape, signOf, type TapePlace } from '../trade'
-import { coverStep, noneOnTheStreet, notAllTried, obstructionOutside, pathwayBlocked, pathwayNarrow, reservedOutside, type RoofAsk, tooFewPlanes, whereIsTheStreet } from './findings'
+import {
+  coverStep,
+  noneOnTheStreet,
+  notAllTried,
+  obstructionOutside,
+  pathwayBlocked,
+  pathwayNarrow,
+  reservedOutside,
+  type RoofAsk,
+  tooFewPlanes,
+  whereIsTheStreet,
+} from './findings'
 import type { KeepClearLayout } from './layout'
 import { keepClearSteps } from './marks'
 import { around, obstructionNames } from './strips'
@@ -53,7 +64,11 @@ function usable({ plan }: Ask<KeepClearLayout>): Selectable {
 
 function oneObstruction({ face }: Ask<KeepClearLayout>, { id, kind, round, xMm, yMm, widthMm, heightMm }: Obstruction): Selectable {
   const name = obstructionNames[kind]
-  const spread = (middleMm: number, sizeMm: number, low: string, high: string) => [edge(middleMm - sizeMm / 2, `${name}, ${low}`), edge(middleMm, `${name}, middle`), edge(middleMm + sizeMm / 2, `${name}, ${high}`)]
+  const spread = (middleMm: number, sizeMm: number, low: string, high: string) => [
+    edge(middleMm - sizeMm / 2, `${name}, ${low}`),
+    edge(middleMm, `${name}, middle`),
+    edge(middleMm + sizeMm / 2, `${name}, ${high}`),
+  ]
   return {
     ref: { kind: 'obstruction', id }, stage: 'survey',
     places: () => ({ along: spread(xMm, widthMm, 'left', 'right'), up: spread(yMm, round ? widthMm : heightMm, 'bottom', 'top') }),
@@ -76,5 +91,11 @@ export const keepClearOnFace = {
 
 /** The rules for the whole roof: pathways that are missing, and how near the covered share is to its step. */
 export const keepClearOfJob = {
-  findings: { 'pathways-short': tooFewPlanes, 'pathways-street': noneOnTheStreet, 'pathways-where-street': whereIsTheStreet, 'cover-step': coverStep, 'pathways-unproved': notAllTried },
+  findings: {
+    'pathways-short': tooFewPlanes,
+    'pathways-street': noneOnTheStreet,
+    'pathways-where-street': whereIsTheStreet,
+    'cover-step': coverStep,
+    'pathways-unproved': notAllTried,
+  },
 } satisfies JobSays<KeepClearLayout, RoofAsk>

@@ -77,7 +77,16 @@ export function clearRoof(job: Pick<Job, 'faces' | 'keepClear' | 'site'>, count:
   const choices = { near: capped.modules, nearUncapped: near.modules, far: far.modules }
   const ridge = rules.ridgeChoice === 'best' ? (capped.worth > far.worth ? 'near' : 'far') : rules.ridgeChoice
   const chosen = ridge === 'near' ? { ...near, faces: capped.faces } : far
-  return { faces: chosen.faces, ridge, cover: coverOf(chosen.faces), choices, planes: chosen.planes, short: chosen.short, proved: near.proved && far.proved, tried: near.tried + far.tried }
+  return {
+    faces: chosen.faces,
+    ridge,
+    cover: coverOf(chosen.faces),
+    choices,
+    planes: chosen.planes,
+    short: chosen.short,
+    proved: near.proved && far.proved,
+    tried: near.tried + far.tried,
+  }
 }
 
 /** Angle between two directions, 0 to 180 degrees. */

@@ -15,7 +15,14 @@ export interface Combination {
 /** An edition's combinations for strength and for deflection; typed by format so that loads and resistances can't be mixed. */
 export interface Combinations<F extends Format = Format> { format: F, strength: Combination[], service: Combination[], source: string }
 
-const one = (name: string, dead: number, snow: number, wind: number, windActs: Combination['windActs'], shortest: Combination['shortest']): Combination => ({ name, dead, snow, wind, windActs, shortest })
+const one = (name: string, dead: number, snow: number, wind: number, windActs: Combination['windActs'], shortest: Combination['shortest']): Combination => ({
+  name,
+  dead,
+  snow,
+  wind,
+  windActs,
+  shortest,
+})
 
 /** ASD combinations; the 2022 edition's snow is at strength level and is taken at 0.7 of it. */
 function asd(snow: number, edition: string): Combinations<'asd'> {

@@ -22,7 +22,12 @@ const FREE_MM = 4 * 304.8
  * @returns for each row, for each of its modules from the left
  */
 export function exposedModules(rows: RowPlan[], { shape, heightMm, flat, beyondRidgeMm }: ExposureSetting): boolean[][] {
-  const modules = rows.flatMap((row, r) => row.moduleLeftsMm.map((leftMm, i) => ({ r, i, along: { fromMm: leftMm, toMm: leftMm + row.moduleWidthMm }, up: { fromMm: row.bottomMm, toMm: row.topMm } })))
+  const modules = rows.flatMap((row, r) => row.moduleLeftsMm.map((leftMm, i) => ({
+    r,
+    i,
+    along: { fromMm: leftMm, toMm: leftMm + row.moduleWidthMm },
+    up: { fromMm: row.bottomMm, toMm: row.topMm },
+  })))
   const halfHeightMm = heightMm / 2
   const reachMm = (row: RowPlan) => 1.5 * row.moduleHeightMm
   return rows.map((row, r) => row.moduleLeftsMm.map((leftMm, i) => {

@@ -62,7 +62,10 @@ export function loadingOf(job: Pick<Job, 'loads'>, face: Face, parts: ChosenPart
           ], result: pressure(deadPa), source: 'Masses by the makers', basis: 'maker',
         },
         {
-          what: 'Uniform snow normal to the roof', formula: 's cos² a normal, s sin a cos a down the slope', values: [{ symbol: 'a', what: 'pitch', value: angle(face.pitchDeg) }, { symbol: 's', what: 'on plan, the greatest uniform case', value: pressure(snow.uniformPa) }],
+          what: 'Uniform snow normal to the roof', formula: 's cos² a normal, s sin a cos a down the slope', values: [
+            { symbol: 'a', what: 'pitch', value: angle(face.pitchDeg) },
+            { symbol: 's', what: 'on plan, the greatest uniform case', value: pressure(snow.uniformPa) },
+          ],
           result: pressure(snow.uniformPa * Math.cos(slope) ** 2), source: 'Snow lies on plan area', basis: 'arithmetic',
         },
       ],

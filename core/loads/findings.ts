@@ -48,7 +48,10 @@ export function overEave(ask: LoadsAsk): DraftFinding[] {
   return [{
     ...base(ask, 'over-eave'), severity: 'stop', measured: { kind: 'length', mm: lowMm }, limit: { kind: 'length', mm: alongSlopeMm },
     sentence: `Modules begin ${writer(ask)(lowMm)} up the slope and the eave stands out ${writer(ask)(alongSlopeMm)} along it past the wall: over it the edition has coefficients for overhangs, and this tool does not have them. Move the rows up, or type an engineer’s pressures.`,
-    propose: () => [{ label: 'Raise the rows past the wall', edit: { type: 'set-row', faceId: face.id, row: 0, values: { gapBelowMm: gapBelow(plan.rows, 0) + alongSlopeMm - lowMm } } }],
+    propose: () => [{
+      label: 'Raise the rows past the wall',
+      edit: { type: 'set-row', faceId: face.id, row: 0, values: { gapBelowMm: gapBelow(plan.rows, 0) + alongSlopeMm - lowMm } },
+    }],
   }]
 }
 

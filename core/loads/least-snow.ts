@@ -24,7 +24,11 @@ export function leastRoofSnow(rules: LoadRules, pitchDeg: number): { pa: number,
     pa, working: {
       what: 'Least snow on a roof under 15°', formula: is2022 ? 'pm = min(pg, pm,max)' : 'pm = Is min(pg, 20 psf)',
       values: [
-        { symbol: 'pg', what: 'ground snow', value: pressure(groundPa) }, { symbol: 'cap', what: is2022 ? `risk category ${rules.snow.riskCategory}` : 'of the edition', value: pressure(capPa) },
+        { symbol: 'pg', what: 'ground snow', value: pressure(groundPa) }, {
+          symbol: 'cap',
+          what: is2022 ? `risk category ${rules.snow.riskCategory}` : 'of the edition',
+          value: pressure(capPa),
+        },
         ...(is2022 ? [] : [{ symbol: 'Is', what: 'importance', value: factor(importance) }]), { symbol: 'a', what: 'pitch', value: angle(pitchDeg) },
       ],
       result: pressure(pa), source: `ASCE 7-${is2022 ? '22, 7.3.4, table 7.3-4' : rules.edition === 'us-2010' ? '10, 7.3.4' : '16, 7.3.4'} (from memory); a case of its own, uniform, never with unbalanced, drifted or sliding snow`, basis: 'code',

@@ -6,7 +6,32 @@ import { areaMm2, common } from '../geometry'
 import { type EnWind, type Job, type LoadRules, plainRules, readEdit, type UsWind } from '../job'
 import { MS_PER_MPH, PA_PER_PSF } from '../units'
 import { byLogArea } from './coefficients/log-area'
-import { balancedSnow, type Building, combinationsOf, driftHeightFt, enCurves, enVelocityPressure, equalisation, exposedModules, exposureCoefficient, leastRoofSnow, loadingOf, railLine, roofSlopeFactor, roofSnow, shapeCoefficient, snowDensityPcf, touchedBy, usCoefficients, usEdgeZone, usVelocityPressure, type ZoneCurve, zonePressure, zonesOf, zoneWords } from './index'
+import {
+  balancedSnow,
+  type Building,
+  combinationsOf,
+  driftHeightFt,
+  enCurves,
+  enVelocityPressure,
+  equalisation,
+  exposedModules,
+  exposureCoefficient,
+  leastRoofSnow,
+  loadingOf,
+  railLine,
+  roofSlopeFactor,
+  roofSnow,
+  shapeCoefficient,
+  snowDensityPcf,
+  touchedBy,
+  usCoefficients,
+  usEdgeZone,
+  usVelocityPressure,
+  type ZoneCurve,
+  zonePressure,
+  zonesOf,
+  zoneWords,
+} from './index'
 import { leverShares } from '../rails'
 
 const usWind = (rules: LoadRules): UsWind => (rules as Extract<LoadRules, { edition: 'us-2010' }>).wind as UsWind
@@ -48,7 +73,15 @@ describe('pressure coefficients', () => {
     const table = usCoefficients('us-2016', 33)!
     for (const zone of table.zones) {
       const { up } = table.curve(zone)
-      for (const area of [8, 12, 20, 31, 60, 100, 300]) expect(byLogArea(area, table.smallFt2, up[0], 100, up[1])).toBeGreaterThanOrEqual(byLogArea(area, 10, up[0], 100, up[1]) - 1e-12)
+      for (const area of [
+        8,
+        12,
+        20,
+        31,
+        60,
+        100,
+        300,
+      ]) expect(byLogArea(area, table.smallFt2, up[0], 100, up[1])).toBeGreaterThanOrEqual(byLogArea(area, 10, up[0], 100, up[1]) - 1e-12)
     }
   })
   it('fall with the logarithm of the area, are level beyond both ends and never under the least pressure', () => {
@@ -160,11 +193,19 @@ describe('snow', () => {
     const wideJob = { ...job, loads: { ...job.loads, building: { ...job.loads.building, widthMm: 50 * 304.8, framing: 'other' as const } } }
     const [face] = wideJob.faces
     const { loads } = loadingOf(wideJob, face!, chooseParts(demoCatalogue, face!.array))
-    const at = (fromMm: number, toMm: number) => railLine(loads!, [{ band: { fromMm, toMm }, bearsMm: 1000, modules: [{ fromMm: 3000, toMm: 4000, exposed: false }] }], 'across')[0]!.drift
+    const at = (fromMm: number, toMm: number) => railLine(loads!, [{
+      band: { fromMm, toMm },
+      bearsMm: 1000,
+      modules: [{ fromMm: 3000, toMm: 4000, exposed: false }],
+    }], 'across')[0]!.drift
     const reach = loads!.snow.drift!.fromRidgeMm / Math.cos(face!.pitchDeg * Math.PI / 180)
     expect(at(6096 - 500, 6000)).toBeCloseTo(loads!.snow.drift!.pa * Math.cos(face!.pitchDeg * Math.PI / 180) ** 2 * 1e-3, 6)
     expect(at(6096 - reach - 500, 6096 - reach - 10)).toBe(0)
-    const up = railLine(loads!, [{ band: { fromMm: 3000, toMm: 3500 }, bearsMm: 1000, modules: [{ fromMm: 1000, toMm: 2700, exposed: false }, { fromMm: 2710, toMm: 5700, exposed: false }] }], 'up')
+    const up = railLine(loads!, [{
+      band: { fromMm: 3000, toMm: 3500 },
+      bearsMm: 1000,
+      modules: [{ fromMm: 1000, toMm: 2700, exposed: false }, { fromMm: 2710, toMm: 5700, exposed: false }],
+    }], 'up')
     expect(up.find(one => one.drift > 0)!.fromMm).toBeCloseTo(6096 - reach, 6)
   })
   it('follows EN 1991-1-3 table 5.2: 0.8 to 30°, nothing from 60°, never under 0.8 where it is held', () => {
@@ -175,16 +216,30 @@ describe('snow', () => {
 
 it('combines as ASCE 7, 2.4.1, and EN 1990, 6.10, one by one', () => {
   const by = (edition: 'us-2010' | 'us-2022' | 'en') => combinationsOf(edition)!.strength.map(({ name, dead, snow, wind, windActs }) => [name, dead, snow, wind, windActs])
-  expect(by('us-2010')).toEqual([['D', 1, 0, 0, 'none'], ['D + S', 1, 1, 0, 'none'], ['D + 0.6W', 1, 0, 0.6, 'down'], ['D + 0.75S + 0.75(0.6W)', 1, 0.75, 0.45, 'down'], ['0.6D + 0.6W', 0.6, 0, 0.6, 'up']])
+  expect(by('us-2010')).toEqual([
+    ['D', 1, 0, 0, 'none'],
+    ['D + S', 1, 1, 0, 'none'],
+    ['D + 0.6W', 1, 0, 0.6, 'down'],
+    ['D + 0.75S + 0.75(0.6W)', 1, 0.75, 0.45, 'down'],
+    ['0.6D + 0.6W', 0.6, 0, 0.6, 'up'],
+  ])
   expect(by('us-2022')[1]).toEqual(['D + 0.7S', 1, 0.7, 0, 'none'])
-  expect(by('en').filter(([name]) => String(name).includes('W'))).toEqual([['1.35G + 1.5S + 0.9W', 1.35, 1.5, 0.9, 'down'], ['1.35G + 1.5W + 0.75S', 1.35, 0.75, 1.5, 'down'], ['1.0G + 1.5W', 1, 0, 1.5, 'up']])
+  expect(by('en').filter(([name]) => String(name).includes('W'))).toEqual([
+    ['1.35G + 1.5S + 0.9W', 1.35, 1.5, 0.9, 'down'],
+    ['1.35G + 1.5W + 0.75S', 1.35, 0.75, 1.5, 'down'],
+    ['1.0G + 1.5W', 1, 0, 1.5, 'up'],
+  ])
   expect(combinationsOf('none')).toBeNull()
 })
 
 describe('roof zones', () => {
   const outline = { kind: 'rectangle' as const, eaveLengthMm: 12_000, slopeLengthMm: 6000 }
   it('divide a face wholly, without overlap, whatever the scheme', () => {
-    for (const scheme of [{ kind: 'us-2010', edgeMm: 1000 }, { kind: 'us-2016', edgeMm: 1000 }, ...(['gable', 'hip', 'monopitch'] as const).map(form => ({ kind: 'en' as const, form, acrossEMm: 9000, alongEMm: 8000 }))] as const) {
+    for (const scheme of [
+      { kind: 'us-2010', edgeMm: 1000 },
+      { kind: 'us-2016', edgeMm: 1000 },
+      ...(['gable', 'hip', 'monopitch'] as const).map(form => ({ kind: 'en' as const, form, acrossEMm: 9000, alongEMm: 8000 })),
+    ] as const) {
       for (const set of zonesOf(outline, 30, scheme)) {
         expect(set.zones.reduce((sum, zone) => sum + areaMm2(zone.region), 0)).toBeCloseTo(12_000 * 6000, -3)
         set.zones.forEach((zone, i) => set.zones.slice(i + 1).forEach(other => expect(areaMm2(common(zone.region, other.region))).toBeLessThan(50)))
@@ -213,7 +268,15 @@ describe('roof zones', () => {
     expect(['1', '3r', 'F', 'aF', 'bG', 'aFu'].map(zoneWords)).toEqual(['1', '3r', 'F', 'F along', 'G from the high side', 'F high along'])
   })
   it('the US edge zone is a tenth of the width or 0.4 h, at least 0.04 of the width and 3 ft', () => {
-    const zone = (widthMm: number, meanHeightMm: number) => usEdgeZone({ form: 'gable', framing: 'other', runMm: 6000, widthMm, lengthMm: 50_000, meanHeightMm, topMm: meanHeightMm })
+    const zone = (widthMm: number, meanHeightMm: number) => usEdgeZone({
+      form: 'gable',
+      framing: 'other',
+      runMm: 6000,
+      widthMm,
+      lengthMm: 50_000,
+      meanHeightMm,
+      topMm: meanHeightMm,
+    })
     expect(zone(12_000, 5000)).toBeCloseTo(1200, 9)
     expect(zone(20_000, 3000)).toBeCloseTo(1200, 9)
     expect(zone(5000, 3000)).toBeCloseTo(914.4, 9)
@@ -276,7 +339,10 @@ it('every demo job’s loads are finite and its zones lie on the face', () => {
         expect(job.loads.rules.edition).toBe('none')
         continue
       }
-      for (const curve of Object.values(loads.wind.curves)) for (const { upPa, downPa } of [1e4, 2e6, 9e7].map(areaMm2 => zonePressure(curve, areaMm2))) expect(Number.isFinite(upPa) && Number.isFinite(downPa) && upPa >= 0 && downPa >= 0).toBe(true)
+      for (const curve of Object.values(loads.wind.curves)) for (const {
+        upPa,
+        downPa,
+      } of [1e4, 2e6, 9e7].map(areaMm2 => zonePressure(curve, areaMm2))) expect(Number.isFinite(upPa) && Number.isFinite(downPa) && upPa >= 0 && downPa >= 0).toBe(true)
     }
   }
 })

@@ -22,7 +22,14 @@ export interface ZoneCurve {
 }
 
 /** The same pressure on any area, as an engineer types it. */
-export const levelCurve = ({ upPa, downPa }: ZonePressure): ZoneCurve => ({ smallMm2: 1e6, largeMm2: 1e7, upPa: [upPa, upPa], downPa: [downPa, downPa], equalised: false, leastPa: 0 })
+export const levelCurve = ({ upPa, downPa }: ZonePressure): ZoneCurve => ({
+  smallMm2: 1e6,
+  largeMm2: 1e7,
+  upPa: [upPa, upPa],
+  downPa: [downPa, downPa],
+  equalised: false,
+  leastPa: 0,
+})
 
 /** Pressure on a zone for an effective area, mm². Larger areas never have more. */
 export function zonePressure({ smallMm2, largeMm2, upPa, downPa, equalised, leastPa }: ZoneCurve, areaMm2: number): ZonePressure {

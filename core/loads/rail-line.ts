@@ -100,7 +100,11 @@ function stripLine(loads: FaceLoads, strip: RailStrip, way: RailWay): LineStretc
     // The gap to the next module is loaded as if it were glass, so that a line of load has no holes.
     const toMm = modules[i + 1] ? (module.toMm + modules[i + 1]!.fromMm) / 2 : module.toMm
     const fromMm = modules[i - 1] ? (modules[i - 1]!.toMm + module.fromMm) / 2 : module.fromMm
-    const cuts = [...new Set([fromMm, toMm, ...[...touches, ...drifted].flatMap(one => [one.fromMm, one.toMm]).filter(x => x > fromMm + 0.5 && x < toMm - 0.5)])].sort((a, b) => a - b)
+    const cuts = [...new Set([
+      fromMm,
+      toMm,
+      ...[...touches, ...drifted].flatMap(one => [one.fromMm, one.toMm]).filter(x => x > fromMm + 0.5 && x < toMm - 0.5),
+    ])].sort((a, b) => a - b)
     return cuts.slice(1).map((to, k) => {
       const from = cuts[k]!
       const middle = (from + to) / 2

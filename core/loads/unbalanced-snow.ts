@@ -47,14 +47,22 @@ export function unbalancedSnow(rules: LoadRules, pitchDeg: number, { form, runMm
   const is2022 = rules.edition === 'us-2022'
   const importance = is2022 ? 1 : rules.snow.importance
   const year = { 'us-2010': '10', 'us-2016': '16', 'us-2022': '22' }[rules.edition]
-  const values: Working['values'] = [{ symbol: 'pg', what: 'ground snow', value: pressure(groundPa) }, { symbol: 'W', what: 'eave to ridge in plan', value: length(runMm) }, { symbol: 'a', what: 'pitch', value: angle(pitchDeg) }]
+  const values: Working['values'] = [
+    { symbol: 'pg', what: 'ground snow', value: pressure(groundPa) },
+    { symbol: 'W', what: 'eave to ridge in plan', value: length(runMm) },
+    { symbol: 'a', what: 'pitch', value: angle(pitchDeg) },
+  ]
   const narrow = runMm <= NARROW_FT * MM_PER_FT
   const found: UnbalancedSnow = { ...none, unknown: [], workings: [] }
   // Where nobody has said what carries a narrow roof, both rules are taken, so that the greater governs.
   if (narrow && framing !== 'other') {
     found.uniformPa = importance * groundPa
     found.workings.push({
-      what: 'Unbalanced snow, the lee slope of a narrow roof', formula: is2022 ? 'p = pg' : 'p = Is pg', values: [...values, ...(is2022 ? [] : [{ symbol: 'Is', what: 'importance', value: factor(importance) }]), { symbol: '', what: 'carried by', value: words(framing === 'rafters' ? 'plain rafters from eave to ridge' : 'not said: both rules are taken') }],
+      what: 'Unbalanced snow, the lee slope of a narrow roof', formula: is2022 ? 'p = pg' : 'p = Is pg', values: [
+        ...values,
+        ...(is2022 ? [] : [{ symbol: 'Is', what: 'importance', value: factor(importance) }]),
+        { symbol: '', what: 'carried by', value: words(framing === 'rafters' ? 'plain rafters from eave to ridge' : 'not said: both rules are taken') },
+      ],
       result: pressure(found.uniformPa), source: `ASCE 7-${year}, 7.6.1 (from memory): up to 20 ft with simply supported rafters of one section from ridge to eave`, basis: 'code',
     })
   }
@@ -71,7 +79,11 @@ export function unbalancedSnow(rules: LoadRules, pitchDeg: number, { form, runMm
   found.workings.push({
     what: 'Unbalanced snow, the drift on the lee slope', formula: 'ps + hd γ/√S over (8/3) hd √S from the ridge', values: [
       ...values, { symbol: 'ps', what: 'balanced', value: pressure(balancedPa) }, { symbol: 'hd', what: 'height of the drift', value: length(heightFt * MM_PER_FT) },
-      { symbol: 'γ', what: 'density', value: words(`${density.toFixed(1)} lb/ft³ (${Math.round(density * 16.01846)} kg/m³)`) }, { symbol: 'S', what: 'run for a rise of one', value: factor(rootS ** 2) },
+      {
+        symbol: 'γ',
+        what: 'density',
+        value: words(`${density.toFixed(1)} lb/ft³ (${Math.round(density * 16.01846)} kg/m³)`),
+      }, { symbol: 'S', what: 'run for a rise of one', value: factor(rootS ** 2) },
       { symbol: '', what: 'from the ridge in plan', value: length(found.drift.fromRidgeMm) },
     ],
     result: pressure(balancedPa + found.drift.pa), source: `ASCE 7-${year}, 7.6.1 (from memory); on ps over the rest of the slope`, basis: 'code',

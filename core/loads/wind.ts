@@ -49,7 +49,11 @@ export function windOn(rules: Exclude<LoadRules, { edition: 'none' }>, face: Fac
 function typedWind(wind: TypedWind, face: Face): FaceWind {
   const scheme: ZoneScheme = { kind: 'typed', edgeMm: wind.edgeMm }
   return {
-    sets: zonesOf(face.outline, face.pitchDeg, scheme), curves: { 1: levelCurve(wind.interior), 2: levelCurve(wind.edge), 3: levelCurve(wind.corner) }, unknown: [], fromMemory: false,
+    sets: zonesOf(face.outline, face.pitchDeg, scheme), curves: {
+      1: levelCurve(wind.interior),
+      2: levelCurve(wind.edge),
+      3: levelCurve(wind.corner),
+    }, unknown: [], fromMemory: false,
     workings: ([['inside', wind.interior], ['along edges', wind.edge], ['in corners', wind.corner]] as const).map(([where, one]): Working => ({
       what: `Wind ${where}`, formula: 'p as typed', values: [{ symbol: 'p↓', what: 'towards the roof', value: pressure(one.downPa) }], result: pressure(one.upPa),
       source: wind.by ? `Typed on this job: ${wind.by}` : 'Typed on this job; the engineer who gave it answers for it', basis: 'typed on this job',
@@ -79,14 +83,27 @@ function usWind({ edition, wind }: Computed<'us-2010' | 'us-2016'>, face: Face, 
   const curves = Object.fromEntries(table.zones.map((zone): [string, ZoneCurve] => {
     const typed = wind.coefficients[zone]
     const { up, down } = typed ? { up: [typed.up, typed.up] as const, down: [typed.down, typed.down] as const } : table.curve(zone)
-    return [zone, { smallMm2: table.smallFt2 * MM2_PER_FT2, largeMm2: 100 * MM2_PER_FT2, upPa: [q.pa * up[0], q.pa * up[1]], downPa: [q.pa * down[0], q.pa * down[1]], equalised, leastPa: wind.leastPa }]
+    return [
+      zone,
+      {
+        smallMm2: table.smallFt2 * MM2_PER_FT2,
+        largeMm2: 100 * MM2_PER_FT2,
+        upPa: [q.pa * up[0], q.pa * up[1]],
+        downPa: [q.pa * down[0], q.pa * down[1]],
+        equalised,
+        leastPa: wind.leastPa,
+      },
+    ]
   }))
   const year = edition === 'us-2010' ? '10' : '16'
   return {
     sets, curves, unknown: [], fromMemory: equalised && table.zones.some(zone => !wind.coefficients[zone]),
     workings: [q.working, {
       what: 'Edge zone', formula: 'a = min(0.1 b, 0.4 h), at least 0.04 b and 3 ft',
-      values: [{ symbol: 'b', what: 'least width in plan', value: length(Math.min(building.widthMm, building.lengthMm)) }, { symbol: 'h', what: 'mean roof height', value: length(building.meanHeightMm) }],
+      values: [
+        { symbol: 'b', what: 'least width in plan', value: length(Math.min(building.widthMm, building.lengthMm)) },
+        { symbol: 'h', what: 'mean roof height', value: length(building.meanHeightMm) },
+      ],
       result: length(edgeMm), source: `ASCE 7-${year}, ${table.figure} (from memory)`, basis: 'code',
     }, ...drawnOf(sets, table.zones).map((zone): Working => ({
       ...curveWorking(zone, curves[zone]!, moduleMm2, q.pa, wind.coefficients[zone] !== undefined),
@@ -145,8 +162,18 @@ function curveWorking(zone: string, curve: ZoneCurve, moduleMm2: number, qPa: nu
     values: [
       { symbol: 'q', what: 'velocity pressure', value: pressure(qPa) },
       { symbol: 'A', what: 'one module; spans, clamps and fixings take their own areas', value: { kind: 'area', mm2: moduleMm2 } },
-      { symbol: 'c', what: `${typed ? 'as typed' : 'small area to large'}, up and down`, value: words(`−${(curve.upPa[0] / qPa).toFixed(2)} to −${(curve.upPa[1] / qPa).toFixed(2)} and +${(curve.downPa[0] / qPa).toFixed(2)} to +${(curve.downPa[1] / qPa).toFixed(2)}`) },
-      ...(curve.equalised ? [{ symbol: 'γa', what: 'pressure equalisation on one module; γE 1.5 up on exposed ones', value: factor(own.upPa > curve.leastPa ? own.upPa / unevened(curve, moduleMm2) : 1) }] : []),
+      {
+        symbol: 'c',
+        what: `${typed ? 'as typed' : 'small area to large'}, up and down`,
+        value: words(`−${(curve.upPa[0] / qPa).toFixed(2)} to −${(curve.upPa[1] / qPa).toFixed(2)} and +${(curve.downPa[0] / qPa).toFixed(2)} to +${(curve.downPa[1] / qPa).toFixed(2)}`),
+      },
+      ...(curve.equalised
+        ? [{
+            symbol: 'γa',
+            what: 'pressure equalisation on one module; γE 1.5 up on exposed ones',
+            value: factor(own.upPa > curve.leastPa ? own.upPa / unevened(curve, moduleMm2) : 1),
+          }]
+        : []),
       ...(curve.leastPa > 0 ? [{ symbol: 'least', what: 'net pressure', value: pressure(curve.leastPa) }] : []),
       { symbol: 'p₁', what: 'up on a small area', value: pressure(small!.upPa) }, { symbol: 'p₂', what: 'up on a large one', value: pressure(large!.upPa) },
       { symbol: 'p↓', what: 'towards the roof, on a module', value: pressure(own.downPa) },

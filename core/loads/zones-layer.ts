@@ -14,7 +14,16 @@ export const zonesLayer: Layer<Ask<LoadsLayout>> = {
       { ...shape({ kind: 'area', rings: zone.region }), variant: wind, weight: 0.06 + 0.3 * (loads.onModule[zone.name]?.upPa ?? 0) / worst },
       ...zone.region.filter(ring => signedAreaMm2(ring) > 0).map((ring) => {
         const { along, up } = bounds([ring])!
-        return { ...shape({ kind: 'text', at: { x: along.fromMm, y: up.fromMm }, text: zoneWords(zone.name), roomMm: Math.min(along.toMm - along.fromMm, up.toMm - up.fromMm), begins: true }), variant: wind }
+        return {
+          ...shape({
+            kind: 'text',
+            at: { x: along.fromMm, y: up.fromMm },
+            text: zoneWords(zone.name),
+            roomMm: Math.min(along.toMm - along.fromMm, up.toMm - up.fromMm),
+            begins: true,
+          }),
+          variant: wind,
+        }
       }),
     ]))
   },

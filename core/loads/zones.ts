@@ -28,7 +28,10 @@ const known = bounded<ZoneSet[]>(MOST_ZONES)
 /** The zones of a face, remembered. They are laid out in plan, as the codes draw them, and turned back into the slope. */
 export const zonesOf = (outline: Outline, pitchDeg: number, scheme: ZoneScheme): ZoneSet[] => known([outline, pitchDeg, scheme], () => {
   const flat = Math.cos(radians(pitchDeg))
-  return setsFor(planOf(outline, flat), scheme).map(({ wind, zones }) => ({ wind, zones: zones.filter(zone => zone.region.length).map(({ name, region }) => ({ name, region: region.map(ring => ring.map(({ x, y }) => ({ x, y: y / flat }))) })) }))
+  return setsFor(planOf(outline, flat), scheme).map(({ wind, zones }) => ({
+    wind,
+    zones: zones.filter(zone => zone.region.length).map(({ name, region }) => ({ name, region: region.map(ring => ring.map(({ x, y }) => ({ x, y: y / flat }))) })),
+  }))
 })
 
 /** A face seen from above, with what lies within a depth of its edges. */
@@ -113,8 +116,17 @@ function enSets(plan: FacePlanView, scheme: EnScheme): ZoneSet[] {
     ]
     case 'hip': return [
       { wind: 'windward', zones: windward(plan, scheme.acrossEMm, ['eave'], 'F', 'G', 'H') },
-      { wind: 'leeward', zones: divide(plan.region, [{ name: 'J', region: plan.within(['ridge'], scheme.acrossEMm / 10) }, { name: 'K', region: plan.within(['hip'], scheme.acrossEMm / 10) }], 'I') },
-      { wind: 'at the side', zones: divide(plan.region, [{ name: 'L', region: plan.within(['hip', 'rake'], scheme.alongEMm / 10) }, { name: 'M', region: plan.within(['hip', 'rake'], scheme.alongEMm / 2) }], 'N') },
+      {
+        wind: 'leeward',
+        zones: divide(plan.region, [{ name: 'J', region: plan.within(['ridge'], scheme.acrossEMm / 10) }, { name: 'K', region: plan.within(['hip'], scheme.acrossEMm / 10) }], 'I'),
+      },
+      {
+        wind: 'at the side',
+        zones: divide(plan.region, [
+          { name: 'L', region: plan.within(['hip', 'rake'], scheme.alongEMm / 10) },
+          { name: 'M', region: plan.within(['hip', 'rake'], scheme.alongEMm / 2) },
+        ], 'N'),
+      },
     ]
   }
 }

@@ -95,13 +95,26 @@ function standing(face: Face, bare: BareFace, catalogue: Catalogue, job: Job, cl
   const facts = { ...face, name: '', datum: 'left', array: { ...array, trimTailMm: 0, spliceAs: 'butted' } }
   const { shiftMm } = stands(catalogue, [facts, clear, job.keepClear, job.loads], () => {
     const { rows, rails } = arrayOn(bare, array, clear)
-    return { shiftMm: standingShift({ rows, rails, places: bare.places, limits: bare.limits, pattern: array.fixingPattern, judgesAt: judgesWhenMoved(face, { ...bare, rows, rails }) }) }
+    return { shiftMm: standingShift({
+      rows,
+      rails,
+      places: bare.places,
+      limits: bare.limits,
+      pattern: array.fixingPattern,
+      judgesAt: judgesWhenMoved(face, { ...bare, rows, rails }),
+    }) }
   })
   return { ...face, array: { ...array, shiftMm } }
 }
 
 /** Judges of the rails when the whole array has moved: other zones may lie over them then. */
-export function judgesWhenMoved(face: Face, { parts, rows, rails, limits, loading: { loads } }: Pick<FaceLayout, 'parts' | 'rows' | 'rails' | 'limits' | 'loading'>): ((shiftMm: number) => Judges) | null {
+export function judgesWhenMoved(face: Face, {
+  parts,
+  rows,
+  rails,
+  limits,
+  loading: { loads },
+}: Pick<FaceLayout, 'parts' | 'rows' | 'rails' | 'limits' | 'loading'>): ((shiftMm: number) => Judges) | null {
   if (!loads) return null
   return (shiftMm) => {
     const movedRows = rows.rows.map(row => ({ ...row, leftMm: row.leftMm + shiftMm, rightMm: row.rightMm + shiftMm, moduleLeftsMm: row.moduleLeftsMm.map(mm => mm + shiftMm) }))

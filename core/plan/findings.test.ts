@@ -9,7 +9,15 @@ const row = (values: Extract<Edit, { type: 'set-row' }>['values'], index = 0): E
 /** Trouble, the finding's id it must raise, and how many cures at least. */
 const troubles: [string, Job, string, number][] = [
   ['two rafters too far apart', changed({ supports: rafters(12, 36, 60, 84, 108, 162, 186, 210, 234, 258, 282, 306) }), 'span:rafter 5-rafter 6:main', 1],
-  ['an overhang too long on the right', changed({ outline: { kind: 'rectangle', eaveLengthMm: inch(336), slopeLengthMm: inch(240) }, supports: rafterRow(inch(12), inch(24), 38, [{ rafter: 12, centreMm: inch(262) }, { rafter: 13, centreMm: inch(309) }, { rafter: 14, centreMm: inch(333) }]) }, { shiftMm: 75 }), 'overhang:end:main', 1],
+  [
+    'an overhang too long on the right',
+    changed({
+      outline: { kind: 'rectangle', eaveLengthMm: inch(336), slopeLengthMm: inch(240) },
+      supports: rafterRow(inch(12), inch(24), 38, [{ rafter: 12, centreMm: inch(262) }, { rafter: 13, centreMm: inch(309) }, { rafter: 14, centreMm: inch(333) }]),
+    }, { shiftMm: 75 }),
+    'overhang:end:main',
+    1,
+  ],
   ['a lower rail under its clamp zone', after(threeRowsOfSix(), row({ lowerRailMm: 100 })), 'clamp-zone:main:row1-lower', 2],
   ['an upper rail over its clamp zone', after(threeRowsOfSix(), row({ upperRailMm: 1700 }, 2)), 'clamp-zone:main:row3-upper', 2],
   ['a row held too long', after(threeRowsOfSix(), row({ count: 9 })), 'row-wide:main:1', 2],
@@ -18,7 +26,12 @@ const troubles: [string, Job, string, number][] = [
   ['no room for an upright module', changed({ outline: { kind: 'rectangle', eaveLengthMm: 8000, slopeLengthMm: 2200 } }), 'no-room:main', 1],
   ['a mount that does not take the rail', changed({}, { mountId: 'windlass-flashed' }), 'parts:main:rail-mount', 1],
   ['clamps too small for the frame', changed({}, { moduleId: 'lantern-460', clampsId: 'pinch-hidden' }), 'parts:main:clamps', 1],
-  ['rafters read in the wrong order', after(threeRowsOfSix(), { type: 'move-rafter', faceId: 'main', rafter: 4, centreMm: inch(84) }, { type: 'move-rafter', faceId: 'main', rafter: 5, centreMm: inch(80) }), 'rafter-clash:main:4', 1],
+  [
+    'rafters read in the wrong order',
+    after(threeRowsOfSix(), { type: 'move-rafter', faceId: 'main', rafter: 4, centreMm: inch(84) }, { type: 'move-rafter', faceId: 'main', rafter: 5, centreMm: inch(80) }),
+    'rafter-clash:main:4',
+    1,
+  ],
   ['a rafter off the face', after(threeRowsOfSix(), { type: 'move-rafter', faceId: 'main', rafter: 40, centreMm: inch(80) }), 'rafter-outside:main:40', 1],
   ['a hard stagger that can’t be had', changed({}, { fixingPattern: 'hard-stagger' }), 'hard-stagger:main', 1],
   ['a rail across a course edge', after(threeRowsOfSix(), row({ lowerRailMm: inch(5 + 5.625 * 2) - inch(6) })), 'off-course:main', 1],

@@ -83,7 +83,10 @@ describe('three rows of six upright', () => {
 
 describe('awkward jobs still give a plan without NaN and with a sentence', () => {
   const edits: [string, Edit][] = [
-    ['setbacks larger than the face', { type: 'set-face', faceId: 'main', values: { setbacks: { eaveMm: 9000, ridgeMm: 9000, leftRakeMm: 9000, rightRakeMm: 9000, hipMm: 0, valleyMm: 0, wallMm: 0 } } }],
+    [
+      'setbacks larger than the face',
+      { type: 'set-face', faceId: 'main', values: { setbacks: { eaveMm: 9000, ridgeMm: 9000, leftRakeMm: 9000, rightRakeMm: 9000, hipMm: 0, valleyMm: 0, wallMm: 0 } } },
+    ],
     ['a single rafter', { type: 'set-face', faceId: 'main', values: { supports: rafterRow(4000, 3000, 40, [{ rafter: 2, centreMm: 8400 }]) } }],
     ['a row held far too long', { type: 'set-row', faceId: 'main', row: 0, values: { count: 60 } }],
     ['a row of one', { type: 'set-row', faceId: 'main', row: 2, values: { count: 1 } }],

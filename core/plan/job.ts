@@ -18,7 +18,7 @@ const MOST_CURES = 3
 
 /**
  * Plans a job: every face through the same steps, then the findings with cures that have been tried.
- * Pure: the same job and catalogue give the same plan.
+ * The same job and catalogue give the same plan; what was worked out before of the same facts is remembered.
  * @throws when the job names parts the catalogue does not have; `readJob` tells that beforehand
  */
 export function planJob(job: Job, catalogue: Catalogue): Plan {

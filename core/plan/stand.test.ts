@@ -7,7 +7,11 @@ import { planJob } from './index'
 
 describe('a new array', () => {
   it('stands where the fewest fixings are: two modules between rafters 24 in apart need four, not six', () => {
-    const two = (shiftMm: number | null, eaveLengthMm: number) => planOf(changed({ outline: { kind: 'rectangle', eaveLengthMm, slopeLengthMm: 6096 } }, { shiftMm, rowCount: 1, rows: [{ ...plainRow, count: 2 }] }).faces[0]!).fixings.total
+    const two = (shiftMm: number | null, eaveLengthMm: number) => planOf(changed({ outline: { kind: 'rectangle', eaveLengthMm, slopeLengthMm: 6096 } }, {
+      shiftMm,
+      rowCount: 1,
+      rows: [{ ...plainRow, count: 2 }],
+    }).faces[0]!).fixings.total
     const pairs = [8300, 8400, 8500, 8600, 8700, 8800].map(eaveMm => [two(0, eaveMm), two(null, eaveMm)])
     expect(pairs.some(([middle]) => middle === 6)).toBe(true)
     for (const [, own] of pairs) expect(own).toBe(4)
@@ -20,7 +24,10 @@ describe('a new array', () => {
     const random = seeded(88)
     let [fewer, looked] = [0, 0]
     for (let i = 0; i < 40; i++) {
-      const face = { outline: { kind: 'rectangle' as const, eaveLengthMm: random.between(5000, 11_000), slopeLengthMm: random.between(3000, 4500) }, supports: rafterRow(random.between(60, 500), random.pick([406.4, 609.6]), 38.1) }
+      const face = {
+        outline: { kind: 'rectangle' as const, eaveLengthMm: random.between(5000, 11_000), slopeLengthMm: random.between(3000, 4500) },
+        supports: rafterRow(random.between(60, 500), random.pick([406.4, 609.6]), 38.1),
+      }
       const job = { ...changed(face, { shiftMm: null, rowCount: 1, rows: [] }), loads: { ...noLoads, rules: plainRules(i % 2 ? 'us-2010' : 'none') } }
       const plan = planJob(job, catalogue)
       const found = balanceFace(job, catalogue, 'main')

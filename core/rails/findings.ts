@@ -117,7 +117,12 @@ function rowLifts({ face, plan }: RailsAsk): Cure[] {
   const heights = plan.supports.railLines
   const reaches = (byMm: number) => plan.rails.every(rail => heights.some(height => height.toMm >= rail.zone.fromMm + byMm && height.fromMm <= rail.zone.toMm + byMm))
   const lift = Array.from({ length: 40 }, (_, i) => (i + 1) * step).find(reaches)
-  return lift === undefined ? [] : [{ label: 'Raise the rows on to them', edit: { type: 'set-row', faceId: face.id, row: 0, values: { gapBelowMm: gapBelow(plan.rows, 0) + lift } } }]
+  return lift === undefined
+    ? []
+    : [{
+        label: 'Raise the rows on to them',
+        edit: { type: 'set-row', faceId: face.id, row: 0, values: { gapBelowMm: gapBelow(plan.rows, 0) + lift } },
+      }]
 }
 
 /** Rails longer than their maker lets them run without an expansion break; a rail up the slope is parted by leaving a module out. */
@@ -136,7 +141,15 @@ export function tooLongRuns(ask: RailsAsk): DraftFinding[] {
     measured: { kind: 'length', mm: longest }, limit: { kind: 'length', mm: most },
     propose: (): Cure[] => [...(long.every(rail => rail.way === 'across') ? [broken(ask, rows, most)] : []), {
       label: rows.length === 1 ? `Leave out the middle module of row ${rows[0]! + 1}` : `Leave out the middle module of ${rows.length} rows`,
-      edit: { type: 'batch', edits: rows.map((row): PlainEdit => ({ type: 'set-row', faceId: face.id, row, values: { skip: [...(face.array.rows[row] ?? plainRow).skip, Math.ceil(plan.rows.rows[row]!.count / 2)] } })) },
+      edit: {
+        type: 'batch',
+        edits: rows.map((row): PlainEdit => ({
+          type: 'set-row',
+          faceId: face.id,
+          row,
+          values: { skip: [...(face.array.rows[row] ?? plainRow).skip, Math.ceil(plan.rows.rows[row]!.count / 2)] },
+        })),
+      },
     }],
   }]
 }
@@ -156,7 +169,15 @@ function broken({ face, plan }: RailsAsk, rows: number[], mostMm: number): Cure 
   }
   return {
     label: rows.length === 1 ? `Part row ${rows[0]! + 1} by an expansion break` : `Part ${rows.length} rows by expansion breaks`,
-    edit: { type: 'batch', edits: rows.map((row): PlainEdit => ({ type: 'set-row', faceId: face.id, row, values: { breaks: [...new Set([...(face.array.rows[row] ?? plainRow).breaks, ...breaksOf(row)])].sort((a, b) => a - b) } })) },
+    edit: {
+      type: 'batch',
+      edits: rows.map((row): PlainEdit => ({
+        type: 'set-row',
+        faceId: face.id,
+        row,
+        values: { breaks: [...new Set([...(face.array.rows[row] ?? plainRow).breaks, ...breaksOf(row)])].sort((a, b) => a - b) },
+      })),
+    },
   }
 }
 
@@ -170,7 +191,10 @@ const overMaker = (of: 'span' | 'overhang') => (ask: RailsAsk): DraftFinding[] =
     sentence: engineer
       ? `The allowed ${what} of ${say(typedMm)} is over the maker’s ${say(makerMm)}: it rests on the work of ${engineer}.`
       : `The typed ${what} of ${say(typedMm)} is over the maker’s ${say(makerMm)}, so the maker’s is kept. A larger one needs an engineer’s name, under Loads, Engineer.`,
-    propose: () => [{ label: `Keep to the maker’s ${say(makerMm)}`, edit: { type: 'set-array', faceId: face.id, values: what === 'span' ? { allowedSpanMm: null } : { allowedOverhangMm: null } } }],
+    propose: () => [{
+      label: `Keep to the maker’s ${say(makerMm)}`,
+      edit: { type: 'set-array', faceId: face.id, values: what === 'span' ? { allowedSpanMm: null } : { allowedOverhangMm: null } },
+    }],
   }))
 }
 

@@ -52,7 +52,11 @@ export function railLimits(rail: Rail, mount: Mount, array: Pick<ArrayRules, 'al
       formula: span.mm !== null ? 's = min(typed, maker’s)' : mount.greatestSpanMm !== null ? 's = min(s₁, s₂)' : 's = s₁',
       values: [
         ...(array.allowedSpanMm === null ? [] : [{ symbol: 's', what: 'typed', value: length(array.allowedSpanMm) }]),
-        { symbol: 's₁', what: `${rail.name}, ${loaded || span.mm !== null ? 'greatest by its maker' : 'usual span'}`, value: length(span.mm !== null ? rail.greatestSpanMm : byRail) },
+        {
+          symbol: 's₁',
+          what: `${rail.name}, ${loaded || span.mm !== null ? 'greatest by its maker' : 'usual span'}`,
+          value: length(span.mm !== null ? rail.greatestSpanMm : byRail),
+        },
         ...(mount.greatestSpanMm === null ? [] : [{ symbol: 's₂', what: `${mount.name}, greatest by its maker`, value: length(mount.greatestSpanMm) }]),
       ],
       result: length(maxSpanMm),

@@ -9,8 +9,25 @@ import { columnsOf, endNames, fixedPoint, growthMm, movedRail, onFace, placeOfLi
 
 const purlins: Face['supports'] = { kind: 'purlins', member: 'purlin', firstMm: 300, spacingMm: 700, widthMm: 75, thicknessMm: 100, batten: null, found: [] }
 /** Rails up the slope over purlins, upright modules, each of two rows a clamp's width apart. */
-const upright = (array: Partial<Face['array']> = {}) => planOf(changed({ supports: purlins, covering: usualCovering('screwed-sheet', false) }, { railWay: 'up', mountId: 'cleat-sheet-foot', railId: 'hawser-mid', clampsId: 'hawser-grip', rowGapMm: 18, rowCount: 2, rows: [], ...array }).faces[0]!)
-const frames = (array: Partial<Face['array']> = {}) => planOf(changed({}, { railId: 'thole-coupled', mountId: 'thole-edge-foot', clampsId: 'thole-grip', rowGapMm: inch(0.5), rowCount: 2, rows: [], ...array }).faces[0]!)
+const upright = (array: Partial<Face['array']> = {}) => planOf(changed({ supports: purlins, covering: usualCovering('screwed-sheet', false) }, {
+  railWay: 'up',
+  mountId: 'cleat-sheet-foot',
+  railId: 'hawser-mid',
+  clampsId: 'hawser-grip',
+  rowGapMm: 18,
+  rowCount: 2,
+  rows: [],
+  ...array,
+}).faces[0]!)
+const frames = (array: Partial<Face['array']> = {}) => planOf(changed({}, {
+  railId: 'thole-coupled',
+  mountId: 'thole-edge-foot',
+  clampsId: 'thole-grip',
+  rowGapMm: inch(0.5),
+  rowCount: 2,
+  rows: [],
+  ...array,
+}).faces[0]!)
 
 describe('rails up the slope', () => {
   it('carry a column each in pairs, inside the clamp zone of the short edges, and are fixed at the purlins they cross', () => {
@@ -56,7 +73,15 @@ describe('rails up the slope', () => {
     expect(placeRailEdit('main', left!, null)).toEqual({ type: 'set-array', faceId: 'main', values: { railInMm: null } })
   })
   it('share what pulls down the slope alike between their fixings, and are not bent sideways by it', () => {
-    const job = { ...changed({ supports: purlins, covering: usualCovering('screwed-sheet', false) }, { railWay: 'up', mountId: 'cleat-sheet-foot', railId: 'hawser-mid', clampsId: 'hawser-grip', rowGapMm: 18, rowCount: 2, rows: [] }) }
+    const job = { ...changed({ supports: purlins, covering: usualCovering('screwed-sheet', false) }, {
+      railWay: 'up',
+      mountId: 'cleat-sheet-foot',
+      railId: 'hawser-mid',
+      clampsId: 'hawser-grip',
+      rowGapMm: 18,
+      rowCount: 2,
+      rows: [],
+    }) }
     const plan = planJob({ ...job, loads: { ...job.loads, rules: plainRules('en') } }, catalogue).faces[0]!
     const { loads } = plan.strength!
     plan.uses.forEach((use, r) => {
@@ -77,7 +102,12 @@ describe('rails up the slope', () => {
 
 it('rails up the slope are loaded by the area that they have: the width of the modules along the eave', () => {
   const widths = (array: Partial<Face['array']>) => {
-    const job = changed({ supports: purlins, covering: usualCovering('screwed-sheet', false) }, { mountId: 'cleat-sheet-foot', railId: 'hawser-mid', clampsId: 'hawser-grip', ...array })
+    const job = changed({ supports: purlins, covering: usualCovering('screwed-sheet', false) }, {
+      mountId: 'cleat-sheet-foot',
+      railId: 'hawser-mid',
+      clampsId: 'hawser-grip',
+      ...array,
+    })
     return planJob({ ...job, loads: { ...job.loads, rules: plainRules('en') } }, catalogue).faces[0]!.strength!.lines.flat().map(bearsOver)
   }
   const { shortMm, longMm } = catalogue.modules[0]!
@@ -126,7 +156,14 @@ describe('coupled frames', () => {
   })
   it('hang together with hinged couplers only where every frame is held: n joints take n + 2 mounts', () => {
     const hinged = { ...catalogue, rails: catalogue.rails.map(rail => rail.frame ? { ...rail, splice: { ...rail.splice, continuity: 'hinged' as const } } : rail) }
-    const job = changed({ supports: rafterRow(inch(8), inch(8), inch(1.5)) }, { railId: 'thole-coupled', mountId: 'thole-edge-foot', clampsId: 'thole-grip', rowGapMm: inch(0.5), rowCount: 1, rows: [{ ...plainRow, count: 3 }] })
+    const job = changed({ supports: rafterRow(inch(8), inch(8), inch(1.5)) }, {
+      railId: 'thole-coupled',
+      mountId: 'thole-edge-foot',
+      clampsId: 'thole-grip',
+      rowGapMm: inch(0.5),
+      rowCount: 1,
+      rows: [{ ...plainRow, count: 3 }],
+    })
     const fixings = (of: typeof catalogue) => planJob({ ...job, loads: { ...job.loads, rules: plainRules('us-2010') } }, of).faces[0]!.fixings.rails
     for (const { fixings: own, worst } of fixings(hinged)) {
       expect(worst).toBeLessThanOrEqual(FULL)

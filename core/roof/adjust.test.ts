@@ -17,7 +17,11 @@ function adjusted(start: Point[], lengths: TapedLength[]) {
 
 describe('triangles', () => {
   it('3-4-5 is right-angled', () => {
-    const { corners } = adjusted([{ x: 0, y: 0 }, { x: 3900, y: 0 }, { x: 300, y: 2500 }], [{ from: 0, to: 1, mm: 4000, sdMm: 3 }, { from: 1, to: 2, mm: 5000, sdMm: 3 }, { from: 2, to: 0, mm: 3000, sdMm: 3 }])
+    const { corners } = adjusted([{ x: 0, y: 0 }, { x: 3900, y: 0 }, { x: 300, y: 2500 }], [
+      { from: 0, to: 1, mm: 4000, sdMm: 3 },
+      { from: 1, to: 2, mm: 5000, sdMm: 3 },
+      { from: 2, to: 0, mm: 3000, sdMm: 3 },
+    ])
     expect(corners[2]!.x).toBeCloseTo(0, 6)
     expect(corners[2]!.y).toBeCloseTo(3000, 6)
   })
@@ -28,19 +32,32 @@ describe('triangles', () => {
       const c = random.between(Math.abs(a - b) + 800, a + b - 800)
       const s = (a + b + c) / 2
       const heron = Math.sqrt(s * (s - a) * (s - b) * (s - c))
-      const { corners } = adjusted([{ x: 0, y: 0 }, { x: a, y: 0 }, { x: a / 2, y: 2000 }], [{ from: 0, to: 1, mm: a, sdMm: 3 }, { from: 1, to: 2, mm: b, sdMm: 3 }, { from: 2, to: 0, mm: c, sdMm: 3 }])
+      const { corners } = adjusted([{ x: 0, y: 0 }, { x: a, y: 0 }, { x: a / 2, y: 2000 }], [
+        { from: 0, to: 1, mm: a, sdMm: 3 },
+        { from: 1, to: 2, mm: b, sdMm: 3 },
+        { from: 2, to: 0, mm: c, sdMm: 3 },
+      ])
       expect(Math.abs(corners[1]!.x * corners[2]!.y) / 2).toBeCloseTo(heron, 2)
     }
   })
   it('with a side longer than the other two can’t be', () => {
-    expect(adjust([{ x: 0, y: 0 }, { x: 9000, y: 0 }, { x: 4500, y: 1000 }], [{ from: 0, to: 1, mm: 9000, sdMm: 3 }, { from: 1, to: 2, mm: 3000, sdMm: 3 }, { from: 2, to: 0, mm: 3000, sdMm: 3 }]).kind).toBe('impossible')
+    expect(adjust([{ x: 0, y: 0 }, { x: 9000, y: 0 }, { x: 4500, y: 1000 }], [
+      { from: 0, to: 1, mm: 9000, sdMm: 3 },
+      { from: 1, to: 2, mm: 3000, sdMm: 3 },
+      { from: 2, to: 0, mm: 3000, sdMm: 3 },
+    ]).kind).toBe('impossible')
   })
 })
 
 /** A convex quadrilateral with every angle over 5 degrees, standing on its eave. */
 function quadrilateral(random: ReturnType<typeof seeded>): Point[] {
   for (;;) {
-    const corners = [{ x: 0, y: 0 }, { x: random.between(4000, 14_000), y: 0 }, { x: random.between(1000, 14_000), y: random.between(2000, 7000) }, { x: random.between(-3000, 6000), y: random.between(2000, 7000) }]
+    const corners = [
+      { x: 0, y: 0 },
+      { x: random.between(4000, 14_000), y: 0 },
+      { x: random.between(1000, 14_000), y: random.between(2000, 7000) },
+      { x: random.between(-3000, 6000), y: random.between(2000, 7000) },
+    ]
     const angles = corners.map((point, i) => {
       const before = corners[(i + 3) % 4]!
       const after = corners[(i + 1) % 4]!

@@ -67,10 +67,16 @@ function usualSides(form: TapedForm, wide: number, high: number): Extract<Outlin
     }
     case 'quadrilateral': return [{ mm: wide, edge: 'eave' }, { mm: high, edge: 'rake' }, { mm: wide, edge: 'ridge' }, { mm: high, edge: 'rake' }]
     case 'l-low-right': return [
-      { mm: wide, edge: 'eave' }, { mm: high * 0.5, edge: 'rake' }, { mm: wide * 0.4, edge: 'ridge' }, { mm: high * 0.5, edge: 'wall' }, { mm: wide * 0.6, edge: 'ridge' }, { mm: high, edge: 'rake' },
+      { mm: wide, edge: 'eave' }, { mm: high * 0.5, edge: 'rake' }, {
+        mm: wide * 0.4,
+        edge: 'ridge',
+      }, { mm: high * 0.5, edge: 'wall' }, { mm: wide * 0.6, edge: 'ridge' }, { mm: high, edge: 'rake' },
     ]
     case 'l-low-left': return [
-      { mm: wide, edge: 'eave' }, { mm: high, edge: 'rake' }, { mm: wide * 0.6, edge: 'ridge' }, { mm: high * 0.5, edge: 'wall' }, { mm: wide * 0.4, edge: 'ridge' }, { mm: high * 0.5, edge: 'rake' },
+      { mm: wide, edge: 'eave' }, { mm: high, edge: 'rake' }, {
+        mm: wide * 0.6,
+        edge: 'ridge',
+      }, { mm: high * 0.5, edge: 'wall' }, { mm: wide * 0.4, edge: 'ridge' }, { mm: high * 0.5, edge: 'rake' },
     ]
   }
 }

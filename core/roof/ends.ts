@@ -42,7 +42,12 @@ export function readingUpEdge(shape: FaceShape, side: Side, yMm: number): number
 /** Readings up both edges at which a line across the face is snapped, the datum's first; null where both are what the tape up the slope reads. */
 export function endsUp(face: Pick<Face, 'outline' | 'datum'>, yMm: number): [number | null, number | null] | null {
   const shape = shapeOf(face.outline)
-  const [near, far] = (face.datum === 'left' ? ['left', 'right'] as const : ['right', 'left'] as const).map(side => readingUpEdge(shape, side, yMm)) as [number | null, number | null]
+  const [near, far] = (face.datum === 'left'
+    ? [
+        'left',
+        'right',
+      ] as const
+    : ['right', 'left'] as const).map(side => readingUpEdge(shape, side, yMm)) as [number | null, number | null]
   const plainMm = readingUp(face, yMm)
   return [near, far].every(one => one !== null && Math.abs(one - plainMm) < SHOWS_MM) ? null : [near, far]
 }
@@ -70,7 +75,12 @@ export function marginsOf(face: Pick<Face, 'outline'>, row: { leftMm: number, ri
     const x = side === 'left' ? row.leftMm : row.rightMm
     const [low, high] = [row.bottomMm, row.topMm].map(y => edgeBeyond(shape, { x, y }, side)) as [number | null, number | null]
     if (low === null || high === null) return []
-    return Math.abs(low - high) < SHOWS_MM ? [{ label: `${name}, ${side} margin`, mm: low }] : [{ label: `${name}, ${side} margin at its lower edge`, mm: low }, { label: `${name}, ${side} margin at its upper edge`, mm: high }]
+    return Math.abs(low - high) < SHOWS_MM
+      ? [{ label: `${name}, ${side} margin`, mm: low }]
+      : [
+          { label: `${name}, ${side} margin at its lower edge`, mm: low },
+          { label: `${name}, ${side} margin at its upper edge`, mm: high },
+        ]
   }
   const above = isLast
     ? (['left', 'right'] as const).flatMap((end): Margin[] => {

@@ -11,7 +11,17 @@ type Taped = Extract<Outline, { kind: 'taped' }>
 const taped = (form: Taped['form'], sides: [number, Taped['sides'][number]['edge']][], diagonals: [number, number, number][] = []): Taped =>
   ({ kind: 'taped', form, tapeSdMm: 3, sides: sides.map(([mm, edge]) => ({ mm, edge })), diagonals: diagonals.map(([from, to, mm]) => ({ from, to, mm })) })
 const hipSide = (diagonals: [number, number, number][] = []) => taped('quadrilateral', [[12_000, 'eave'], [5000, 'hip'], [6000, 'ridge'], [5000, 'hip']], diagonals)
-const l: Outline = { kind: 'corners', corners: [[0, 0, 'eave'], [9000, 0, 'rake'], [9000, 3000, 'ridge'], [5000, 3000, 'wall'], [5000, 6000, 'ridge'], [0, 6000, 'rake']].map(([xMm, yMm, edge]) => ({ xMm, yMm, edge })) as Extract<Outline, { kind: 'corners' }>['corners'] }
+const l: Outline = {
+  kind: 'corners',
+  corners: [
+    [0, 0, 'eave'],
+    [9000, 0, 'rake'],
+    [9000, 3000, 'ridge'],
+    [5000, 3000, 'wall'],
+    [5000, 6000, 'ridge'],
+    [0, 6000, 'rake'],
+  ].map(([xMm, yMm, edge]) => ({ xMm, yMm, edge })) as Extract<Outline, { kind: 'corners' }>['corners'],
+}
 
 describe('shapes', () => {
   it('a hip side by its four sides stands level: 3-4-5 at both ends', () => {
@@ -117,7 +127,10 @@ function distanceTo(p: { x: number, y: number }, a: { x: number, y: number }, b:
 it('modules beside hips, round chimneys and in the crook of an L lie clear of every edge and obstruction by its rule', () => {
   const random = seeded(6)
   for (const outline of [hipSide(), l, taped('triangle', [[12_000, 'eave'], [8000, 'hip'], [8500, 'hip']])]) {
-    const obstructions = [{ id: 'v', kind: 'vent' as const, round: true, xMm: 3500, yMm: 1800, widthMm: 200, heightMm: 200, clearanceMm: 100 }, { id: 'c', kind: 'chimney' as const, round: false, xMm: 6000, yMm: 1500, widthMm: 700, heightMm: 500, clearanceMm: 250 }]
+    const obstructions = [
+      { id: 'v', kind: 'vent' as const, round: true, xMm: 3500, yMm: 1800, widthMm: 200, heightMm: 200, clearanceMm: 100 },
+      { id: 'c', kind: 'chimney' as const, round: false, xMm: 6000, yMm: 1500, widthMm: 700, heightMm: 500, clearanceMm: 250 },
+    ]
     const setbacks = { eaveMm: 200, ridgeMm: 300, leftRakeMm: 400, rightRakeMm: 250, hipMm: 350, valleyMm: 100, wallMm: 500 }
     const face = changed({ outline, obstructions, setbacks }).faces[0]!
     const { edges } = shapeOf(outline)

@@ -72,7 +72,18 @@ export function fillRows(region: Region, array: ArrayRules, parts: Pick<ChosenPa
   const rows = strips.map((strip, index): RowPlan => {
     // An array that somebody pushed keeps its rows as they stand to each other, so that a finding can say by how much it is too far.
     const shiftMm = (array.shiftMm ?? 0) + strip.rule.shiftMm
-    const blocks = placeBlocks(placed[index]!, { widensMm, columns: array.columns, odd: index % 2 === 1, originMm, shiftMm, widthMm: strip.widthMm, gapMm: columnGapMm, skip: strip.rule.skip, held: strip.rule.held, strip: strip.free })
+    const blocks = placeBlocks(placed[index]!, {
+      widensMm,
+      columns: array.columns,
+      odd: index % 2 === 1,
+      originMm,
+      shiftMm,
+      widthMm: strip.widthMm,
+      gapMm: columnGapMm,
+      skip: strip.rule.skip,
+      held: strip.rule.held,
+      strip: strip.free,
+    })
     const lefts = blocks.flatMap(block => block.moduleLeftsMm)
     const widest = widestOf(strip.free)
     return {

@@ -40,7 +40,10 @@ function rowTooHigh(ask: RowsAsk, row: RowPlan): DraftFinding {
     measured: length(row.topMm), limit: length(plan.regionTopMm),
     propose: () => [
       ...(fit > 0 ? [{ label: fit === 1 ? 'Build 1 row' : `Build ${fit} rows`, edit: { type: 'set-array', faceId: face.id, values: { rowCount: fit } } satisfies Edit }] : []),
-      { label: 'Close the rows up from the keep-clear line', edit: { type: 'batch', edits: plan.rows.rows.map(one => ({ type: 'set-row' as const, faceId: face.id, row: one.index, values: { gapBelowMm: null } })) } },
+      {
+        label: 'Close the rows up from the keep-clear line',
+        edit: { type: 'batch', edits: plan.rows.rows.map(one => ({ type: 'set-row' as const, faceId: face.id, row: one.index, values: { gapBelowMm: null } })) },
+      },
     ],
   }
 }
@@ -94,10 +97,21 @@ export function lowEdgeMissed(ask: RowsAsk): DraftFinding[] {
   const say = writer(ask)
   const lowest = Math.min(...plan.region.flat().map(point => point.y))
   return [{
-    id: `low-edge:${face.id}`, severity: 'caution', stage: 'keep-clear', faceId: face.id, about: row1, measured: { kind: 'length', mm: first.bottomMm }, limit: { kind: 'length', mm: face.lowEdgeMm },
+    id: `low-edge:${face.id}`, severity: 'caution', stage: 'keep-clear', faceId: face.id, about: row1, measured: {
+      kind: 'length',
+      mm: first.bottomMm,
+    }, limit: { kind: 'length', mm: face.lowEdgeMm },
     sentence: `The array’s lower edge is ${say(first.bottomMm)} up; the wish was within ${say(face.lowEdgeMm)} of the eave.${lowest > face.lowEdgeMm ? ` What is kept clear above the eave reaches ${say(lowest)} and comes first.` : ''}`,
     propose: () => [
-      ...(lowest <= face.lowEdgeMm! ? [{ label: 'Start the rows at the lower line', edit: { type: 'batch', edits: [{ type: 'set-array', faceId: face.id, values: { stackFrom: 'eave' } }, { type: 'set-row', faceId: face.id, row: 0, values: { gapBelowMm: null } }] } satisfies Edit }] : []),
+      ...(lowest <= face.lowEdgeMm!
+        ? [{
+            label: 'Start the rows at the lower line',
+            edit: {
+              type: 'batch',
+              edits: [{ type: 'set-array', faceId: face.id, values: { stackFrom: 'eave' } }, { type: 'set-row', faceId: face.id, row: 0, values: { gapBelowMm: null } }],
+            } satisfies Edit,
+          }]
+        : []),
       { label: 'Give up the wish', edit: { type: 'set-face', faceId: face.id, values: { lowEdgeMm: null } } },
     ],
   }]

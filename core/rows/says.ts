@@ -73,7 +73,10 @@ export const rows = {
   marks: { 'square': squareSteps, 'first-row': firstRowSteps, 'rows': rowSteps, 'modules': moduleSteps },
   parts: {
     module: ({ plan: { parts: { module }, modules: count } }) => [{
-      kind: 'module', item: { shelf: 'modules', id: module.id }, name: module.name, maker: module.maker, stage: 'modules', amount: count, massKg: module.massKg, price: 'by shelf', rule: 'Every module in every row',
+      kind: 'module', item: {
+        shelf: 'modules',
+        id: module.id,
+      }, name: module.name, maker: module.maker, stage: 'modules', amount: count, massKg: module.massKg, price: 'by shelf', rule: 'Every module in every row',
     }],
   },
   layers: [modules],

@@ -9,7 +9,10 @@ const parts = { module: catalogue.modules[0]!, clamps: catalogue.clamps[0]! }
 const { longMm, shortMm } = parts.module
 const array = (values: Partial<ArrayRules> = {}): ArrayRules => ({ ...threeRowsOfSix().faces[0]!.array, shiftMm: null, rowCount: null, ...values })
 const held = (region: Region, values: Partial<ArrayRules> = {}) => fillRows(region, array(values), parts).rows.reduce((sum, row) => sum + row.count, 0)
-const modulesOf = (region: Region, values: Partial<ArrayRules> = {}) => fillRows(region, array(values), parts).rows.flatMap(row => row.moduleLeftsMm.map(leftMm => rectangle({ fromMm: leftMm, toMm: leftMm + row.moduleWidthMm }, { fromMm: row.bottomMm, toMm: row.topMm })))
+const modulesOf = (region: Region, values: Partial<ArrayRules> = {}) => fillRows(region, array(values), parts).rows.flatMap(row => row.moduleLeftsMm.map(leftMm => rectangle({
+  fromMm: leftMm,
+  toMm: leftMm + row.moduleWidthMm,
+}, { fromMm: row.bottomMm, toMm: row.topMm })))
 const quadrilateral = (a: Point, b: Point, c: Point, d: Point): Region => [[a, b, c, d]]
 
 describe('rows on a face out of true', () => {
@@ -43,7 +46,16 @@ describe('rows on a face out of true', () => {
     expect(first!.bottomMm).toBe(30)
   })
   it('a vent at the lower edge does not lift the rows: its top is no part of the line', () => {
-    const region: Region = [[{ x: 0, y: 0 }, { x: 3000, y: 0 }, { x: 3000, y: 90 }, { x: 3200, y: 90 }, { x: 3200, y: 0 }, { x: 7200, y: 0 }, { x: 7200, y: 4000 }, { x: 0, y: 4000 }]]
+    const region: Region = [[
+      { x: 0, y: 0 },
+      { x: 3000, y: 0 },
+      { x: 3000, y: 90 },
+      { x: 3200, y: 90 },
+      { x: 3200, y: 0 },
+      { x: 7200, y: 0 },
+      { x: 7200, y: 4000 },
+      { x: 0, y: 4000 },
+    ]]
     expect(fillRows(region, array(), parts).rows[0]!.bottomMm).toBe(0)
   })
 })

@@ -52,7 +52,12 @@ function faceSections(job: Job, name: string, face: FacePlan): CalculationSectio
         rows: use.fixings.map((duty, f) => [fixings[f]!.member, ...[duty.upN, duty.downN, duty.slopeN].map(n => formatQuantity(force(n), job.units)), formatShare(duty.worst)]),
       })]
     }),
-    section(`${name}: sums by support`, [], { head: ['Support', 'Fixings', 'Up', 'Down'], rows: supportSums(face.uses.flatMap((use, r) => use ? use.fixings.map((duty, f) => ({ duty, member: face.fixings.rails[r]!.fixings[f]!.member })) : []))
+    section(`${name}: sums by support`, [], { head: ['Support', 'Fixings', 'Up', 'Down'], rows: supportSums(face.uses.flatMap((use, r) => use
+      ? use.fixings.map((duty, f) => ({
+          duty,
+          member: face.fixings.rails[r]!.fixings[f]!.member,
+        }))
+      : []))
       .map(sum => [sum.member, String(sum.fixings), formatQuantity(force(sum.upN), job.units), formatQuantity(force(sum.downN), job.units)]) }),
     ...(face.sticks.sticks.length ? [section(`${name}: sticks`, [face.sticks.working])] : []),
   ]

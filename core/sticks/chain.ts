@@ -25,7 +25,10 @@ export function chainCut(rails: RailToCut[], stock: StockLength[], splicePrice: 
     let next = cuttings.flatMap(cutting => cutRail(rail, cutting, stock, splicePrice, leastPieceMm))
     if (!next.length) {
       unspliceable.push(rail.railId)
-      next = cuttings.flatMap(cutting => cutRail({ ...rail, windows: [{ fromMm: rail.fromMm + leastPieceMm, toMm: rail.toMm - leastPieceMm }] }, cutting, stock, splicePrice, leastPieceMm))
+      next = cuttings.flatMap(cutting => cutRail({
+        ...rail,
+        windows: [{ fromMm: rail.fromMm + leastPieceMm, toMm: rail.toMm - leastPieceMm }],
+      }, cutting, stock, splicePrice, leastPieceMm))
     }
     // A stick too short to take any splice leaves the rail out: it is named among the unspliceable.
     if (next.length) cuttings = worthKeeping(next, stock)

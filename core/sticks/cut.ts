@@ -44,7 +44,10 @@ export function cutSticks(rails: RailToCut[], { rail, spliceAs, van }: CutRules,
   const stock: StockLength[] = tooLongForVan ? rail.stock : carried
   const shop: Shop = { stock, splicePrice: rail.splice.price, yard: van.offcuts.filter(one => one.railId === rail.id && (van.longestMm === null || one.mm <= van.longestMm)) }
   const { splits, thrifty, unspliceable, start } = splitChoices(rails, {
-    stock, splicePrice: rail.splice.price, lengthsMm: [...stock.map(one => one.mm), ...shop.yard.map(one => one.mm)], leastPieceMm: rail.splice.barMm * 2, bridgeMm: spliceAs === 'bridged' ? rail.splice.bridgeMm : 0,
+    stock, splicePrice: rail.splice.price, lengthsMm: [
+      ...stock.map(one => one.mm),
+      ...shop.yard.map(one => one.mm),
+    ], leastPieceMm: rail.splice.barMm * 2, bridgeMm: spliceAs === 'bridged' ? rail.splice.bridgeMm : 0,
   }, mostNodes > 1)
   // Cut short, the search is made again from its other end: ways that use up leftovers first.
   const first = pack(splits, shop, Math.ceil(mostNodes / 3), start)
@@ -61,7 +64,17 @@ export function cutSticks(rails: RailToCut[], { rail, spliceAs, van }: CutRules,
   const gaps = splices.filter(splice => splice.bridged).length * rail.splice.bridgeMm
   const totalMm = rails.reduce((sum, one) => sum + one.toMm - one.fromMm, 0) - gaps
   const leastSticks = Math.max(0, Math.ceil((totalMm - TOLERANCE_MM) / Math.max(...stock.map(one => one.mm), ...shop.yard.map(one => one.mm))))
-  return { sticks, splices, unspliceable, leastSticks, cost: packing.cost, leastCost: packing.leastCost, proved: packing.proved, tooLongForVan, working: sticksWorking(rails, stock, packing, sticks) }
+  return {
+    sticks,
+    splices,
+    unspliceable,
+    leastSticks,
+    cost: packing.cost,
+    leastCost: packing.leastCost,
+    proved: packing.proved,
+    tooLongForVan,
+    working: sticksWorking(rails, stock, packing, sticks),
+  }
 }
 
 /** Where there is no rail, as with coupled frames or an empty face. */

@@ -22,7 +22,11 @@ function spliceSteps({ face, plan: { rails, sticks, parts } }: Cut, make: StepMa
     return make({
       id: `splices-${rail.id}`, kind: 'splices', title: frames ? `Couplers on line ${rail.number}` : `Splices, rail ${rail.number}`, tape: runTape(rail), lineMm: rail.lineMm,
       instruction: frames ? `${parts.rail.splice.partName} between neighbouring frames.` : `${parts.rail.splice.partName}, its middle on the mark.`,
-      marks: places.map(({ atMm, bridged }, i) => ({ label: frames ? `Coupler ${i + 1}` : `Splice ${i + 1}`, mm: atMm, note: bridged ? 'Bridged: leave the gap' : frames ? '' : 'Sticks meet here' })),
+      marks: places.map(({ atMm, bridged }, i) => ({
+        label: frames ? `Coupler ${i + 1}` : `Splice ${i + 1}`,
+        mm: atMm,
+        note: bridged ? 'Bridged: leave the gap' : frames ? '' : 'Sticks meet here',
+      })),
     })
   })
 }
@@ -47,7 +51,10 @@ export const sticks = {
     stick: ask => sticksOf(ask, 'stick'),
     offcut: ask => sticksOf(ask, 'offcut'),
     splice: ({ plan: { sticks: cut, parts: { rail } } }) => [{
-      kind: 'splice', item: { shelf: 'rails', id: rail.id }, name: rail.splice.partName, maker: rail.maker, stage: 'rails', amount: cut.splices.length, massKg: 'by shelf', price: rail.splice.price, rule: 'One at each joint of the cut plan',
+      kind: 'splice', item: {
+        shelf: 'rails',
+        id: rail.id,
+      }, name: rail.splice.partName, maker: rail.maker, stage: 'rails', amount: cut.splices.length, massKg: 'by shelf', price: rail.splice.price, rule: 'One at each joint of the cut plan',
     }],
   },
   layers: [splices],

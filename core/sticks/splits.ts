@@ -38,7 +38,10 @@ export interface SplitRules {
  */
 export function splitChoices(rails: RailToCut[], rules: SplitRules, all = true): SplitChoices {
   const chain = chainCut(rails, rules.stock, rules.splicePrice, rules.leastPieceMm)
-  const piecesOf = (railId: string): Interval[] => chain.sticks.flatMap(stick => stick.pieces).filter(piece => piece.railId === railId).map(({ fromMm, toMm }) => ({ fromMm, toMm })).sort((a, b) => a.fromMm - b.fromMm)
+  const piecesOf = (railId: string): Interval[] => chain.sticks.flatMap(stick => stick.pieces).filter(piece => piece.railId === railId).map(({
+    fromMm,
+    toMm,
+  }) => ({ fromMm, toMm })).sort((a, b) => a.fromMm - b.fromMm)
   const seeds = rails.map((rail): Split[] => {
     const pieces = piecesOf(rail.railId)
     return pieces.length ? [{ pieces, bridged: false }] : []
@@ -136,7 +139,12 @@ const pairingPlaces = (rail: RailToCut, left: number[]): number[] =>
 
 /** A whole rail first, then ways whose pieces use up the lengths that are left over beside others. */
 const byWaste = (left: number[]) => (a: Split, b: Split): number => {
-  const fitting = ({ pieces }: Split) => pieces.length === 1 ? 1 : pieces.filter(({ fromMm, toMm }) => left.some(mm => toMm - fromMm <= mm + TOLERANCE_MM && toMm - fromMm > mm - NEAR_FIT_MM)).length - pieces.length
+  const fitting = ({ pieces }: Split) => pieces.length === 1
+    ? 1
+    : pieces.filter(({
+      fromMm,
+      toMm,
+    }) => left.some(mm => toMm - fromMm <= mm + TOLERANCE_MM && toMm - fromMm > mm - NEAR_FIT_MM)).length - pieces.length
   return fitting(b) - fitting(a) || a.pieces.length - b.pieces.length
 }
 /** A piece that leaves no more than this of a length uses it up, mm. */
@@ -181,5 +189,8 @@ const withBridged = (splits: Split[], { bridgeMm }: SplitRules): Split[] => brid
   : splits.flatMap(split => split.pieces.length === 1
       ? [split]
       : [split, {
-          bridged: true, pieces: split.pieces.map(({ fromMm, toMm }, i) => ({ fromMm: i === 0 ? fromMm : fromMm + bridgeMm / 2, toMm: i === split.pieces.length - 1 ? toMm : toMm - bridgeMm / 2 })),
+          bridged: true, pieces: split.pieces.map(({ fromMm, toMm }, i) => ({
+            fromMm: i === 0 ? fromMm : fromMm + bridgeMm / 2,
+            toMm: i === split.pieces.length - 1 ? toMm : toMm - bridgeMm / 2,
+          })),
         }])

@@ -14,7 +14,10 @@ export function spliceWindows(rail: Pick<RailFixings, 'fixings'>, splice: Rail['
   const keepOffMm = splice.barMm / 2 + splice.clearMm
   const spans = xs.slice(1).map((toMm, i) => ({ fromMm: xs[i]!, toMm }))
   const middles = splice.midspanShare > 0
-    ? spans.map(({ fromMm, toMm }) => ({ fromMm: (fromMm + toMm) / 2 - (toMm - fromMm) * splice.midspanShare / 2, toMm: (fromMm + toMm) / 2 + (toMm - fromMm) * splice.midspanShare / 2 }))
+    ? spans.map(({ fromMm, toMm }) => ({
+        fromMm: (fromMm + toMm) / 2 - (toMm - fromMm) * splice.midspanShare / 2,
+        toMm: (fromMm + toMm) / 2 + (toMm - fromMm) * splice.midspanShare / 2,
+      }))
     : []
   // With two spans or fewer every span is an end span, and the rule would leave no place at all.
   const ends = splice.endSpans || spans.length < 3 ? [] : [spans[0]!, spans.at(-1)!]

@@ -22,8 +22,26 @@ describe('fixings over a batten’s span', () => {
 })
 
 describe('an array on battens', () => {
-  const battens = (over: object): Face['supports'] => ({ kind: 'purlins', member: 'batten', firstMm: 300, spacingMm: 350, widthMm: 50, thicknessMm: 60, batten: plainBatten, found: [], ...over })
-  const planned = (over: object, edition: 'en' | 'us-2010' = 'en') => planJob({ ...changed({ supports: battens(over), covering: usualCovering('screwed-sheet', false) }, { mountId: 'cleat-sheet-foot', railId: 'hawser-mid', clampsId: 'hawser-grip', rows: [] }), loads: { ...noLoads, rules: plainRules(edition) } }, catalogue)
+  const battens = (over: object): Face['supports'] => ({
+    kind: 'purlins',
+    member: 'batten',
+    firstMm: 300,
+    spacingMm: 350,
+    widthMm: 50,
+    thicknessMm: 60,
+    batten: plainBatten,
+    found: [],
+    ...over,
+  })
+  const planned = (over: object, edition: 'en' | 'us-2010' = 'en') => planJob({
+    ...changed({ supports: battens(over), covering: usualCovering('screwed-sheet', false) }, {
+      mountId: 'cleat-sheet-foot',
+      railId: 'hawser-mid',
+      clampsId: 'hawser-grip',
+      rows: [],
+    }),
+    loads: { ...noLoads, rules: plainRules(edition) },
+  }, catalogue)
   const stops = (over: object) => planned(over).findings.filter(one => one.severity === 'stop').map(one => one.id.split(':')[0])
   it('is stopped where nobody knows how the battens are made or how thick they are', () => {
     expect(stops({ batten: null })).toContain('battens-not-known')

@@ -59,7 +59,10 @@ export function battenUse(face: Pick<Face, 'outline' | 'timber'>, supports: Purl
     }
   }
   const { along } = shapeOf(face.outline)
-  const nearEnd = [...loads.values()].flat().filter(({ xMm }) => Math.min(xMm - along.fromMm, along.toMm - xMm) < RAFTERS_EACH_SIDE * spanMm - 1e-6).map(({ member, xMm }) => ({ member, xMm }))
+  const nearEnd = [...loads.values()].flat().filter(({ xMm }) => Math.min(xMm - along.fromMm, along.toMm - xMm) < RAFTERS_EACH_SIDE * spanMm - 1e-6).map(({
+    member,
+    xMm,
+  }) => ({ member, xMm }))
   return { shares: [...worst.values()], nearEnd }
 }
 

@@ -100,7 +100,10 @@ export function railIn({ gravity, drift, windUp, windDown }: SolvedRail, one: Lo
 }
 
 /** Dead load and snow on fixing i in one case, N. */
-export const gravityOn = ({ gravity, drift }: SolvedRail, one: LoadCase, i: number): number => gravity.reactions[i]! * one.gravity + (drift && one.drift > 0 ? drift.reactions[i]! * one.drift : 0)
+export const gravityOn = ({
+  gravity,
+  drift,
+}: SolvedRail, one: LoadCase, i: number): number => gravity.reactions[i]! * one.gravity + (drift && one.drift > 0 ? drift.reactions[i]! * one.drift : 0)
 
 /** All that presses on fixing i in one case, N; below 0 where it is pulled. */
 export function onFixing(rail: SolvedRail, one: LoadCase, i: number): number {

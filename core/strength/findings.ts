@@ -53,11 +53,18 @@ function otherParts({ catalogue, face, plan }: StrengthAsk): Cure[] {
   const others = catalogue.rails.filter(rail => rail.id !== plan.parts.rail.id && !rail.frame)
   const rails = others.filter(rail => !mismatches(catalogue, { ...plan.parts, rail }, ground).length)
   const mounts = catalogue.mounts.filter(mount => mount.id !== plan.parts.mount.id && goesOn(mount, ground) && plan.parts.rail.mountIds.includes(mount.id))
-  const both = others.flatMap(rail => catalogue.mounts.filter(mount => mount.id !== plan.parts.mount.id && !mismatches(catalogue, { ...plan.parts, rail, mount }, ground).length).map(mount => ({ rail, mount })))
+  const both = others.flatMap(rail => catalogue.mounts.filter(mount => mount.id !== plan.parts.mount.id && !mismatches(catalogue, {
+    ...plan.parts,
+    rail,
+    mount,
+  }, ground).length).map(mount => ({ rail, mount })))
   return [
     ...rails.map((rail): Cure => ({ label: `Use ${rail.name}`, edit: { type: 'set-array', faceId: face.id, values: { railId: rail.id } } })),
     ...mounts.map((mount): Cure => ({ label: `Use ${mount.name}`, edit: { type: 'set-array', faceId: face.id, values: { mountId: mount.id } } })),
-    ...both.slice(0, 2).map(({ rail, mount }): Cure => ({ label: `Use ${rail.name} on ${mount.name}`, edit: { type: 'set-array', faceId: face.id, values: { railId: rail.id, mountId: mount.id } } })),
+    ...both.slice(0, 2).map(({ rail, mount }): Cure => ({
+      label: `Use ${rail.name} on ${mount.name}`,
+      edit: { type: 'set-array', faceId: face.id, values: { railId: rail.id, mountId: mount.id } },
+    })),
   ]
 }
 
@@ -80,7 +87,11 @@ function smallerOverhang(ask: StrengthAsk, kind: CheckKind): Cure[] {
 /** Modules and clamps asked for more than their makers let them bear. */
 export function overheld(ask: StrengthAsk): DraftFinding[] {
   const { face, plan, job } = ask
-  const all = plan.holds.flatMap((hold, r) => (Object.entries(hold) as [HoldKind, CheckShare][]).filter(([, one]) => one.share > FULL).map(([kind, one]) => ({ kind, one, rail: plan.rails[r]! })))
+  const all = plan.holds.flatMap((hold, r) => (Object.entries(hold) as [HoldKind, CheckShare][]).filter(([, one]) => one.share > FULL).map(([kind, one]) => ({
+    kind,
+    one,
+    rail: plan.rails[r]!,
+  })))
   return [...new Set(all.map(({ kind }) => kind))].map((kind): DraftFinding => {
     const own = all.filter(one => one.kind === kind)
     const worst = own.reduce((a, b) => b.one.share > a.one.share ? b : a)

@@ -15,7 +15,11 @@ const withScrew = (mountId: string, values: Partial<NonNullable<Catalogue['mount
 
 describe('what a mount stands on', () => {
   it('sheathing thinner than the mount was tested on is a stop', () => {
-    const on = (thicknessMm: number) => changed({ supports: { kind: 'sheathing', thicknessMm, areas: [{ fromXMm: 0, toXMm: 9000, fromYMm: 0, toYMm: 6000 }] } }, { mountId: 'limpet-sheathing' })
+    const on = (thicknessMm: number) => changed({ supports: {
+      kind: 'sheathing',
+      thicknessMm,
+      areas: [{ fromXMm: 0, toXMm: 9000, fromYMm: 0, toYMm: 6000 }],
+    } }, { mountId: 'limpet-sheathing' })
     expect(found(on(11), 'thin-sheathing')).toMatchObject({ severity: 'stop', measured: { kind: 'length', mm: 11 }, limit: { kind: 'length', mm: inch(15 / 32) } })
     expect(found(on(12), 'thin-sheathing')).toBeUndefined()
   })
@@ -28,13 +32,21 @@ describe('what a mount stands on', () => {
   it('a lag that reaches less than 4 diameters past foot and sheathing holds nothing', () => {
     // 3 in less a tip of 3/16 in, 0.2 in of foot and 1 1/2 in of boards: 1.1125 in, and 4 D is 1 1/4 in.
     const finding = found(loaded('us-2010', { timber: { ...timber, sheathingMm: inch(1.5) } }), 'short-thread')
-    expect(finding).toMatchObject({ severity: 'stop', measured: { kind: 'length', mm: expect.closeTo(inch(1.1125), 6) as number }, limit: { kind: 'length', mm: expect.closeTo(inch(1.25), 6) as number } })
+    expect(finding).toMatchObject({
+      severity: 'stop',
+      measured: { kind: 'length', mm: expect.closeTo(inch(1.1125), 6) as number },
+      limit: { kind: 'length', mm: expect.closeTo(inch(1.25), 6) as number },
+    })
     expect(found(loaded('us-2010', { timber: { ...timber, sheathingMm: inch(1.3) } }), 'short-thread')).toBeUndefined()
   })
   it('screws outside EN 1995-1-1 stop without an approval: 4 d from the edge of a 38.1 mm rafter', () => {
     // Table 8.6 (from memory): 4 · 7.9375 = 31.75 mm, and there are 19.05.
     const finding = found(loaded('en'), 'screw-approval')
-    expect(finding).toMatchObject({ severity: 'stop', measured: { kind: 'length', mm: expect.closeTo(19.05, 2) as number }, limit: { kind: 'length', mm: expect.closeTo(31.75, 2) as number } })
+    expect(finding).toMatchObject({
+      severity: 'stop',
+      measured: { kind: 'length', mm: expect.closeTo(19.05, 2) as number },
+      limit: { kind: 'length', mm: expect.closeTo(31.75, 2) as number },
+    })
     expect(finding!.sentence).toContain('EN 1995-1-1')
     expect(found(loaded('en'), 'screw-approval', withScrew('limpet-flashed', { approval: 'A-1' }))).toBeUndefined()
     expect(found(loaded('us-2010'), 'screw-approval')).toBeUndefined()
@@ -42,9 +54,23 @@ describe('what a mount stands on', () => {
 })
 
 describe('battens', () => {
-  const battens = (values: Partial<Extract<Face['supports'], { kind: 'purlins' }>>): Face['supports'] => ({ kind: 'purlins', member: 'batten', firstMm: 300, spacingMm: 345, widthMm: 50, thicknessMm: 40, batten: plainBatten, found: [], ...values })
+  const battens = (values: Partial<Extract<Face['supports'], { kind: 'purlins' }>>): Face['supports'] => ({
+    kind: 'purlins',
+    member: 'batten',
+    firstMm: 300,
+    spacingMm: 345,
+    widthMm: 50,
+    thicknessMm: 40,
+    batten: plainBatten,
+    found: [],
+    ...values,
+  })
   it('fixings need two rafters’ nails on either side: near the end of a batten is a stop, counted', () => {
-    const job = (rafterSpacingMm: number) => loaded('us-2010', { supports: battens({ batten: { ...plainBatten, rafterSpacingMm } }) }, { mountId: 'windlass-flashed', railId: 'hawser-mid', clampsId: 'hawser-grip' })
+    const job = (rafterSpacingMm: number) => loaded('us-2010', { supports: battens({ batten: { ...plainBatten, rafterSpacingMm } }) }, {
+      mountId: 'windlass-flashed',
+      railId: 'hawser-mid',
+      clampsId: 'hawser-grip',
+    })
     const near = found(job(1800), 'batten-end')
     expect(near?.severity).toBe('stop')
     // By hand: every fixing within 3.6 m of either end of a face of 8534.4 mm.
@@ -64,7 +90,10 @@ describe('loads that are not known', () => {
     ['46 degrees, US 2010', 'us-2010', { pitchDeg: 46 }], ['6 degrees, US 2016', 'us-2016', { pitchDeg: 6 }], ['4 degrees, EN', 'en', { pitchDeg: 4 }],
   ])('%s: wind is a stop of its own, and snow is checked all the same', (_, edition, face) => {
     const plan = planJob(loaded(edition, face), catalogue)
-    expect(plan.findings.find(one => one.id.startsWith('wind-not-known'))).toMatchObject({ severity: 'stop', sentence: expect.stringContaining('Dead load and snow are checked here, wind is not') as string })
+    expect(plan.findings.find(one => one.id.startsWith('wind-not-known'))).toMatchObject({
+      severity: 'stop',
+      sentence: expect.stringContaining('Dead load and snow are checked here, wind is not') as string,
+    })
     expect(plan.faces[0]!.uses.every(use => use!.shares['fixing-down']!.share > 0)).toBe(true)
   })
   it('an engineer’s pressures take the stop away, and ask for his name until it is there', () => {
@@ -88,7 +117,11 @@ describe('loads that are not known', () => {
     const over = after(job, { type: 'set-loads', values: { building: { ...job.loads.building, eaveOverhangMm: 400 } } })
     // 400 mm in plan at 6 in 12 are 447.2 mm up the slope; rows begin at 152.4.
     const finding = found(over, 'over-eave')!
-    expect(finding).toMatchObject({ severity: 'stop', measured: { kind: 'length', mm: expect.closeTo(152.4, 3) as number }, limit: { kind: 'length', mm: expect.closeTo(400 * Math.sqrt(1.25), 1) as number } })
+    expect(finding).toMatchObject({
+      severity: 'stop',
+      measured: { kind: 'length', mm: expect.closeTo(152.4, 3) as number },
+      limit: { kind: 'length', mm: expect.closeTo(400 * Math.sqrt(1.25), 1) as number },
+    })
     const cured = planJob(after(over, finding.cures[0]!.edit), catalogue)
     expect(cured.faces[0]!.rows.rows[0]!.bottomMm).toBeCloseTo(400 * Math.sqrt(1.25), 1)
     expect(cured.findings.some(one => one.id.startsWith('over-eave'))).toBe(false)
@@ -117,11 +150,20 @@ describe('rafters that can’t be as they are said', () => {
   })
   it('a rail over one rafter can’t stand', () => {
     // One module in the middle of the face, over the only rafter: its overhangs are short, and still nothing keeps it from turning.
-    const job = after(loaded('us-2010', { supports: rafterRow(inch(168), inch(400), 38.1, []) }, { rowCount: 1, shiftMm: 0 }), { type: 'set-row', faceId: 'main', row: 0, values: { count: 1 } })
+    const job = after(loaded('us-2010', { supports: rafterRow(inch(168), inch(400), 38.1, []) }, { rowCount: 1, shiftMm: 0 }), {
+      type: 'set-row',
+      faceId: 'main',
+      row: 0,
+      values: { count: 1 },
+    })
     expect(found(job, 'cannot-stand')).toMatchObject({ severity: 'stop', sentence: expect.stringContaining('two fixings at least') as string })
   })
   it('600 mm and 24 in are rivals until the far end tells', () => {
-    const hits = (places: number[]): Job => changed({ supports: { ...rafterRow(300, 600, 38.1, []), layout: 'fitted', hits: places.map((xMm, i) => ({ id: `h${i}`, xMm, yMm: 600, state: 'pilot-hit' as const, use: 'rafter' as const })) } })
+    const hits = (places: number[]): Job => changed({ supports: {
+      ...rafterRow(300, 600, 38.1, []),
+      layout: 'fitted',
+      hits: places.map((xMm, i) => ({ id: `h${i}`, xMm, yMm: 600, state: 'pilot-hit' as const, use: 'rafter' as const })),
+    } })
     const near = found(hits([300, 900]), 'fit-rival')!
     expect(near.sentence).toMatch(/would also go with rafters every/)
     expect(found(hits([300, 900, 300 + 12 * 600]), 'fit-rival')?.sentence ?? '').not.toContain(`2' 0"`)

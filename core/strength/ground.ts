@@ -4,13 +4,25 @@ import { force, formatQuantity, length, moment, type Quantity } from '../units'
 import type { BattenCheck } from './battens'
 import type { StrengthAsk } from './findings'
 
-const base = ({ face }: StrengthAsk, id: string) => ({ id: `${id}:${face.id}`, stage: 'rails' as const, faceId: face.id, about: null, measured: null, limit: null, propose: noCures })
+const base = ({ face }: StrengthAsk, id: string) => ({
+  id: `${id}:${face.id}`,
+  stage: 'rails' as const,
+  faceId: face.id,
+  about: null,
+  measured: null,
+  limit: null,
+  propose: noCures,
+})
 
 /** Nothing counts in a member that nobody has measured. */
 export function noThickness(ask: StrengthAsk): DraftFinding[] {
   const { face: { supports }, plan } = ask
   if (!plan.rails.length || supports.kind !== 'purlins' || !plan.parts.mount.fasteners || supports.thicknessMm !== null) return []
-  return [{ ...base(ask, 'no-thickness'), severity: plan.strength ? 'stop' : 'caution', sentence: `Nobody has measured how thick the ${supports.member}s are, so no thread counts in them. Measure one and type it.` }]
+  return [{
+    ...base(ask, 'no-thickness'),
+    severity: plan.strength ? 'stop' : 'caution',
+    sentence: `Nobody has measured how thick the ${supports.member}s are, so no thread counts in them. Measure one and type it.`,
+  }]
 }
 
 /** Screws count only in the member that is there. */
@@ -44,10 +56,17 @@ const battenWords: Record<BattenCheck, { name: string, of: (value: number) => Qu
 }
 
 /** The face's battens, where loads are known and its fixings go into them. */
-const onBattens = ({ face: { supports }, plan }: StrengthAsk): boolean => plan.rails.length > 0 && plan.strength !== null && supports.kind === 'purlins' && supports.member === 'batten'
+const onBattens = ({
+  face: { supports },
+  plan,
+}: StrengthAsk): boolean => plan.rails.length > 0 && plan.strength !== null && supports.kind === 'purlins' && supports.member === 'batten'
 
 export const battensNotKnown = (ask: StrengthAsk): DraftFinding[] => onBattens(ask) && !ask.plan.battens
-  ? [{ ...base(ask, 'battens-not-known'), severity: 'stop', sentence: 'The fixings go into battens. How thick they are, how far apart the rafters under them stand and how they are nailed must be known before anything is fixed.' }]
+  ? [{
+      ...base(ask, 'battens-not-known'),
+      severity: 'stop',
+      sentence: 'The fixings go into battens. How thick they are, how far apart the rafters under them stand and how they are nailed must be known before anything is fixed.',
+    }]
   : []
 
 /** A batten carries the array from rafter to rafter, and its nails hold it down. */

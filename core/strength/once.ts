@@ -3,7 +3,17 @@ import { type DraftFinding, type JobAsk, noCures, writer } from '../trade'
 import type { StrengthLayout } from './layout'
 
 // What would be the same sentence on face after face is said once for the whole job.
-const note = (faceId: string, id: string, sentence: string): DraftFinding => ({ id, severity: 'note', stage: 'rails', faceId, about: null, sentence, measured: null, limit: null, propose: noCures })
+const note = (faceId: string, id: string, sentence: string): DraftFinding => ({
+  id,
+  severity: 'note',
+  stage: 'rails',
+  faceId,
+  about: null,
+  sentence,
+  measured: null,
+  limit: null,
+  propose: noCures,
+})
 
 /** What is over by less than this can't be seen on a tape. */
 const SHOWS_MM = 0.5

@@ -33,7 +33,12 @@ export function faceStrength(face: Face, loads: FaceLoads, parts: ChosenParts, r
 
 function exposedOf(face: Face, loads: FaceLoads, rows: RowPlan[]): boolean[][] {
   const ridge = shapeOf(face.outline).edges.some(edge => edge.kind === 'ridge')
-  return exposedModules(rows, { shape: shapeOf(face.outline), heightMm: loads.building.meanHeightMm, flat: Math.cos(radians(face.pitchDeg)), beyondRidgeMm: ridge && loads.building.form !== 'monopitch' ? loads.building.widthMm / 2 : 0 })
+  return exposedModules(rows, {
+    shape: shapeOf(face.outline),
+    heightMm: loads.building.meanHeightMm,
+    flat: Math.cos(radians(face.pitchDeg)),
+    beyondRidgeMm: ridge && loads.building.form !== 'monopitch' ? loads.building.widthMm / 2 : 0,
+  })
 }
 
 /** The strips of modules that load a rail: one, or that of each row where a line of frames holds two. */
@@ -48,7 +53,11 @@ function stripsOf({ carries }: RailPlan, exposed: boolean[][]): RailStrip[] {
 }
 
 /** All that one rail is checked with. */
-export function settingOf(face: FaceStrength, r: number, rail: RailPlan, { rail: { section, splice, frame } }: Pick<ChosenParts, 'rail'>, array: Pick<ArrayRules, 'deflectionOver' | 'loadPath'>): RailSetting {
+export function settingOf(face: FaceStrength, r: number, rail: RailPlan, { rail: {
+  section,
+  splice,
+  frame,
+} }: Pick<ChosenParts, 'rail'>, array: Pick<ArrayRules, 'deflectionOver' | 'loadPath'>): RailSetting {
   return {
     fromMm: rail.fromMm, toMm: rail.toMm, reach: rail.reach, line: face.lines[r]!, modules: rail.carries,
     couplers: splice.continuity === 'full' ? [] : rail.couplers.map(xMm => ({ xMm, stiffness: 0 })), slope: frame ? 'by-modules' : rail.way === 'up' ? 'along' : 'across',

@@ -47,7 +47,10 @@ describe('a loaded rail', () => {
     const xs = rail.candidates.map(one => one.atMm)
     const middle = (xs[1]! + xs[2]!) / 2
     const [combination] = rail.setting.loads.combinations.strength
-    const momentAt = (joints: { xMm: number, stiffness: number }[]) => railCurves(rail.setting, xs, joints, combination!)!.pieces.find(piece => Math.abs(piece.fromMm - middle) < 1e-6)?.moment
+    const momentAt = (joints: {
+      xMm: number
+      stiffness: number
+    }[]) => railCurves(rail.setting, xs, joints, combination!)!.pieces.find(piece => Math.abs(piece.fromMm - middle) < 1e-6)?.moment
     expect(momentAt([{ xMm: middle, stiffness: 0 }])!).toBeCloseTo(0, 6)
     expect(Math.abs(momentAt([{ xMm: middle, stiffness: 1e12 }])!)).toBeGreaterThan(1)
     expect(checkRail(rail.setting, xs.slice(0, 1))).toBeNull()
@@ -63,7 +66,13 @@ describe('a loaded rail', () => {
       const lengthMm = setting.line.reduce((sum, one) => sum + one.toMm - one.fromMm, 0)
       expect(rail.gravity.reactions.reduce((sum, n) => sum + n, 0)).toBeCloseTo(lengthMm, 3)
       // Under one level pressure all areas are alike, and the pulls add up to the whole.
-      const level = { ...setting, loads: { ...setting.loads, wind: { ...setting.loads.wind, curves: Object.fromEntries(Object.keys(setting.loads.wind.curves).map(zone => [zone, levelCurve({ upPa: 1000, downPa: 500 })])) } } }
+      const level = {
+        ...setting,
+        loads: {
+          ...setting.loads,
+          wind: { ...setting.loads.wind, curves: Object.fromEntries(Object.keys(setting.loads.wind.curves).map(zone => [zone, levelCurve({ upPa: 1000, downPa: 500 })])) },
+        },
+      }
       const pulls = solveRail(level, xs, [])!.fixingUp.reduce((sum, n) => sum + n, 0)
       const all = setting.line.reduce((sum, one) => sum + windAlong(level.loads, one, 1).up * (one.toMm - one.fromMm), 0)
       expect(pulls / all).toBeCloseTo(1, 9)
@@ -174,11 +183,18 @@ describe('bad input', () => {
   })
   it('a rail of no section is no part of any catalogue', () => {
     const [rail, ...others] = catalogue.rails
-    for (const section of [{ ...rail!.section, zxMm3: 0 }, { ...rail!.section, ixMm4: 0 }, { ...rail!.section, eMpa: -1 }]) expect(catalogueSchema.safeParse({ ...catalogue, rails: [{ ...rail!, section }, ...others] }).success).toBe(false)
+    for (const section of [
+      { ...rail!.section, zxMm3: 0 },
+      { ...rail!.section, ixMm4: 0 },
+      { ...rail!.section, eMpa: -1 },
+    ]) expect(catalogueSchema.safeParse({ ...catalogue, rails: [{ ...rail!, section }, ...others] }).success).toBe(false)
   })
   it.each([
     ['no rafter under the array', changed({ supports: rafterRow(inch(12), inch(110), 38) })],
-    ['one rafter', changed({ supports: { ...rafterRow(inch(100), 3000, 38), layout: 'irregular', hits: [{ id: 'a', xMm: 4000, yMm: 1000, state: 'seen', use: 'rafter' }] } }, { rowCount: 1 })],
+    [
+      'one rafter',
+      changed({ supports: { ...rafterRow(inch(100), 3000, 38), layout: 'irregular', hits: [{ id: 'a', xMm: 4000, yMm: 1000, state: 'seen', use: 'rafter' }] } }, { rowCount: 1 }),
+    ],
     ['a row of one', changed({}, { rows: [], rowCount: 1 })],
     ['no overhang allowed', changed({}, { allowedOverhangMm: 0 })],
     ['a very flat roof', changed({ pitchDeg: 2 })],
@@ -201,7 +217,11 @@ describe('bad input', () => {
 
 it('job files from before loads were worked out still open, at what they took for granted', () => {
   const { loads, van, ...old } = threeRowsOfSix()
-  const faces = old.faces.map(({ timber, ...face }) => ({ ...face, array: Object.fromEntries(Object.entries(face.array).filter(([key]) => !['loadPath', 'spliceAs', 'deflectionOver', 'heldUpN', 'heldDownN', 'heldSlopeN'].includes(key))), gone: timber && undefined }))
+  const faces = old.faces.map(({ timber, ...face }) => ({
+    ...face,
+    array: Object.fromEntries(Object.entries(face.array).filter(([key]) => !['loadPath', 'spliceAs', 'deflectionOver', 'heldUpN', 'heldDownN', 'heldSlopeN'].includes(key))),
+    gone: timber && undefined,
+  }))
   const read = readJob({ ...old, faces }, catalogue)
   expect(read.ok && read.value.loads).toEqual(loads)
   expect(read.ok && read.value.van).toEqual(van)

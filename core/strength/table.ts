@@ -61,7 +61,10 @@ export function spanTable(face: Face, loads: FaceLoads, parts: ChosenParts, rail
       const useAt = (spanMm: number) => {
         const lengthMm = 3 * spanMm
         const setting: RailSetting = {
-          fromMm: 0, toMm: lengthMm, reach: { fromMm: 0, toMm: lengthMm }, line: lineIn(loads, zone, isExposed, widthMm, lengthMm), modules: [], couplers: [], slope: rail.frame ? 'by-modules' : up ? 'along' : 'across', loads, section: rail.section,
+          fromMm: 0, toMm: lengthMm, reach: {
+            fromMm: 0,
+            toMm: lengthMm,
+          }, line: lineIn(loads, zone, isExposed, widthMm, lengthMm), modules: [], couplers: [], slope: rail.frame ? 'by-modules' : up ? 'along' : 'across', loads, section: rail.section,
           strength: railStrength(rail, loads.format), capacity, deflectionOver: face.array.deflectionOver, loadPath: 'line',
         }
         return checkRail(setting, [0, spanMm, 2 * spanMm, lengthMm])!
@@ -71,7 +74,14 @@ export function spanTable(face: Face, loads: FaceLoads, parts: ChosenParts, rail
       const kinds = Object.keys(at(SHORTEST_MM).shares) as CheckKind[]
       const byCheck = Object.fromEntries(kinds.map(kind => [kind, greatest(spanMm => at(spanMm).shares[kind]?.share ?? 0)])) as Partial<Record<CheckKind, number>>
       const [governs, spanMm] = (Object.entries(byCheck) as [CheckKind, number][]).reduce((a, b) => b[1] < a[1] ? b : a)
-      return rail.greatestSpanMm <= spanMm ? { railId: rail.id, spanMm: rail.greatestSpanMm, governs: 'greatest by the maker', byCheck } : { railId: rail.id, spanMm, governs, byCheck }
+      return rail.greatestSpanMm <= spanMm
+        ? {
+            railId: rail.id,
+            spanMm: rail.greatestSpanMm,
+            governs: 'greatest by the maker',
+            byCheck,
+          }
+        : { railId: rail.id, spanMm, governs, byCheck }
     }),
   })))
 }

@@ -97,7 +97,14 @@ export function capacityWorkings({ strength, capacity }: FaceStrength, { rail, m
     result: moment(strength.momentX), source: `${asd ? 'Aluminum Design Manual (from memory)' : 'EN 1999-1-1, 6.2.5'}; section by ${rail.maker}: ${rail.evidence}`, basis: 'code',
   }]
   const { timber, maker, held } = capacity
-  if (held.upN) found.push({ what: 'Pull that a fixing holds', formula: 'R as typed', values: [], result: force(held.upN), source: 'Typed on this job; whoever typed it answers for it', basis: 'typed on this job' })
+  if (held.upN) found.push({
+    what: 'Pull that a fixing holds',
+    formula: 'R as typed',
+    values: [],
+    result: force(held.upN),
+    source: 'Typed on this job; whoever typed it answers for it',
+    basis: 'typed on this job',
+  })
   if (timber && mount.fasteners) {
     const { fasteners } = mount
     const wind = adjusted(timber, capacity.format, 'wind')
@@ -122,8 +129,22 @@ export function capacityWorkings({ strength, capacity }: FaceStrength, { rail, m
     })
   }
   found.push(maker
-    ? { what: `What ${mount.name} and its grip on the rail hold`, formula: 'up, down, down the slope', values: [{ symbol: '↓', what: 'towards the roof', value: force(maker.downN) }, { symbol: '↘', what: 'down the slope', value: force(maker.slopeN) }], result: force(maker.upN), source: `${mount.maker}, ${asd ? 'allowable' : 'design'} values: ${mount.evidence}`, basis: 'maker' }
-    : { what: `What ${mount.name} and its grip on the rail hold`, formula: 'not given', values: [], result: words(`no ${asd ? 'allowable' : 'design'} value`), source: 'The catalogue has none in the format of this job’s loads; values of the other format are never used', basis: 'maker' })
+    ? {
+        what: `What ${mount.name} and its grip on the rail hold`,
+        formula: 'up, down, down the slope',
+        values: [{ symbol: '↓', what: 'towards the roof', value: force(maker.downN) }, { symbol: '↘', what: 'down the slope', value: force(maker.slopeN) }],
+        result: force(maker.upN),
+        source: `${mount.maker}, ${asd ? 'allowable' : 'design'} values: ${mount.evidence}`,
+        basis: 'maker',
+      }
+    : {
+        what: `What ${mount.name} and its grip on the rail hold`,
+        formula: 'not given',
+        values: [],
+        result: words(`no ${asd ? 'allowable' : 'design'} value`),
+        source: 'The catalogue has none in the format of this job’s loads; values of the other format are never used',
+        basis: 'maker',
+      })
   return found
 }
 

@@ -45,5 +45,8 @@ export function placesAcross(lines: LineAcross[], fasteners: ScrewPattern | null
         intervals: lines.filter(line => contains({ fromMm: line.centreMm - line.widthMm / 2, toMm: line.centreMm + line.widthMm / 2 }, lineMm))
           .map(line => ({ ...reach, member: line.name, state: line.state, ...chancesAt(line, lineMm - line.centreMm) })),
       }
-    : { points: lines.filter(line => contains(reach, line.centreMm)).map(line => ({ atMm: line.centreMm, member: line.name, state: line.state, ...chancesAt(line, 0) })), intervals: [] }
+    : {
+        points: lines.filter(line => contains(reach, line.centreMm)).map(line => ({ atMm: line.centreMm, member: line.name, state: line.state, ...chancesAt(line, 0) })),
+        intervals: [],
+      }
 }

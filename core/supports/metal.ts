@@ -43,5 +43,16 @@ export const linesOverScrews = ({ rowsMm, xMm }: ScrewGrid, way: RailWay): Inter
 export const placesOnScrews = (grid: ScrewGrid): PlacesForRail => ({ way, lineMm, reach }) => {
   if (!linesOverScrews(grid, way).some(line => contains(line, lineMm))) return { points: [], intervals: [] }
   const screws = way === 'across' ? grid.xMm : grid.rowsMm
-  return { points: screws.flatMap((atMm, i) => contains(reach, atMm) ? [{ atMm, member: `${way === 'across' ? 'screw' : 'row of screws'} ${i + 1}`, state: 'proved' as const, chance: 1, timber: 1 }] : []), intervals: [] }
+  return {
+    points: screws.flatMap((atMm, i) => contains(reach, atMm)
+      ? [{
+          atMm,
+          member: `${way === 'across' ? 'screw' : 'row of screws'} ${i + 1}`,
+          state: 'proved' as const,
+          chance: 1,
+          timber: 1,
+        }]
+      : []),
+    intervals: [],
+  }
 }

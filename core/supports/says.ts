@@ -24,9 +24,15 @@ const drawn: Layer<Ask<SupportsLayout>> = {
         const [low, high] = [rafterAt(rafter, up.fromMm), rafterAt(rafter, up.toMm)]
         const band = banded([[{ x: low - half, y: up.fromMm }, { x: low + half, y: up.fromMm }, { x: high + half, y: up.toMm }, { x: high - half, y: up.toMm }]])
         const ref = { kind: 'rafter' as const, number: rafter.number }
-        return [shape({ kind: 'area', rings: band }, ref, tones[rafter.state]), shape({ kind: 'text', at: { x: rafter.centreMm, y: up.fromMm }, text: String(rafter.number), roomMm: 0 }, ref)]
+        return [
+          shape({ kind: 'area', rings: band }, ref, tones[rafter.state]),
+          shape({ kind: 'text', at: { x: rafter.centreMm, y: up.fromMm }, text: String(rafter.number), roomMm: 0 }, ref),
+        ]
       }),
-      ...supports.across.flatMap(line => stretchesAt(region, line.centreMm).map(({ fromMm, toMm }) => shape({ kind: 'area', rings: box(fromMm, toMm, line.centreMm - line.widthMm / 2, line.centreMm + line.widthMm / 2) }, null, tones[line.state]))),
+      ...supports.across.flatMap(line => stretchesAt(region, line.centreMm).map(({ fromMm, toMm }) => shape({
+        kind: 'area',
+        rings: box(fromMm, toMm, line.centreMm - line.widthMm / 2, line.centreMm + line.widthMm / 2),
+      }, null, tones[line.state]))),
       ...supports.seams.flatMap(({ xMm }) => {
         const on = upFrom({ x: xMm, y: up.fromMm }, { x: xMm, y: up.toMm })
         return on ? [shape({ kind: 'line', ...on })] : []
@@ -100,9 +106,30 @@ export const supports = {
           instruction: 'Mark at the eave and at the top, and snap. Those inferred or guessed are not timber until a pilot hole shows pale dust.',
           marks: rafters.flatMap(rafter => rafterMarks(rafter, region, topMm)),
         }),
-        make({ ...base, id: 'across', title: 'Lines of timber across', tape: 'up', instruction: 'Snap each centre line across the face.', marks: across.map(line => ({ label: line.name, mm: line.centreMm, note: notes[line.state] })) }),
-        make({ ...base, id: 'seams', title: 'Seams', tape: 'along', instruction: 'Count the seams off from the datum: clamps go on these.', marks: seams.map(seam => ({ label: `Seam ${seam.number}`, mm: seam.xMm })) }),
-        make({ ...base, id: 'screw-rows', title: 'Rows of screws', tape: 'up', instruction: 'Rails run over these rows: a foot takes the place of a screw.', marks: screws.rowsMm.map((mm, i) => ({ label: `Row of screws ${i + 1}`, mm })) }),
+        make({
+          ...base,
+          id: 'across',
+          title: 'Lines of timber across',
+          tape: 'up',
+          instruction: 'Snap each centre line across the face.',
+          marks: across.map(line => ({ label: line.name, mm: line.centreMm, note: notes[line.state] })),
+        }),
+        make({
+          ...base,
+          id: 'seams',
+          title: 'Seams',
+          tape: 'along',
+          instruction: 'Count the seams off from the datum: clamps go on these.',
+          marks: seams.map(seam => ({ label: `Seam ${seam.number}`, mm: seam.xMm })),
+        }),
+        make({
+          ...base,
+          id: 'screw-rows',
+          title: 'Rows of screws',
+          tape: 'up',
+          instruction: 'Rails run over these rows: a foot takes the place of a screw.',
+          marks: screws.rowsMm.map((mm, i) => ({ label: `Row of screws ${i + 1}`, mm })),
+        }),
       ]
     },
   },

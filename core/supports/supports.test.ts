@@ -48,7 +48,13 @@ describe('the chance that all fasteners are in sound timber', () => {
 
 describe('places where a rail may be fixed', () => {
   it('rafters: a point where the rail crosses each, askew ones at another reading higher up', () => {
-    const hits = [300, 900, 1500, 2700, 3900].flatMap((x, i) => [0, 1].map(top => ({ id: `${i}-${top}`, xMm: x + 0.03 * (500 + 3000 * top), yMm: 500 + 3000 * top, state: 'seen' as const, use: 'rafter' as const })))
+    const hits = [300, 900, 1500, 2700, 3900].flatMap((x, i) => [0, 1].map(top => ({
+      id: `${i}-${top}`,
+      xMm: x + 0.03 * (500 + 3000 * top),
+      yMm: 500 + 3000 * top,
+      state: 'seen' as const,
+      use: 'rafter' as const,
+    })))
     const { places, plan } = system({ ...rafterRow(300, 600, 45), layout: 'fitted', hits }, 'limpet-flashed')
     const low = places(across(500)).points
     const high = places(across(3500)).points
@@ -58,7 +64,16 @@ describe('places where a rail may be fixed', () => {
     expect(plan.railLines).toBeNull()
   })
   it('purlins: anywhere along a rail that lies on one, nowhere between, and heights to match', () => {
-    const { places, plan } = system({ kind: 'purlins', member: 'purlin', firstMm: 400, spacingMm: 900, widthMm: 75, thicknessMm: 100, batten: null, found: [{ line: 2, centreMm: 1310 }] }, 'cleat-sheet-foot')
+    const { places, plan } = system({
+      kind: 'purlins',
+      member: 'purlin',
+      firstMm: 400,
+      spacingMm: 900,
+      widthMm: 75,
+      thicknessMm: 100,
+      batten: null,
+      found: [{ line: 2, centreMm: 1310 }],
+    }, 'cleat-sheet-foot')
     expect(plan.across.map(line => line.centreMm)).toEqual([400, 1310, 2200, 3100, 4000])
     expect(places(across(1310)).intervals).toEqual([expect.objectContaining({ fromMm: 500, toMm: 5500, member: 'purlin 2', state: 'proved' })])
     expect(places(across(1750))).toEqual({ points: [], intervals: [] })
@@ -83,13 +98,23 @@ describe('places where a rail may be fixed', () => {
     expect(all.places(across(2000)).intervals.map(one => [one.fromMm, one.toMm])).toEqual([[500, 5500]])
   })
   it('refuses sizes that can’t be, with a sentence', () => {
-    const bad = [{ kind: 'sheathing', thicknessMm: 18, areas: [{ fromXMm: 900, toXMm: 100, fromYMm: 0, toYMm: 10 }] }, { ...rafterRow(1, 10, 45) }, { ...rafterRow(1, 600, 45), spacings: { kind: 'free', fromMm: 600, toMm: 500 } }]
+    const bad = [
+      { kind: 'sheathing', thicknessMm: 18, areas: [{ fromXMm: 900, toXMm: 100, fromYMm: 0, toYMm: 10 }] },
+      { ...rafterRow(1, 10, 45) },
+      { ...rafterRow(1, 600, 45), spacings: { kind: 'free', fromMm: 600, toMm: 500 } },
+    ]
     for (const supports of bad) expect(supportsSchema.safeParse(supports).error!.issues[0]!.message).toMatch(/\w+ .*\w+/)
   })
 })
 
 describe('probe next', () => {
-  const hits = [[300, 'knock'], [2110, 'knock'], [3290, 'knock']].map(([xMm, state], i) => ({ id: `h${i}`, xMm: xMm as number, yMm: 900, state: state as 'knock', use: 'rafter' as const }))
+  const hits = [[300, 'knock'], [2110, 'knock'], [3290, 'knock']].map(([xMm, state], i) => ({
+    id: `h${i}`,
+    xMm: xMm as number,
+    yMm: 900,
+    state: state as 'knock',
+    use: 'rafter' as const,
+  }))
   const supports = { ...rafterRow(300, 600, 45), layout: 'fitted' as const, hits }
   const fasteners = mount('limpet-flashed').fasteners!
   const fixings = [2, 4, 6, 9].flatMap(number => [700, 1900].map(yMm => ({ member: `rafter ${number}`, yMm })))

@@ -7,7 +7,12 @@ const outline: Layer<Ask<SurveyLayout>> = {
   id: 'outline', toggle: null, depth: 30, style: { fill: null, stroke: '#22272e', width: 1.6, text: 8, ink: '#22272e', dxfColour: 7 },
   shapes: ({ plan: { shape: { region, edges } } }) => [
     shape({ kind: 'area', rings: region }),
-    ...edges.filter(edge => edge.kind === 'eave' || edge.kind === 'ridge').map(edge => shape({ kind: 'text', at: { x: (edge.from.x + edge.to.x) / 2, y: (edge.from.y + edge.to.y) / 2 }, text: edge.name, roomMm: 0 })),
+    ...edges.filter(edge => edge.kind === 'eave' || edge.kind === 'ridge').map(edge => shape({
+      kind: 'text',
+      at: { x: (edge.from.x + edge.to.x) / 2, y: (edge.from.y + edge.to.y) / 2 },
+      text: edge.name,
+      roomMm: 0,
+    })),
   ],
 }
 

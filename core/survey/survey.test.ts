@@ -25,7 +25,13 @@ describe('the site', () => {
 })
 
 const taped = (diagonals: Extract<Outline, { kind: 'taped' }>['diagonals'], eave = 9000): Job => changed({
-  outline: { kind: 'taped', form: 'quadrilateral', tapeSdMm: 3, diagonals, sides: [{ mm: eave, edge: 'eave' }, { mm: 5000, edge: 'rake' }, { mm: 9000, edge: 'ridge' }, { mm: 5000, edge: 'rake' }] },
+  outline: {
+    kind: 'taped',
+    form: 'quadrilateral',
+    tapeSdMm: 3,
+    diagonals,
+    sides: [{ mm: eave, edge: 'eave' }, { mm: 5000, edge: 'rake' }, { mm: 9000, edge: 'ridge' }, { mm: 5000, edge: 'rake' }],
+  },
 })
 const right = Math.hypot(9000, 5000)
 
@@ -58,7 +64,10 @@ describe('obstructions and reserved parts', () => {
 })
 
 const hits = (readings: [number, HitState?][]): Hit[] => readings.map(([at, state = 'seen'], i) => ({ id: `h${i}`, xMm: inch(at), yMm: 900, state, use: 'rafter' }))
-const logged = (log: Hit[], layout: 'nominal' | 'fitted' | 'irregular' = 'nominal', more: Partial<Face> = {}) => changed({ supports: { ...rafterRow(inch(12), inch(24), inch(1.5)), layout, hits: log }, ...more })
+const logged = (log: Hit[], layout: 'nominal' | 'fitted' | 'irregular' = 'nominal', more: Partial<Face> = {}) => changed({
+  supports: { ...rafterRow(inch(12), inch(24), inch(1.5)), layout, hits: log },
+  ...more,
+})
 const eight: [number, HitState?][] = [[9], [33], [57], [105], [129], [201], [249], [273]]
 
 describe('the hit log', () => {
@@ -107,7 +116,10 @@ describe('timber and mounts', () => {
     expect(finding.cures.map(cure => cure.label)).toContain('Use Cleat seam clamp')
   })
   it('rails between purlins are a stop; rows raised on to them are the cure where that works', () => {
-    const job = changed({ supports: { kind: 'purlins', member: 'purlin', firstMm: 100, spacingMm: 575, widthMm: 75, thicknessMm: 100, batten: null, found: [] }, covering: { kind: 'screwed-sheet', coverWidthMm: 900, ribMm: 225, firstColumnMm: 0 } }, { mountId: 'cleat-sheet-foot', moduleId: 'skerry-390', rowGapMm: 33, rowCount: 1 })
+    const job = changed({
+      supports: { kind: 'purlins', member: 'purlin', firstMm: 100, spacingMm: 575, widthMm: 75, thicknessMm: 100, batten: null, found: [] },
+      covering: { kind: 'screwed-sheet', coverWidthMm: 900, ribMm: 225, firstColumnMm: 0 },
+    }, { mountId: 'cleat-sheet-foot', moduleId: 'skerry-390', rowGapMm: 33, rowCount: 1 })
     const lifted = after(job, { type: 'set-row', faceId: 'main', row: 0, values: { gapBelowMm: 390 } })
     const finding = find(lifted, 'off-support')
     expect(finding?.sentence ?? find(job, 'off-support').sentence).toContain('between purlins or battens')

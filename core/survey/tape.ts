@@ -5,11 +5,23 @@ import type { SurveyLayout } from './layout'
 
 type SurveyAsk = FindingAsk<SurveyLayout>
 
-const base = ({ face }: SurveyAsk, id: string) => ({ id: `${id}:${face.id}`, stage: 'survey' as const, faceId: face.id, about: { kind: 'face' as const }, limit: null, propose: noCures })
+const base = ({ face }: SurveyAsk, id: string) => ({
+  id: `${id}:${face.id}`,
+  stage: 'survey' as const,
+  faceId: face.id,
+  about: { kind: 'face' as const },
+  limit: null,
+  propose: noCures,
+})
 
 export const impossible = (ask: SurveyAsk): DraftFinding[] => ask.plan.shape.adjusted?.kind !== 'impossible'
   ? []
-  : [{ ...base(ask, 'tape-impossible'), severity: 'stop', measured: null, sentence: 'No face has these lengths: one is longer than the others can reach round. Tape the longest again.' }]
+  : [{
+      ...base(ask, 'tape-impossible'),
+      severity: 'stop',
+      measured: null,
+      sentence: 'No face has these lengths: one is longer than the others can reach round. Tape the longest again.',
+    }]
 
 export function loose(ask: SurveyAsk): DraftFinding[] {
   const { adjusted } = ask.plan.shape
@@ -25,7 +37,12 @@ const adjustmentOf = ({ plan }: SurveyAsk) => plan.shape.adjusted?.kind === 'adj
 
 export const unchecked = (ask: SurveyAsk): DraftFinding[] => adjustmentOf(ask)?.redundancy !== 0
   ? []
-  : [{ ...base(ask, 'tape-unchecked'), severity: 'note', measured: count(0, 'lengths over'), sentence: 'The lengths hold the shape but none checks another: a slip of the tape would not show. One more diagonal would show it.' }]
+  : [{
+      ...base(ask, 'tape-unchecked'),
+      severity: 'note',
+      measured: count(0, 'lengths over'),
+      sentence: 'The lengths hold the shape but none checks another: a slip of the tape would not show. One more diagonal would show it.',
+    }]
 
 export function wrong(ask: SurveyAsk): DraftFinding[] {
   const adjustment = adjustmentOf(ask)
@@ -38,7 +55,16 @@ export function wrong(ask: SurveyAsk): DraftFinding[] {
   const [worst] = suspects
   const residual = checks[worst!]!
   const further = bestFurtherReading(corners, lengths, suspects, outline.tapeSdMm)
-  const again = further ? ` Tape ${cornerLetter(further.from)}${cornerLetter(further.to)} ${lengths.some(one => new Set([one.from, one.to, further.from, further.to]).size === 2) ? 'again' : 'as well'}: that tells most.` : ''
+  const again = further
+    ? ` Tape ${cornerLetter(further.from)}${cornerLetter(further.to)} ${lengths.some(one => new Set([
+      one.from,
+      one.to,
+      further.from,
+      further.to,
+    ]).size === 2)
+      ? 'again'
+      : 'as well'}: that tells most.`
+    : ''
   return [{
     ...base(ask, 'tape-wrong'), severity: 'caution', measured: length(Math.abs(residual.residualMm)),
     sentence: suspects.length === 1

@@ -35,7 +35,22 @@ export interface GaugeStick {
 }
 
 /** Kinds of steps in the order in which a crew strikes them: from the datum to the trim. */
-export const markStepKinds = ['datum', 'keep-clear', 'square', 'supports', 'first-row', 'rows', 'rails', 'fixings', 'splices', 'bolts', 'electronics', 'trunk', 'modules', 'trim'] as const
+export const markStepKinds = [
+  'datum',
+  'keep-clear',
+  'square',
+  'supports',
+  'first-row',
+  'rows',
+  'rails',
+  'fixings',
+  'splices',
+  'bolts',
+  'electronics',
+  'trunk',
+  'modules',
+  'trim',
+] as const
 export type MarkStepKind = typeof markStepKinds[number]
 
 /** One thing to do on the roof: marks on one tape, all read from the one datum, with what proves them. */
@@ -55,7 +70,11 @@ export interface MarkStep {
 }
 
 export interface MarkDraft { label: string, mm: number, note?: string, upMm?: number, key?: string, of?: Ref }
-export type StepDraft = Pick<MarkStep, 'id' | 'kind' | 'title' | 'instruction' | 'tape' | 'lineMm'> & { marks: MarkDraft[], checks?: Omit<Check, 'id'>[], gauge?: GaugeStick | null }
+export type StepDraft = Pick<MarkStep, 'id' | 'kind' | 'title' | 'instruction' | 'tape' | 'lineMm'> & {
+  marks: MarkDraft[]
+  checks?: Omit<Check, 'id'>[]
+  gauge?: GaugeStick | null
+}
 export type StepMaker = (draft: StepDraft) => MarkStep
 
 /** Turns places on a face into readings from its datum, in the order in which they are struck, with a closing reading. */

@@ -3,7 +3,14 @@ import type { Catalogue, PartKind, Supply } from '../catalogue'
 /** Stages of the day in which parts are wanted on the roof, in order. */
 export const loadStages = ['set-up', 'fixings', 'rails', 'wiring', 'modules', 'finish'] as const
 export type LoadStage = typeof loadStages[number]
-export const loadStageNames: Record<LoadStage, string> = { 'set-up': 'Set up', 'fixings': 'Fixings', 'rails': 'Rails', 'wiring': 'Roof wiring', 'modules': 'Modules', 'finish': 'Finish' }
+export const loadStageNames: Record<LoadStage, string> = {
+  'set-up': 'Set up',
+  'fixings': 'Fixings',
+  'rails': 'Rails',
+  'wiring': 'Roof wiring',
+  'modules': 'Modules',
+  'finish': 'Finish',
+}
 
 /** An item of the catalogue, by its shelf. */
 export interface ItemRef { shelf: 'modules' | 'rails' | 'mounts' | 'clamps', id: string }
@@ -53,7 +60,12 @@ export function partLine(catalogue: Catalogue, { amount, lengthMm = undefined, .
   const supply = supplyFor(catalogue, draft.kind, draft.item)
   const holds = supply?.holds ?? null
   return {
-    ...draft, id: [draft.kind, draft.name, draft.maker, lengthMm ?? ''].join('|'), lengthMm: lengthMm ?? null, pieces: amount / (holds ?? 1), poured: holds !== null, packOf: supply?.packOf ?? 1,
+    ...draft, id: [
+      draft.kind,
+      draft.name,
+      draft.maker,
+      lengthMm ?? '',
+    ].join('|'), lengthMm: lengthMm ?? null, pieces: amount / (holds ?? 1), poured: holds !== null, packOf: supply?.packOf ?? 1,
     name: holds === null ? draft.name : supply!.name, maker: draft.maker || supply?.maker || '',
     massKg: draft.massKg === 'by shelf' ? supply?.massKg ?? null : draft.massKg,
     price: draft.price === 'by shelf' ? supply?.price ?? null : draft.price,

@@ -23,7 +23,23 @@ describe('parseLength', () => {
     expect(mm(text, 'metric')).toBeCloseTo(expected, 9)
   })
 
-  it.each(['', '  ', 'abc', '12 apples', `12' 3 1/0"`, '1/0', '3,742 m', `12' 14 feet`, '1e5', 'NaN', 'Infinity', '--3', '12-3-1/2-4', `'`, '"'])('refuses %j with a sentence that gives an example', (text) => {
+  it.each([
+    '',
+    '  ',
+    'abc',
+    '12 apples',
+    `12' 3 1/0"`,
+    '1/0',
+    '3,742 m',
+    `12' 14 feet`,
+    '1e5',
+    'NaN',
+    'Infinity',
+    '--3',
+    '12-3-1/2-4',
+    `'`,
+    '"',
+  ])('refuses %j with a sentence that gives an example', (text) => {
     const parsed = parseLength(text, 'imperial')
     expect(parsed.ok).toBe(false)
     if (!parsed.ok) expect(parsed.problem).toMatch(/12' 3 1\/2"/)

@@ -4,12 +4,28 @@ import { formatMeasure, formatQuantity, force, formatShare, moment, MS_PER_MPH, 
 describe('figures with units', () => {
   it.each([
     ['25 psf', 'pressure', 25 * PA_PER_PSF], ['25', 'pressure', 25 * PA_PER_PSF], ['1.2 kPa', 'pressure', 1200], ['115', 'speed', 115 * MS_PER_MPH], ['51.4 m/s', 'speed', 51.4],
-    ['180 km/h', 'speed', 50], ['33 %', 'share', 0.33], ['33', 'share', 0.33], ['1.1', 'factor', 1.1], ['450 lb', 'force', 450 * 4.4482216152605], ['2 kN', 'force', 2000], ['330 lb', 'mass', 330 * 0.45359237], ['180 kg', 'mass', 180], ['0.4 t', 'mass', 400], ['16 N/mm2', 'stress', 16], ['−4 psf', 'pressure', -4 * PA_PER_PSF],
+    ['180 km/h', 'speed', 50], ['33 %', 'share', 0.33], ['33', 'share', 0.33], ['1.1', 'factor', 1.1], [
+      '450 lb',
+      'force',
+      450 * 4.4482216152605,
+    ], ['2 kN', 'force', 2000], ['330 lb', 'mass', 330 * 0.45359237], ['180 kg', 'mass', 180], ['0.4 t', 'mass', 400], ['16 N/mm2', 'stress', 16], [
+      '−4 psf',
+      'pressure',
+      -4 * PA_PER_PSF,
+    ],
   ] as const)('%s as a %s', (text, measure, value) => {
     const read = parseMeasure(text, measure, 'imperial')
     expect(read.ok && read.value).toBeCloseTo(value, 9)
   })
-  it.each([['', 'pressure'], ['much', 'speed'], ['12 stone', 'force'], ['1,5', 'factor'], ['5 psf psf', 'pressure'], ['NaN', 'factor'], ['1e9', 'factor']] as const)('refuses “%s” with a sentence', (text, measure) => {
+  it.each([
+    ['', 'pressure'],
+    ['much', 'speed'],
+    ['12 stone', 'force'],
+    ['1,5', 'factor'],
+    ['5 psf psf', 'pressure'],
+    ['NaN', 'factor'],
+    ['1e9', 'factor'],
+  ] as const)('refuses “%s” with a sentence', (text, measure) => {
     const read = parseMeasure(text, measure, 'metric')
     expect(read.ok).toBe(false)
     expect(!read.ok && read.problem).toMatch(/rite/)

@@ -28,7 +28,11 @@ export function trunkSteps(ask: Built, make: StepMaker): MarkStep[] {
     instruction: 'Clip the trunk to the rail under the units, clear of the roof, slack at every joint. Cap what stays unused with the maker’s caps and close the end with its terminator.',
     checks: [
       ...rows.map(row => ({ label: `Row ${row.index + 1}, first unit to last`, value: length(row.moduleLeftsMm.at(-1)! - row.moduleLeftsMm[0]!), note: '' })),
-      ...rows.slice(1).map((row, i) => ({ label: `Row ${rows[i]!.index + 1} to row ${row.index + 1}`, value: length(Math.abs(heightOf(row) - heightOf(rows[i]!))), note: 'Up the slope' })),
+      ...rows.slice(1).map((row, i) => ({
+        label: `Row ${rows[i]!.index + 1} to row ${row.index + 1}`,
+        value: length(Math.abs(heightOf(row) - heightOf(rows[i]!))),
+        note: 'Up the slope',
+      })),
     ],
   })]
 }

@@ -9,7 +9,17 @@ const TIES_PER_MODULE = 3
 const TO_ROOF_BOX_MM = 3000
 
 /** A small part that goes with any make. */
-const any = (kind: PartKind, name: string, amount: number, rule: string): PartDraft[] => [{ kind, item: null, name, maker: '', stage: 'wiring', amount, massKg: 'by shelf', price: 'by shelf', rule }]
+const any = (kind: PartKind, name: string, amount: number, rule: string): PartDraft[] => [{
+  kind,
+  item: null,
+  name,
+  maker: '',
+  stage: 'wiring',
+  amount,
+  massKg: 'by shelf',
+  price: 'by shelf',
+  rule,
+}]
 const carrying = ({ rows }: StrengthLayout) => rows.rows.filter(row => row.count > 0)
 
 /** Along each row from the first unit to the last, over the gaps between its runs; then up to the next row. */
@@ -37,6 +47,18 @@ export const wiring = {
 } satisfies FaceSays<StrengthLayout>
 
 export const wiringOfJob = {
-  parts: { label: ({ faces }) => faces.some(({ plan }) => plan.modules) ? [{ kind: 'label', item: null, name: 'Label set for one system', maker: '', stage: 'finish', amount: 1, massKg: 'by shelf', price: 'by shelf', rule: 'One a system' }] : [] },
+  parts: { label: ({ faces }) => faces.some(({ plan }) => plan.modules)
+    ? [{
+        kind: 'label',
+        item: null,
+        name: 'Label set for one system',
+        maker: '',
+        stage: 'finish',
+        amount: 1,
+        massKg: 'by shelf',
+        price: 'by shelf',
+        rule: 'One a system',
+      }]
+    : [] },
   tools: () => ['Voltmeter for string tests', 'Serial map and pen'],
 } satisfies JobSays<StrengthLayout>

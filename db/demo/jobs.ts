@@ -1,4 +1,21 @@
-import { type Face, type Hit, type HitState, type Job, type Loads, noLoads, plainKeepClear, plainRow, plainRules, plainSite, rafterRow, type RuleSetId, rulesOf, type Setbacks, starterFace, starterJob } from '../../core/job'
+import {
+  type Face,
+  type Hit,
+  type HitState,
+  type Job,
+  type Loads,
+  noLoads,
+  plainKeepClear,
+  plainRow,
+  plainRules,
+  plainSite,
+  rafterRow,
+  type RuleSetId,
+  rulesOf,
+  type Setbacks,
+  starterFace,
+  starterJob,
+} from '../../core/job'
 import { usualCovering } from '../../core/coverings'
 import { roofFaces, type RoofForm } from '../../core/roof'
 import { pitchFromRise } from '../../core/units'
@@ -42,16 +59,25 @@ const ropewalk = job(ropewalkStart, {
   outline: { kind: 'rectangle', eaveLengthMm: inch(31, 4.5), slopeLengthMm: inch(17, 2) },
   pitchDeg: pitchFromRise(7),
   place: { azimuthDeg: 195, eastMm: 0, northMm: 0, eaveHeightMm: inch(17, 6), storeys: 2 },
-  supports: rafterRow(inch(0, 9.25), inch(1, 11.875), inch(0, 1.5), finds([[2, inch(2, 9)], [3, inch(4, 8.875)], [4, inch(6, 8.75)], [5, inch(8, 8.375)], [6, inch(10, 8.5)], [7, inch(12, 8.125)],
-    [9, inch(16, 7.75)], [10, inch(18, 7.875)], [12, inch(22, 7.5)], [13, inch(24, 7.25)], [14, inch(26, 7.375)]])),
+  supports: rafterRow(inch(0, 9.25), inch(1, 11.875), inch(0, 1.5), finds([[2, inch(2, 9)], [3, inch(4, 8.875)], [4, inch(6, 8.75)], [5, inch(8, 8.375)], [6, inch(10, 8.5)], [
+    7,
+    inch(12, 8.125),
+  ],
+  [9, inch(16, 7.75)], [10, inch(18, 7.875)], [12, inch(22, 7.5)], [13, inch(24, 7.25)], [14, inch(26, 7.375)]])),
   setbacks: setbacks(inch(1, 0), inch(1, 6), inch(3, 0), inch(3, 0), inch(1, 6), inch(1, 6), inch(1, 0)), windStripMm: inch(1, 0),
 }, { rows: [plainRow, { ...plainRow, count: 6 }], rowCount: 2, shiftMm: inch(0, 3) }, {
   access: 'ladder', accessNote: 'Side gate, gravel to the rear wall.', altitudeM: 14, exposure: 'built-up', streetDeg: 15, drivewayDeg: 105,
   coveringState: 'sound', coveringAgeYears: 6, coveringYearsLeft: 28, decision: 'go-ahead', decisionNote: 'Shingle lifts without cracking at 60 °F.',
   hazards: ['high-eave', 'steep'], bring: ['ladder', 'roof-ladder', 'harness-anchors'], bringNote: 'Second ladder for the porch corner.',
 })
-ropewalk.faces.push(...alsoFaces(ropewalk, { kind: 'gable', lengthMm: inch(31, 4.5), depthMm: 2 * inch(17, 2) * Math.cos(Math.atan(7 / 12)), pitchDeg: pitchFromRise(7), azimuthDeg: 195 }, ['Front'],
-  { supports: rafterRow(inch(0, 9.25), inch(1, 11.875), inch(0, 1.5)), setbacks: ropewalk.faces[0]!.setbacks }, { rowCount: 0 }).map(face => ({ ...face, name: 'Street face' })))
+ropewalk.faces.push(...alsoFaces(ropewalk, {
+  kind: 'gable',
+  lengthMm: inch(31, 4.5),
+  depthMm: 2 * inch(17, 2) * Math.cos(Math.atan(7 / 12)),
+  pitchDeg: pitchFromRise(7),
+  azimuthDeg: 195,
+}, ['Front'],
+{ supports: rafterRow(inch(0, 9.25), inch(1, 11.875), inch(0, 1.5)), setbacks: ropewalk.faces[0]!.setbacks }, { rowCount: 0 }).map(face => ({ ...face, name: 'Street face' })))
 
 /** Old timber: an irregular set, one gap wider than a light rail may span, and setbacks that push the row past the last rafter. */
 const tallowYard = job(starterJob('3 Tallow Yard', 'Saltmarsh Haven', 'imperial', imperialParts), {
@@ -60,12 +86,20 @@ const tallowYard = job(starterJob('3 Tallow Yard', 'Saltmarsh Haven', 'imperial'
   pitchDeg: pitchFromRise(9), place: { azimuthDeg: 140, eastMm: 0, northMm: 0, eaveHeightMm: inch(9, 2), storeys: 1 },
   supports: {
     ...rafterRow(inch(1, 5), inch(2, 8), inch(0, 2)), layout: 'irregular', timber: 'old',
-    hits: hits([[inch(1, 5), 900, 'seen'], [inch(4, 3.5), 900, 'pilot-hit'], [inch(4, 4.25), 3300, 'knock'], [inch(6, 6.25), 900, 'knock'], [inch(10, 8.5), 1200, 'pilot-hit'], [inch(12, 1.5), 900, 'seen'], [inch(14, 10), 900, 'knock'],
-      [inch(14, 10.75), 3200, 'knock'], [inch(17, 3), 900, 'seen'], [inch(19, 11.5), 900, 'pilot-hit'], [inch(8, 7), 1000, 'pilot-miss']]),
+    hits: hits([[inch(1, 5), 900, 'seen'], [inch(4, 3.5), 900, 'pilot-hit'], [inch(4, 4.25), 3300, 'knock'], [inch(6, 6.25), 900, 'knock'], [
+      inch(10, 8.5),
+      1200,
+      'pilot-hit',
+    ], [inch(12, 1.5), 900, 'seen'], [inch(14, 10), 900, 'knock'],
+    [inch(14, 10.75), 3200, 'knock'], [inch(17, 3), 900, 'seen'], [inch(19, 11.5), 900, 'pilot-hit'], [inch(8, 7), 1000, 'pilot-miss']]),
   },
   setbacks: setbacks(inch(1, 0), inch(3, 0), inch(3, 0), inch(1, 6), inch(1, 6), inch(1, 6), inch(1, 0)),
 }, { moduleId: 'skerry-390', orientation: 'on-side', rowGapMm: inch(0, 0.5) }, {
-  access: 'tower', exposure: 'coast', altitudeM: 5, streetDeg: 140, coveringState: 'brittle', coveringAgeYears: 24, coveringYearsLeft: 8, hazards: ['fragile', 'public-below', 'rotten-timber'], bring: ['tower', 'walk-boards', 'debris-net'],
+  access: 'tower', exposure: 'coast', altitudeM: 5, streetDeg: 140, coveringState: 'brittle', coveringAgeYears: 24, coveringYearsLeft: 8, hazards: [
+    'fragile',
+    'public-below',
+    'rotten-timber',
+  ], bring: ['tower', 'walk-boards', 'debris-net'],
 })
 
 /** Metric, interlocking tile on hooks, fixings held in line, two rows of unlike length. */
@@ -77,7 +111,14 @@ const kelpQuay = job(starterJob('Kelp Quay 22', 'Brackwater', 'metric', metricPa
   supports: rafterRow(265, 610, 60, finds([[3, 1492], [6, 3302], [9, 5161], [12, 6968], [15, 8811]])),
   setbacks: setbacks(450, 500, 640, 640),
 }, { mountId: 'windlass-tile-hook', fixingPattern: 'aligned', rows: [plainRow, { ...plainRow, count: 5 }] }, {
-  access: 'tower', altitudeM: 9, exposure: 'coast', streetDeg: 352, coveringState: 'sound', coveringAgeYears: 19, coveringYearsLeft: 35, decision: 'go-ahead', hazards: ['high-eave', 'slippery'], bring: ['tower', 'roof-ladder', 'edge-protection'],
+  access: 'tower', altitudeM: 9, exposure: 'coast', streetDeg: 352, coveringState: 'sound', coveringAgeYears: 19, coveringYearsLeft: 35, decision: 'go-ahead', hazards: [
+    'high-eave',
+    'slippery',
+  ], bring: [
+    'tower',
+    'roof-ladder',
+    'edge-protection',
+  ],
 })
 
 /** A hipped slate roof: its west side taped with both diagonals, a chimney and a vent on it, rafters by a hit log with one slip. */
@@ -93,7 +134,18 @@ const netLoft = job(netLoftStart, {
   pitchDeg: 32, place: { azimuthDeg: 258, eastMm: 0, northMm: 0, eaveHeightMm: 2850, storeys: 1 }, covering: slate,
   supports: {
     ...rafterRow(320, 600, 47), layout: 'fitted',
-    hits: hits([[1526, 900, 'pilot-hit'], [2717, 900, 'knock'], [3318, 2600, 'edge-left'], [4524, 900, 'seen'], [5098, 900, 'knock'], [6322, 3100, 'knock'], [7338, 900, 'knock'], [8117, 900, 'pilot-hit'], [9926, 800, 'knock'], [9940, 900, 'pilot-hit']]),
+    hits: hits([
+      [1526, 900, 'pilot-hit'],
+      [2717, 900, 'knock'],
+      [3318, 2600, 'edge-left'],
+      [4524, 900, 'seen'],
+      [5098, 900, 'knock'],
+      [6322, 3100, 'knock'],
+      [7338, 900, 'knock'],
+      [8117, 900, 'pilot-hit'],
+      [9926, 800, 'knock'],
+      [9940, 900, 'pilot-hit'],
+    ]),
   },
   setbacks: setbacks(300, 400, 400, 400, 350, 400),
   obstructions: [
@@ -101,9 +153,23 @@ const netLoft = job(netLoftStart, {
     { id: 'vent', kind: 'vent', round: true, xMm: 3370, yMm: 4180, widthMm: 110, heightMm: 110, clearanceMm: 120 },
   ],
 }, { moduleId: 'skerry-390', mountId: 'windlass-slate-hook' }, {
-  access: 'ladder', altitudeM: 22, exposure: 'open', streetDeg: 78, coveringState: 'worn', coveringAgeYears: 61, coveringYearsLeft: 30, decision: 'go-ahead', decisionNote: 'Slates ring true; twelve spare in the shed.', hazards: ['fragile', 'slippery'], bring: ['ladder', 'roof-ladder', 'walk-boards'],
+  access: 'ladder', altitudeM: 22, exposure: 'open', streetDeg: 78, coveringState: 'worn', coveringAgeYears: 61, coveringYearsLeft: 30, decision: 'go-ahead', decisionNote: 'Slates ring true; twelve spare in the shed.', hazards: [
+    'fragile',
+    'slippery',
+  ], bring: [
+    'ladder',
+    'roof-ladder',
+    'walk-boards',
+  ],
 })
-netLoft.faces.push(...alsoFaces(netLoft, { kind: 'hip', lengthMm: 12_440, depthMm: 8640, pitchDeg: 32, endPitchDeg: 39.5, azimuthDeg: 258 }, ['Front'], { covering: slate, supports: rafterRow(320, 600, 47), setbacks: netLoft.faces[0]!.setbacks }, { mountId: 'windlass-slate-hook', rowCount: 0 })
+netLoft.faces.push(...alsoFaces(netLoft, {
+  kind: 'hip',
+  lengthMm: 12_440,
+  depthMm: 8640,
+  pitchDeg: 32,
+  endPitchDeg: 39.5,
+  azimuthDeg: 258,
+}, ['Front'], { covering: slate, supports: rafterRow(320, 600, 47), setbacks: netLoft.faces[0]!.setbacks }, { mountId: 'windlass-slate-hook', rowCount: 0 })
   .map((face, i) => ({ ...face, name: ['South end', 'East face', 'North end'][i]! })))
 
 /** An L by running readings, low on the right where a porch's wall rises; its rafters run askew. */
@@ -112,72 +178,228 @@ const capstanWalk = job(starterJob('30 Capstan Walk', 'Saltmarsh Haven', 'imperi
   name: 'Garden face',
   outline: {
     kind: 'corners',
-    corners: ([[0, 0, 'eave'], [inch(37, 8), 0, 'rake'], [inch(37, 8), inch(8, 7), 'ridge'], [inch(22, 5), inch(8, 7), 'wall'], [inch(22, 5), inch(18, 3), 'ridge'], [0, inch(18, 3), 'rake']] as const)
+    corners: ([
+      [0, 0, 'eave'],
+      [inch(37, 8), 0, 'rake'],
+      [inch(37, 8), inch(8, 7), 'ridge'],
+      [inch(22, 5), inch(8, 7), 'wall'],
+      [inch(22, 5), inch(18, 3), 'ridge'],
+      [0, inch(18, 3), 'rake'],
+    ] as const)
       .map(([xMm, yMm, edge]) => ({ xMm, yMm, edge })),
   },
   pitchDeg: pitchFromRise(5), place: { azimuthDeg: 210, eastMm: 0, northMm: 0, eaveHeightMm: inch(8, 10), storeys: 1 },
   supports: {
     ...rafterRow(inch(0, 11), inch(2, 0), inch(0, 1.5)), layout: 'fitted',
-    hits: hits(([[2, 600, -3, 'knock'], [2, 4800, 4, 'knock'], [5, 1400, 2, 'pilot-hit'], [8, 3900, -6, 'knock'], [10, 700, 5, 'edge-left'], [12, 2100, 180, 'knock'], [13, 1500, -2, 'seen'], [16, 900, 7, 'knock'], [18, 2200, -4, 'pilot-hit']] as const)
+    hits: hits(([
+      [2, 600, -3, 'knock'],
+      [2, 4800, 4, 'knock'],
+      [5, 1400, 2, 'pilot-hit'],
+      [8, 3900, -6, 'knock'],
+      [10, 700, 5, 'edge-left'],
+      [12, 2100, 180, 'knock'],
+      [13, 1500, -2, 'seen'],
+      [16, 900, 7, 'knock'],
+      [18, 2200, -4, 'pilot-hit'],
+    ] as const)
       .map(([rafter, yMm, off, state]) => [inch(0, 11) + (rafter - 1) * inch(2, 0) + lean * yMm + off - (state === 'edge-left' ? inch(0, 0.75) : 0), yMm, state])),
   },
   setbacks: setbacks(inch(1, 0), inch(1, 6), inch(3, 0), inch(1, 0), inch(1, 6), inch(1, 6), inch(1, 0)),
-}, { orientation: 'upright' }, { access: 'ladder', exposure: 'sheltered', altitudeM: 31, streetDeg: 30, drivewayDeg: 300, coveringState: 'sound', coveringAgeYears: 9, coveringYearsLeft: 26, decision: 'go-ahead', bring: ['ladder', 'harness-anchors'] })
+}, { orientation: 'upright' }, {
+  access: 'ladder',
+  exposure: 'sheltered',
+  altitudeM: 31,
+  streetDeg: 30,
+  drivewayDeg: 300,
+  coveringState: 'sound',
+  coveringAgeYears: 9,
+  coveringYearsLeft: 26,
+  decision: 'go-ahead',
+  bring: ['ladder', 'harness-anchors'],
+})
 
 /** A screwed sheet over purlins, two of which were found: rails up the slope cross them. */
 const oakumShed = job(starterJob('Oakum Shed 2', 'Brackwater', 'metric', metricParts), {
-  name: 'Yard face', outline: { kind: 'rectangle', eaveLengthMm: 13_900, slopeLengthMm: 6240 }, pitchDeg: 15, place: { azimuthDeg: 188, eastMm: 0, northMm: 0, eaveHeightMm: 3600, storeys: 1 },
+  name: 'Yard face', outline: { kind: 'rectangle', eaveLengthMm: 13_900, slopeLengthMm: 6240 }, pitchDeg: 15, place: {
+    azimuthDeg: 188,
+    eastMm: 0,
+    northMm: 0,
+    eaveHeightMm: 3600,
+    storeys: 1,
+  },
   covering: usualCovering('screwed-sheet', false),
-  supports: { kind: 'purlins', member: 'purlin', firstMm: 190, spacingMm: 575, widthMm: 75, thicknessMm: 100, batten: null, found: [{ line: 2, centreMm: 771 }, { line: 5, centreMm: 2486 }] },
+  supports: {
+    kind: 'purlins',
+    member: 'purlin',
+    firstMm: 190,
+    spacingMm: 575,
+    widthMm: 75,
+    thicknessMm: 100,
+    batten: null,
+    found: [{ line: 2, centreMm: 771 }, { line: 5, centreMm: 2486 }],
+  },
   setbacks: setbacks(350, 350, 500, 500),
-}, { moduleId: 'skerry-390', mountId: 'cleat-sheet-foot', orientation: 'on-side', rowGapMm: 18, railWay: 'up' }, { access: 'lift', exposure: 'open', coveringState: 'sound', coveringAgeYears: 12, coveringYearsLeft: 30, decision: 'go-ahead', hazards: ['fragile', 'overhead-line'], bring: ['lift', 'edge-protection'] })
+}, { moduleId: 'skerry-390', mountId: 'cleat-sheet-foot', orientation: 'on-side', rowGapMm: 18, railWay: 'up' }, {
+  access: 'lift',
+  exposure: 'open',
+  coveringState: 'sound',
+  coveringAgeYears: 12,
+  coveringYearsLeft: 30,
+  decision: 'go-ahead',
+  hazards: ['fragile', 'overhead-line'],
+  bring: ['lift', 'edge-protection'],
+})
 
 /** A sheet fixed at its own screws: a foot takes the place of one. */
 const gantryStore = job(starterJob('Gantry Store', 'Brackwater', 'metric', metricParts), {
-  name: 'South slope', outline: { kind: 'rectangle', eaveLengthMm: 9870, slopeLengthMm: 4480 }, pitchDeg: 12, place: { azimuthDeg: 165, eastMm: 0, northMm: 0, eaveHeightMm: 4200, storeys: 1 },
+  name: 'South slope', outline: { kind: 'rectangle', eaveLengthMm: 9870, slopeLengthMm: 4480 }, pitchDeg: 12, place: {
+    azimuthDeg: 165,
+    eastMm: 0,
+    northMm: 0,
+    eaveHeightMm: 4200,
+    storeys: 1,
+  },
   covering: { ...usualCovering('screwed-sheet', false), kind: 'screwed-sheet', ribMm: 245, coverWidthMm: 980, firstColumnMm: 0 },
   supports: { kind: 'screws', firstMm: 122, spacingMm: 245, firstRowMm: 160, rowSpacingMm: 350 },
   setbacks: setbacks(300, 300, 500, 500),
-}, { moduleId: 'skerry-390', mountId: 'cleat-sheet-foot', rowGapMm: 58, rows: [{ ...plainRow, gapBelowMm: 200 }] }, { access: 'tower', exposure: 'open', coveringState: 'worn', coveringAgeYears: 20, coveringYearsLeft: 25, decision: 'go-ahead' })
+}, { moduleId: 'skerry-390', mountId: 'cleat-sheet-foot', rowGapMm: 58, rows: [{ ...plainRow, gapBelowMm: 200 }] }, {
+  access: 'tower',
+  exposure: 'open',
+  coveringState: 'worn',
+  coveringAgeYears: 20,
+  coveringYearsLeft: 25,
+  decision: 'go-ahead',
+})
 
 /** Clamps on standing seams: nothing goes through the metal. */
 const bellbuoy = job(starterJob('1 Bellbuoy Lane', 'Saltmarsh Haven', 'imperial', imperialParts), {
-  name: 'Harbour face', outline: { kind: 'rectangle', eaveLengthMm: inch(28, 3), slopeLengthMm: inch(15, 9) }, pitchDeg: pitchFromRise(8), place: { azimuthDeg: 225, eastMm: 0, northMm: 0, eaveHeightMm: inch(18, 4), storeys: 2 },
+  name: 'Harbour face', outline: { kind: 'rectangle', eaveLengthMm: inch(28, 3), slopeLengthMm: inch(15, 9) }, pitchDeg: pitchFromRise(8), place: {
+    azimuthDeg: 225,
+    eastMm: 0,
+    northMm: 0,
+    eaveHeightMm: inch(18, 4),
+    storeys: 2,
+  },
   covering: { kind: 'standing-seam', coverWidthMm: inch(0, 16.5), firstColumnMm: inch(0, 4) }, supports: { kind: 'seams', firstMm: inch(0, 4), spacingMm: inch(0, 16.5) },
   setbacks: setbacks(inch(1, 0), inch(1, 6), inch(3, 0), inch(3, 0)),
-}, { mountId: 'cleat-seam' }, { access: 'lift', exposure: 'coast', coveringState: 'sound', coveringAgeYears: 3, coveringYearsLeft: 40, decision: 'go-ahead', hazards: ['slippery', 'high-eave'], bring: ['lift'] })
+}, { mountId: 'cleat-seam' }, {
+  access: 'lift',
+  exposure: 'coast',
+  coveringState: 'sound',
+  coveringAgeYears: 3,
+  coveringYearsLeft: 40,
+  decision: 'go-ahead',
+  hazards: ['slippery', 'high-eave'],
+  bring: ['lift'],
+})
 
 /** Pressed metal tile, which dents unless one steps on the right part of it. */
 const cinderLane = job(starterJob('6 Cinder Lane', 'Brackwater', 'metric', metricParts), {
-  name: 'East face', outline: { kind: 'rectangle', eaveLengthMm: 8930, slopeLengthMm: 4990 }, pitchDeg: 24, place: { azimuthDeg: 95, eastMm: 0, northMm: 0, eaveHeightMm: 2650, storeys: 1 },
+  name: 'East face', outline: { kind: 'rectangle', eaveLengthMm: 8930, slopeLengthMm: 4990 }, pitchDeg: 24, place: {
+    azimuthDeg: 95,
+    eastMm: 0,
+    northMm: 0,
+    eaveHeightMm: 2650,
+    storeys: 1,
+  },
   covering: { kind: 'pressed-metal-tile', gaugeMm: 369, coverWidthMm: 1260, firstCourseMm: 350, firstColumnMm: 0 },
-  supports: { ...rafterRow(240, 450, 45), hits: hits([[252, 800, 'seen'], [1149, 800, 'knock'], [2060, 1900, 'knock'], [2944, 800, 'edge-left'], [4296, 2500, 'knock'], [5660, 800, 'knock'], [6548, 800, 'pilot-hit'], [7894, 800, 'knock']]) },
+  supports: {
+    ...rafterRow(240, 450, 45),
+    hits: hits([
+      [252, 800, 'seen'],
+      [1149, 800, 'knock'],
+      [2060, 1900, 'knock'],
+      [2944, 800, 'edge-left'],
+      [4296, 2500, 'knock'],
+      [5660, 800, 'knock'],
+      [6548, 800, 'pilot-hit'],
+      [7894, 800, 'knock'],
+    ]),
+  },
   setbacks: setbacks(300, 300, 450, 450),
-}, { moduleId: 'skerry-390', mountId: 'windlass-metal-tile' }, { access: 'ladder', exposure: 'built-up', coveringState: 'sound', coveringAgeYears: 15, coveringYearsLeft: 25, decision: 'go-ahead', hazards: ['fragile', 'slippery'], bring: ['ladder', 'walk-boards'], bringNote: 'Half-inch ply cut to the tile’s pitch.' })
+}, { moduleId: 'skerry-390', mountId: 'windlass-metal-tile' }, {
+  access: 'ladder',
+  exposure: 'built-up',
+  coveringState: 'sound',
+  coveringAgeYears: 15,
+  coveringYearsLeft: 25,
+  decision: 'go-ahead',
+  hazards: ['fragile', 'slippery'],
+  bring: ['ladder', 'walk-boards'],
+  bringNote: 'Half-inch ply cut to the tile’s pitch.',
+})
 
 /** Plain tile on one side; the other is stripped to felt and battens for an in-roof array. Bats were seen. */
 const mizzenStart = starterJob('Mizzen Terrace 11', 'Brackwater', 'metric', metricParts)
 const mizzen = job(mizzenStart, {
-  name: 'Garden side', outline: { kind: 'rectangle', eaveLengthMm: 7340, slopeLengthMm: 5210 }, pitchDeg: 44, place: { azimuthDeg: 180, eastMm: 0, northMm: 0, eaveHeightMm: 5400, storeys: 2 },
+  name: 'Garden side', outline: { kind: 'rectangle', eaveLengthMm: 7340, slopeLengthMm: 5210 }, pitchDeg: 44, place: {
+    azimuthDeg: 180,
+    eastMm: 0,
+    northMm: 0,
+    eaveHeightMm: 5400,
+    storeys: 2,
+  },
   covering: usualCovering('plain-tile', false), supports: rafterRow(210, 400, 50, finds([[2, 612], [6, 2205], [11, 4213], [16, 6220]])),
   setbacks: setbacks(400, 400, 500, 500),
   obstructions: [{ id: 'window', kind: 'escape-window', round: false, xMm: 5900, yMm: 3100, widthMm: 780, heightMm: 980, clearanceMm: 150 }],
-}, { moduleId: 'skerry-390', mountId: 'windlass-tile-hook' }, { access: 'tower', exposure: 'built-up', streetDeg: 0, coveringState: 'worn', coveringAgeYears: 70, coveringYearsLeft: 15, stops: [{ kind: 'bats', cleared: '' }], hazards: ['high-eave', 'steep', 'public-below'], bring: ['tower', 'tarpaulin'] })
-mizzen.faces.push(...alsoFaces(mizzen, { kind: 'gable', lengthMm: 7340, depthMm: 2 * 5210 * Math.cos(44 * Math.PI / 180), pitchDeg: 44, azimuthDeg: 180 }, ['Front'], { covering: usualCovering('felt-and-battens', false), supports: rafterRow(210, 400, 50), setbacks: mizzen.faces[0]!.setbacks }, { rowCount: 0, mountId: 'windlass-tile-hook' }).map(face => ({ ...face, name: 'Street side' })))
+}, { moduleId: 'skerry-390', mountId: 'windlass-tile-hook' }, {
+  access: 'tower',
+  exposure: 'built-up',
+  streetDeg: 0,
+  coveringState: 'worn',
+  coveringAgeYears: 70,
+  coveringYearsLeft: 15,
+  stops: [{ kind: 'bats', cleared: '' }],
+  hazards: ['high-eave', 'steep', 'public-below'],
+  bring: ['tower', 'tarpaulin'],
+})
+mizzen.faces.push(...alsoFaces(mizzen, { kind: 'gable', lengthMm: 7340, depthMm: 2 * 5210 * Math.cos(44 * Math.PI / 180), pitchDeg: 44, azimuthDeg: 180 }, ['Front'], {
+  covering: usualCovering('felt-and-battens', false),
+  supports: rafterRow(210, 400, 50),
+  setbacks: mizzen.faces[0]!.setbacks,
+}, { rowCount: 0, mountId: 'windlass-tile-hook' }).map(face => ({ ...face, name: 'Street side' })))
 
 /** Shingle over plywood: feet made for sheathing, with one soft patch kept out. */
 const sailmaker = job(starterJob('18 Sailmaker Court', 'Saltmarsh Haven', 'imperial', imperialParts), {
-  name: 'South face', outline: { kind: 'rectangle', eaveLengthMm: inch(24, 9), slopeLengthMm: inch(16, 2) }, pitchDeg: pitchFromRise(6), place: { azimuthDeg: 170, eastMm: 0, northMm: 0, eaveHeightMm: inch(9, 0), storeys: 1 },
-  supports: { kind: 'sheathing', thicknessMm: inch(0, 0.625), areas: [{ fromXMm: 0, toXMm: inch(17, 0), fromYMm: 0, toYMm: inch(16, 2) }, { fromXMm: inch(19, 0), toXMm: inch(24, 9), fromYMm: 0, toYMm: inch(16, 2) }] },
+  name: 'South face', outline: { kind: 'rectangle', eaveLengthMm: inch(24, 9), slopeLengthMm: inch(16, 2) }, pitchDeg: pitchFromRise(6), place: {
+    azimuthDeg: 170,
+    eastMm: 0,
+    northMm: 0,
+    eaveHeightMm: inch(9, 0),
+    storeys: 1,
+  },
+  supports: {
+    kind: 'sheathing',
+    thicknessMm: inch(0, 0.625),
+    areas: [{ fromXMm: 0, toXMm: inch(17, 0), fromYMm: 0, toYMm: inch(16, 2) }, { fromXMm: inch(19, 0), toXMm: inch(24, 9), fromYMm: 0, toYMm: inch(16, 2) }],
+  },
   setbacks: setbacks(inch(1, 0), inch(1, 6), inch(3, 0), inch(3, 0)),
 }, { mountId: 'limpet-sheathing' }, { access: 'ladder', exposure: 'sheltered', coveringState: 'sound', coveringAgeYears: 4, coveringYearsLeft: 30, decision: 'go-ahead' })
 
 /** No rail at all: the modules' own frames are coupled, with a skirt along the eave. */
-const halyardClose = job(starterJob('9 Halyard Close', 'Saltmarsh Haven', 'imperial', { ...imperialParts, railId: 'thole-coupled', mountId: 'thole-edge-foot', clampsId: 'thole-grip' }), {
-  name: 'Lane face', outline: { kind: 'rectangle', eaveLengthMm: inch(31, 4), slopeLengthMm: inch(15, 2) }, pitchDeg: pitchFromRise(6), place: { azimuthDeg: 205, eastMm: 0, northMm: 0, eaveHeightMm: inch(9, 3), storeys: 1 },
+const halyardClose = job(starterJob('9 Halyard Close', 'Saltmarsh Haven', 'imperial', {
+  ...imperialParts,
+  railId: 'thole-coupled',
+  mountId: 'thole-edge-foot',
+  clampsId: 'thole-grip',
+}), {
+  name: 'Lane face', outline: { kind: 'rectangle', eaveLengthMm: inch(31, 4), slopeLengthMm: inch(15, 2) }, pitchDeg: pitchFromRise(6), place: {
+    azimuthDeg: 205,
+    eastMm: 0,
+    northMm: 0,
+    eaveHeightMm: inch(9, 3),
+    storeys: 1,
+  },
   supports: rafterRow(inch(0, 10), inch(1, 4), inch(0, 1.5), finds([[4, inch(4, 10.25)], [11, inch(14, 1.75)], [19, inch(24, 10)]])),
   setbacks: setbacks(inch(0, 9), inch(1, 6), inch(3, 0), inch(3, 0)),
-}, { rowGapMm: inch(0, 0.5), orientation: 'on-side' }, { access: 'ladder', exposure: 'sheltered', coveringState: 'sound', coveringAgeYears: 6, coveringYearsLeft: 24, decision: 'go-ahead' })
+}, { rowGapMm: inch(0, 0.5), orientation: 'on-side' }, {
+  access: 'ladder',
+  exposure: 'sheltered',
+  coveringState: 'sound',
+  coveringAgeYears: 6,
+  coveringYearsLeft: 24,
+  decision: 'go-ahead',
+})
 
 /** Not begun: a starter face and nothing measured yet. */
 const lampSteps = starterJob('Lamp Steps 8', 'Brackwater', 'metric', metricParts)
@@ -188,7 +410,11 @@ const typical = { ...noLoads.building }
 /** Loads of the invented harbour towns: US editions at Saltmarsh Haven, European rules at Brackwater. */
 const havenLoads = (speedMph: number, snowPsf: number, exposure: 'B' | 'C' | 'D' = 'B'): Loads => {
   const rules = plainRules('us-2010') as Extract<Loads['rules'], { edition: 'us-2010' }>
-  return { ...noLoads, building: typical, rules: { ...rules, wind: { ...rules.wind, speedMs: mph(speedMph), exposure } as typeof rules.wind, snow: { ...rules.snow, groundPa: psf(snowPsf) } } }
+  return {
+    ...noLoads,
+    building: typical,
+    rules: { ...rules, wind: { ...rules.wind, speedMs: mph(speedMph), exposure } as typeof rules.wind, snow: { ...rules.snow, groundPa: psf(snowPsf) } },
+  }
 }
 const laterLoads = (speedMph: number, snowPsf: number): Loads => {
   const rules = plainRules('us-2016') as Extract<Loads['rules'], { edition: 'us-2016' }>
@@ -196,7 +422,10 @@ const laterLoads = (speedMph: number, snowPsf: number): Loads => {
 }
 const brackwaterLoads = (speedMs: number, snowPa: number, terrain: '0' | 'I' | 'II' | 'III' | 'IV' = 'III'): Loads => {
   const rules = plainRules('en') as Extract<Loads['rules'], { edition: 'en' }>
-  return { ...noLoads, rules: { ...rules, wind: { ...rules.wind, speedMs, terrain } as typeof rules.wind, snow: { ...rules.snow, groundPa: snowPa, provenance: 'Brackwater, invented map, zone 2' } } }
+  return {
+    ...noLoads,
+    rules: { ...rules, wind: { ...rules.wind, speedMs, terrain } as typeof rules.wind, snow: { ...rules.snow, groundPa: snowPa, provenance: 'Brackwater, invented map, zone 2' } },
+  }
 }
 const loaded = (job: Job, loads: Loads): Job => ({ ...job, loads })
 

@@ -18,7 +18,14 @@ export async function findSheet(client: PoolClient, jobId: string, revision: num
 }
 
 /** Issues the next revision. The job must be locked, so that two issues at once take turns. */
-export async function insertSheet(client: PoolClient, sheet: { firmId: string, jobId: string, personId: string, jobVersion: number, note: string, sheet: MarkoutSheet }): Promise<number> {
+export async function insertSheet(client: PoolClient, sheet: {
+  firmId: string
+  jobId: string
+  personId: string
+  jobVersion: number
+  note: string
+  sheet: MarkoutSheet
+}): Promise<number> {
   const { rows } = await client.query<{ revision: number }>(
     `insert into issued_sheets (firm_id, job_id, revision, person_id, job_version, note, sheet)
      select $1, $2, coalesce(max(revision), 0) + 1, $3, $4, $5, $6 from issued_sheets where job_id = $2 returning revision`,

@@ -49,6 +49,10 @@ function drawLayer(pdf: Pdf, { layer, rings, lines, crosses, texts }: LayerShape
     const size = style.text
     // The eave's and the rafters' names stand under the face, the ridge's over it, rails' numbers beside their ends.
     const below = layer === 'supports' ? 3 : layer === 'outline' ? (text === 'ridge' ? -size - 3 : 11) : -size / 2
-    pdf.font(layer === 'modules' || layer === 'rails' ? 'bold' : 'regular').fontSize(size).fillColor(style.ink).text(text, x - 40 - (layer === 'rails' ? 7 : 0), y + below, { width: 80, align: 'center', lineBreak: false })
+    pdf.font(layer === 'modules' || layer === 'rails' ? 'bold' : 'regular').fontSize(size).fillColor(style.ink).text(text, x - 40 - (layer === 'rails' ? 7 : 0), y + below, {
+      width: 80,
+      align: 'center',
+      lineBreak: false,
+    })
   }
 }

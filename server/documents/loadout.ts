@@ -39,6 +39,13 @@ export async function loadoutXlsx(job: Job, loadout: Loadout): Promise<Buffer> {
     const pieces = line.byFace.filter(one => one.faceId === face.id).reduce((sum, one) => sum + one.pieces, 0)
     return pieces ? [{ face: face.name, stage: loadStageNames[line.stage], part: line.name, pieces }] : []
   })), [])
-  if (loadout.lifts.lifts.length) addTable(book, 'Lifts', loadout.lifts.lifts.flatMap(lift => lift.items.map((item): Row => ({ lift: lift.number, stage: loadStageNames[lift.stage], part: item.name, length: item.lengthMm === null ? '' : formatLength(item.lengthMm, job.units), pieces: item.pieces, kg: Number(item.massKg.toFixed(2)) }))), ['kg'])
+  if (loadout.lifts.lifts.length) addTable(book, 'Lifts', loadout.lifts.lifts.flatMap(lift => lift.items.map((item): Row => ({
+    lift: lift.number,
+    stage: loadStageNames[lift.stage],
+    part: item.name,
+    length: item.lengthMm === null ? '' : formatLength(item.lengthMm, job.units),
+    pieces: item.pieces,
+    kg: Number(item.massKg.toFixed(2)),
+  }))), ['kg'])
   return Buffer.from(await book.xlsx.writeBuffer())
 }

@@ -50,8 +50,14 @@ function drawFace(pdf: Pdf, sheet: MarkoutSheet, face: SheetFace, standing: Shee
   pdf.font('bold').fontSize(20).fillColor(INK).text(`Mark-out: ${face.name}`, MARGIN, MARGIN, { width: width - 150 })
   const box = { x: MARGIN + width - 142, y: MARGIN - 4 }
   pdf.rect(box.x, box.y, 142, 40).lineWidth(1.2).strokeColor(INK).stroke()
-  pdf.font('bold').fontSize(standing.revision === null ? 13 : 16).text(standing.revision === null ? 'NOT ISSUED' : `Revision ${revisionName(standing.revision)}`, box.x, box.y + 5, { width: 142, align: 'center' })
-  pdf.font('regular').fontSize(8).text(standing.revision === null ? 'for looking at only' : `${standing.issuedBy}, ${standing.issuedAt.slice(0, 10)}`, box.x, box.y + 26, { width: 142, align: 'center' })
+  pdf.font('bold').fontSize(standing.revision === null ? 13 : 16).text(standing.revision === null ? 'NOT ISSUED' : `Revision ${revisionName(standing.revision)}`, box.x, box.y + 5, {
+    width: 142,
+    align: 'center',
+  })
+  pdf.font('regular').fontSize(8).text(standing.revision === null ? 'for looking at only' : `${standing.issuedBy}, ${standing.issuedAt.slice(0, 10)}`, box.x, box.y + 26, {
+    width: 142,
+    align: 'center',
+  })
   pdf.font('regular').fontSize(11).text(`${sheet.title}${sheet.place ? `, ${sheet.place}` : ''}. Hook both tapes on the ${face.datumWords}.`, MARGIN, MARGIN + 26, { width: width - 152 })
   pdf.y = Math.max(pdf.y, MARGIN + 44)
   if (sheet.despite) banner(pdf, `ISSUED WITH ${sheet.despite.stops.length === 1 ? 'A STOP' : `${sheet.despite.stops.length} STOPS`} OPEN, by ${standing.issuedBy || 'nobody yet'}: ${sheet.despite.reason}`)
@@ -61,7 +67,10 @@ function drawFace(pdf: Pdf, sheet: MarkoutSheet, face: SheetFace, standing: Shee
   pdf.moveDown(1.1)
   const top = pdf.y
   const { scale, height } = drawFigure(pdf, face.figure, { x: MARGIN + 14, y: top, width: width - 28, height: Math.min(205, pdf.page.height - top - 140) })
-  pdf.font('regular').fontSize(8).fillColor(MUTED).text(`Scale 1 : ${scale}. Eave ${formatLength(face.eaveMm, sheet.units)}, ${formatLength(face.upMm, sheet.units)} up the slope. Readings come first: never measure off the drawing.`, MARGIN, top + height + 24, { width, align: 'center' })
+  pdf.font('regular').fontSize(8).fillColor(MUTED).text(`Scale 1 : ${scale}. Eave ${formatLength(face.eaveMm, sheet.units)}, ${formatLength(face.upMm, sheet.units)} up the slope. Readings come first: never measure off the drawing.`, MARGIN, top + height + 24, {
+    width,
+    align: 'center',
+  })
   pdf.moveDown(0.8)
   drawLines(pdf, face.marks, sheet.units)
 }
@@ -91,12 +100,20 @@ const cellsOf = (step: MarkStep, units: UnitSystem): Cell[] => [
 
 const markCell = (mark: Mark, units: UnitSystem): Cell => ({
   label: mark.label, reading: formatLength(mark.readingMm, units),
-  under: [...(mark.upMm === null ? [] : [`up ${formatLength(mark.upMm, units)}`]), ...endReadings(mark).map(({ where, mm }) => `${where} ${formatLength(mm, units)}`), ...(mark.note ? [mark.note] : [])],
+  under: [
+    ...(mark.upMm === null ? [] : [`up ${formatLength(mark.upMm, units)}`]),
+    ...endReadings(mark).map(({ where, mm }) => `${where} ${formatLength(mm, units)}`),
+    ...(mark.note ? [mark.note] : []),
+  ],
 })
 
 /** Which tape, where the line lies on the other one, and what the tape must read at its far end. */
 const whereWords = ({ marks, tape, lineMm, closing }: MarkStep, units: UnitSystem): string => marks.length
-  ? [tape === 'along' ? 'along the eave' : 'up the slope', ...(lineMm ? [`line at ${formatLength(lineMm, units)}`] : []), ...(closing ? [`closes at ${formatLength(closing.readingMm, units)}`] : [])].join(', ')
+  ? [
+      tape === 'along' ? 'along the eave' : 'up the slope',
+      ...(lineMm ? [`line at ${formatLength(lineMm, units)}`] : []),
+      ...(closing ? [`closes at ${formatLength(closing.readingMm, units)}`] : []),
+    ].join(', ')
   : ''
 
 /** One line to strike, measured: its title and place, what to do where that has not been said yet, and its readings in rows of cells. */

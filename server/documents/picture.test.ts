@@ -22,7 +22,10 @@ describe('a picture that came in', () => {
     expect([small.width, small.height]).toEqual([40, 30])
   })
   it.each<[string, () => Promise<Buffer> | Buffer]>([
-    ['noise', () => Buffer.from('not a picture at all')], ['nothing', () => Buffer.alloc(0)], ['a torn file', async () => (await plain(800, 600).jpeg().toBuffer()).subarray(0, 900)],
+    ['noise', () => Buffer.from('not a picture at all')], ['nothing', () => Buffer.alloc(0)], [
+      'a torn file',
+      async () => (await plain(800, 600).jpeg().toBuffer()).subarray(0, 900),
+    ],
     ['a kind that is not kept', () => plain(20, 20).gif().toBuffer()], ['drawn by code', () => Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"/>')],
   ])('%s is none', async (_, bytes) => expect(await lookAtPicture(await bytes())).toBeNull())
 })

@@ -20,7 +20,10 @@ const [first] = base.faces
 /** A face on rafters with a little scatter, so that no two rails are quite alike. */
 const scattered = (id: string, eaveLengthMm: number, slopeLengthMm: number, place: Partial<Face['place']> = {}): Face => ({
   ...first!, id, name: `Face ${id}`, outline: { kind: 'rectangle', eaveLengthMm, slopeLengthMm }, place: { ...first!.place, ...place },
-  supports: rafterRow(304.8, 609.6, 38.1, Array.from({ length: Math.floor((eaveLengthMm - 400) / 609.6) + 1 }, (_, i) => ({ rafter: i + 1, centreMm: 304.8 + 609.6 * i + ((i * 37) % 11 - 5) * 2 }))),
+  supports: rafterRow(304.8, 609.6, 38.1, Array.from({ length: Math.floor((eaveLengthMm - 400) / 609.6) + 1 }, (_, i) => ({
+    rafter: i + 1,
+    centreMm: 304.8 + 609.6 * i + ((i * 37) % 11 - 5) * 2,
+  }))),
 })
 
 /** Two rows of ten upright on each side of a gable. */
@@ -38,7 +41,10 @@ if (large < 200) throw new Error(`The benchmark's large job has ${large} modules
 
 /** The same job after an edit of its first face, as a planner plans it again and again. */
 let edits = 0
-const edited = (job: Job, all = false): Job => ({ ...job, faces: job.faces.map((face, i) => all || i === 0 ? { ...face, array: { ...face.array, trimTailMm: 70 + ++edits / 1000 } } : face) })
+const edited = (job: Job, all = false): Job => ({
+  ...job,
+  faces: job.faces.map((face, i) => all || i === 0 ? { ...face, array: { ...face.array, trimTailMm: 70 + ++edits / 1000 } } : face),
+})
 
 /** The middle of many times, and the least: other work on the machine only ever adds. */
 function timesOf(work: () => void, runs: number): { median: number, least: number } {
@@ -67,7 +73,15 @@ function printShares(job: Job) {
     ['rows', () => fillRows(keepClearRegion, face.array, chosen)],
     ['loads', () => loadingOf(job, face, chosen).loads && faceStrength(face, loading.loads!, chosen, rows.rows, rails)],
     ['fixings', () => placeFixings(rails, fixingProblem(rails, places, limits, judges()), limits, face.array.fixingPattern)],
-    ['sticks', () => cutSticks(rails.map((rail, r) => ({ railId: rail.id, fromMm: rail.fromMm - 76, toMm: rail.toMm + 76, windows: spliceWindows(fixings.rails[r]!, chosen.rail.splice) })), { rail: chosen.rail, spliceAs: 'butted', van: job.van })],
+    [
+      'sticks',
+      () => cutSticks(rails.map((rail, r) => ({
+        railId: rail.id,
+        fromMm: rail.fromMm - 76,
+        toMm: rail.toMm + 76,
+        windows: spliceWindows(fixings.rails[r]!, chosen.rail.splice),
+      })), { rail: chosen.rail, spliceAs: 'butted', van: job.van }),
+    ],
     ['whole-rail check', () => rails.map((rail, r) => checkRail(settingOf(strength!, r, rail, chosen, face.array), fixings.rails[r]!.fixings.map(one => one.atMm)))],
     ['parts and marks', () => finishFace(face, job, demoCatalogue, all)],
   ]
@@ -94,8 +108,23 @@ printProved()
 const obstruction = (i: number, xMm: number, yMm: number, kind: 'vent' | 'chimney' | 'roof-window', sizeMm: number) =>
   ({ id: `o${i}`, kind, round: kind === 'vent', xMm, yMm, widthMm: sizeMm, heightMm: sizeMm, clearanceMm: 150 })
 const busy = {
-  ...scattered('busy', 12_800, 8600), outline: { kind: 'corners' as const, corners: [[0, 0, 'eave'], [15_600, 0, 'hip'], [13_600, 8600, 'ridge'], [900, 8600, 'hip']].map(([xMm, yMm, edge]) => ({ xMm: xMm as number, yMm: yMm as number, edge: edge as 'eave' })) },
-  obstructions: [obstruction(1, 2600, 6900, 'vent', 110), obstruction(2, 9800, 7300, 'vent', 160), obstruction(3, 12_200, 2100, 'chimney', 700), obstruction(4, 7000, 7900, 'vent', 110), obstruction(5, 1700, 3000, 'roof-window', 800), obstruction(6, 11_900, 5200, 'roof-window', 600)],
+  ...scattered('busy', 12_800, 8600), outline: {
+    kind: 'corners' as const,
+    corners: [
+      [0, 0, 'eave'],
+      [15_600, 0, 'hip'],
+      [13_600, 8600, 'ridge'],
+      [900, 8600, 'hip'],
+    ].map(([xMm, yMm, edge]) => ({ xMm: xMm as number, yMm: yMm as number, edge: edge as 'eave' })),
+  },
+  obstructions: [
+    obstruction(1, 2600, 6900, 'vent', 110),
+    obstruction(2, 9800, 7300, 'vent', 160),
+    obstruction(3, 12_200, 2100, 'chimney', 700),
+    obstruction(4, 7000, 7900, 'vent', 110),
+    obstruction(5, 1700, 3000, 'roof-window', 800),
+    obstruction(6, 11_900, 5200, 'roof-window', 600),
+  ],
 }
 const parts40 = chooseParts(demoCatalogue, busy.array)
 const regionAndRows = () => fillRows(keepClear(busy, plainKeepClear, noClaims).region, busy.array, parts40)
@@ -105,5 +134,8 @@ const kinds = orientations.map(orientation => ({ orientation, ...moduleSize(part
 const inRows = regionAndRows().rows.reduce((sum, row) => sum + row.count, 0)
 
 printTimes(`Region and rows by rule, ${inRows} modules, six obstructions`, regionAndRows, 200)
-printTimes(`Region and rows of ${large} modules on 8 faces, rules over the whole roof`, () => roofClearOf({ ...eight, keepClear: { ...eight.keepClear, values: { ...eight.keepClear.values } } }, demoCatalogue), 60)
+printTimes(`Region and rows of ${large} modules on 8 faces, rules over the whole roof`, () => roofClearOf({
+  ...eight,
+  keepClear: { ...eight.keepClear, values: { ...eight.keepClear.values } },
+}, demoCatalogue), 60)
 printTimes('The most modules of that face, upright and on their side, proved', () => mostModules({ region: clearRegion, kinds, gaps: { columnMm: 12.7, rowMm: 12.7 } }), 5)

@@ -3,7 +3,10 @@ import type { Page } from '@playwright/test'
 import { DEMO_FIRM_ID } from '../../db/demo/ids'
 import { asFirm, expect, freshJob, openStage, saved, test } from './support'
 
-const historyOf = async (jobId: string) => await asFirm<{ version: number, edit: { type: string, values: { shiftMm: number } } }>(DEMO_FIRM_ID, 'select version, edit from job_edits where job_id = $1 order by version', [jobId])
+const historyOf = async (jobId: string) => await asFirm<{
+  version: number
+  edit: { type: string, values: { shiftMm: number } }
+}>(DEMO_FIRM_ID, 'select version, edit from job_edits where job_id = $1 order by version', [jobId])
 const shiftOf = async (jobId: string) => (await asFirm<{ mm: number }>(DEMO_FIRM_ID, 'select (document #>> \'{faces,0,array,shiftMm}\')::float as mm from jobs where job_id = $1', [jobId]))[0]!.mm
 
 /** The array is selected and the drawing has the keys. */

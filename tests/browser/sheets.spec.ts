@@ -129,7 +129,15 @@ test('the van list is ticked, spares and lifts are typed, and files can be had',
 
   const csv = Papa.parse<Record<string, string>>(await (await page.request.get(`/api/jobs/${jobId}/load-out.csv`)).text(), { header: true })
   expect(csv.data.find(row => row.part === 'Skerry 425')!.total).toBe('20')
-  for (const [path, type] of [['load-out.xlsx', 'spreadsheetml'], ['purchases.csv', 'text/csv'], ['mark-out.csv', 'text/csv'], ['roof.geojson', 'geo+json'], ['faces/main/drawing.dxf', 'dxf'], ['faces/main/drawing.svg', 'svg'], ['job.json', 'json']] as const) {
+  for (const [path, type] of [
+    ['load-out.xlsx', 'spreadsheetml'],
+    ['purchases.csv', 'text/csv'],
+    ['mark-out.csv', 'text/csv'],
+    ['roof.geojson', 'geo+json'],
+    ['faces/main/drawing.dxf', 'dxf'],
+    ['faces/main/drawing.svg', 'svg'],
+    ['job.json', 'json'],
+  ] as const) {
     const answer = await page.request.get(`/api/jobs/${jobId}/${path}`)
     expect(answer.status(), path).toBe(200)
     expect(answer.headers()['content-type']).toContain(type)

@@ -1,24 +1,11 @@
 import { randomUUID } from 'node:crypto'
 import { readFileSync } from 'node:fs'
 import { expect, type Page, test as base } from '@playwright/test'
-import pg from 'pg'
+import type { QueryResultRow } from 'pg'
 import { DEMO_FIRM_ID } from '../../db/demo/ids'
+import { sqlAsFirm } from '../fixtures/sql'
 
-/** Runs SQL as the app's own role inside one firm, as the server does. */
-export async function asFirm<T extends pg.QueryResultRow>(firmId: string, sql: string, values: unknown[] = []): Promise<T[]> {
-  const client = new pg.Client({ connectionString: process.env.NUXT_DATABASE_URL })
-  await client.connect()
-  try {
-    await client.query('begin')
-    await client.query('select set_config(\'app.firm_id\', $1, true)', [firmId])
-    const { rows } = await client.query<T>(sql, values)
-    await client.query('commit')
-    return rows
-  }
-  finally {
-    await client.end()
-  }
-}
+export const asFirm = <T extends QueryResultRow>(firmId: string, sql: string, values: unknown[] = []): Promise<T[]> => sqlAsFirm<T>(process.env.NUXT_DATABASE_URL, firmId, sql, values)
 
 /** A fresh copy of the countable fixture in the demo firm, so that no test leans on another. */
 export async function freshJob(firmId = DEMO_FIRM_ID): Promise<string> {

@@ -17,14 +17,27 @@ function randomRail(random: Random): Case {
   const fromMm = supportsMm[0]! - random.pick([0, 10 * random.whole(2, 70)])
   const toMm = supportsMm.at(-1)! + random.pick([0, 10 * random.whole(2, 70)])
   const joints = random.next() < 0.4
-    ? [random.whole(0, n - 2)].map(s => ({ xMm: supportsMm[s]! + (supportsMm[s + 1]! - supportsMm[s]!) * random.pick([0.2, 0.3, 0.5, 0.6, 0.8]), stiffness: random.pick([0, random.between(1e6, 1e9)]) }))
+    ? [random.whole(0, n - 2)].map(s => ({
+        xMm: supportsMm[s]! + (supportsMm[s + 1]! - supportsMm[s]!) * random.pick([0.2, 0.3, 0.5, 0.6, 0.8]),
+        stiffness: random.pick([0, random.between(1e6, 1e9)]),
+      }))
     : []
   // Whole centimetres: elements far shorter than a rail would cost the reference its own precision.
   const place = () => Math.min(toMm, Math.max(fromMm, 10 * Math.round(random.between(fromMm, toMm) / 10)))
-  const uniform = Array.from({ length: random.whole(0, 4) }, () => [place(), place()].sort((a, b) => a - b)).map(([a, b]) => ({ fromMm: a!, toMm: b!, nPerMm: random.between(-2, 2) }))
-  const points = Array.from({ length: random.whole(uniform.length ? 0 : 1, 4) }, () => ({ xMm: random.pick([place(), place(), random.pick(supportsMm), fromMm, toMm]), n: random.between(-1500, 1500) }))
+  const uniform = Array.from({ length: random.whole(0, 4) }, () => [place(), place()].sort((a, b) => a - b)).map(([a, b]) => ({
+    fromMm: a!,
+    toMm: b!,
+    nPerMm: random.between(-2, 2),
+  }))
+  const points = Array.from({ length: random.whole(uniform.length ? 0 : 1, 4) }, () => ({
+    xMm: random.pick([place(), place(), random.pick(supportsMm), fromMm, toMm]),
+    n: random.between(-1500, 1500),
+  }))
   // Two supports with a hinge between them are a mechanism: nothing to compare.
-  return { beam: { fromMm, toMm, supportsMm, joints: n === 2 ? joints.map(one => ({ ...one, stiffness: Math.max(one.stiffness, 1e7) })) : joints, stiffness: random.between(2e9, 3e10) }, load: { uniform, points } }
+  return {
+    beam: { fromMm, toMm, supportsMm, joints: n === 2 ? joints.map(one => ({ ...one, stiffness: Math.max(one.stiffness, 1e7) })) : joints, stiffness: random.between(2e9, 3e10) },
+    load: { uniform, points },
+  }
 }
 
 /**
@@ -33,7 +46,14 @@ function randomRail(random: Random): Case {
  */
 function directStiffness({ beam, load }: Case) {
   const { fromMm, toMm, supportsMm, joints, stiffness: EI } = beam
-  const nodes = [...new Set([fromMm, toMm, ...supportsMm, ...joints.map(one => one.xMm), ...load.uniform.flatMap(one => [one.fromMm, one.toMm]), ...load.points.map(one => one.xMm)])].sort((a, b) => a - b)
+  const nodes = [...new Set([
+    fromMm,
+    toMm,
+    ...supportsMm,
+    ...joints.map(one => one.xMm),
+    ...load.uniform.flatMap(one => [one.fromMm, one.toMm]),
+    ...load.points.map(one => one.xMm),
+  ])].sort((a, b) => a - b)
     .filter((x, i, all) => i === 0 || x - all[i - 1]! > 1e-7)
   const at = (x: number) => nodes.findIndex(node => Math.abs(node - x) < 1e-6)
   // Freedoms: deflection and left-hand rotation of each node, and one more rotation to the right of a joint.
@@ -47,7 +67,12 @@ function directStiffness({ beam, load }: Case) {
     const L = b - a
     const dof = [2 * e, rightRotation[e]!, 2 * (e + 1), 2 * (e + 1) + 1]
     const w = load.uniform.filter(one => (a + b) / 2 > one.fromMm && (a + b) / 2 < one.toMm).reduce((sum, one) => sum + one.nPerMm, 0)
-    const k = [[12, 6 * L, -12, 6 * L], [6 * L, 4 * L * L, -6 * L, 2 * L * L], [-12, -6 * L, 12, -6 * L], [6 * L, 2 * L * L, -6 * L, 4 * L * L]].map(row => row.map(value => value * EI / L ** 3))
+    const k = [
+      [12, 6 * L, -12, 6 * L],
+      [6 * L, 4 * L * L, -6 * L, 2 * L * L],
+      [-12, -6 * L, 12, -6 * L],
+      [6 * L, 2 * L * L, -6 * L, 4 * L * L],
+    ].map(row => row.map(value => value * EI / L ** 3))
     const f = [w * L / 2, w * L * L / 12, w * L / 2, -w * L * L / 12]
     dof.forEach((p, i) => {
       F.set(p, 0, F.get(p, 0) + f[i]!)
@@ -71,7 +96,12 @@ function directStiffness({ beam, load }: Case) {
   free.forEach((i, r) => u.set(i, 0, solved.get(r, 0)))
   const forces = K.mmul(u).sub(F)
   const ends = elements.map(({ dof, k, f }) => dof.map((_, i) => dof.reduce((sum, q, j) => sum + k[i]![j]! * u.get(q, 0), 0) - f[i]!))
-  return { nodes, reactions: held.map(i => -forces.get(i, 0)), moments: nodes.map((_, i) => i < elements.length ? ends[i]![1]! : -ends[i - 1]![3]!), sags: nodes.map((_, i) => u.get(2 * i, 0)) }
+  return {
+    nodes,
+    reactions: held.map(i => -forces.get(i, 0)),
+    moments: nodes.map((_, i) => i < elements.length ? ends[i]![1]! : -ends[i - 1]![3]!),
+    sags: nodes.map((_, i) => u.get(2 * i, 0)),
+  }
 }
 
 describe('a rail as a continuous beam', () => {
@@ -143,7 +173,13 @@ describe('a rail as a continuous beam', () => {
     expect(pieceAt(end, end.toMm - end.fromMm, EI).sag / (w * a ** 3 * (4 * L + 3 * a) / (24 * EI))).toBeCloseTo(1, 9)
   })
   it('can’t stand on one support, with a hinge in an overhang or as a chain', () => {
-    const stands = (supportsMm: number[], joints: number[]) => prepareBeam({ fromMm: 0, toMm: 4000, supportsMm, joints: joints.map(xMm => ({ xMm, stiffness: 0 })), stiffness: EI }, [])
+    const stands = (supportsMm: number[], joints: number[]) => prepareBeam({
+      fromMm: 0,
+      toMm: 4000,
+      supportsMm,
+      joints: joints.map(xMm => ({ xMm, stiffness: 0 })),
+      stiffness: EI,
+    }, [])
     expect(stands([1000], [])).toBeNull()
     expect(stands([], [])).toBeNull()
     expect(stands([500, 3000], [3500])).toBeNull()

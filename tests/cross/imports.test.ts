@@ -26,7 +26,27 @@ function facePlan(random: Random): Point[] {
   return [{ x: 0, y: 0 }, { x: w, y: random.between(-0.01, 0.01) }, { x: w - r, y: h }, { x: l, y: h }]
 }
 const shoelace = (ring: Point[]): number => Math.abs(ring.reduce((sum, a, i) => sum + a.x * ring[(i + 1) % ring.length]!.y - ring[(i + 1) % ring.length]!.x * a.y, 0)) / 2
-const dxfOf = (unit: number, entities: string[]) => ['0', 'SECTION', '2', 'HEADER', '9', '$INSUNITS', '70', String(unit), '0', 'ENDSEC', '0', 'SECTION', '2', 'ENTITIES', ...entities, '0', 'ENDSEC', '0', 'EOF'].join('\n')
+const dxfOf = (unit: number, entities: string[]) => [
+  '0',
+  'SECTION',
+  '2',
+  'HEADER',
+  '9',
+  '$INSUNITS',
+  '70',
+  String(unit),
+  '0',
+  'ENDSEC',
+  '0',
+  'SECTION',
+  '2',
+  'ENTITIES',
+  ...entities,
+  '0',
+  'ENDSEC',
+  '0',
+  'EOF',
+].join('\n')
 /** The faces in a drawing that says its unit. */
 function facesIn(text: string) {
   const read = outlinesFromDxf(text, null)
@@ -49,9 +69,16 @@ describe('footprints in longitude and latitude', () => {
       const { north, east } = metresPerDegree(latitude)
       // The eave looks to the azimuth: along it runs to the right of somebody who looks at the roof from there.
       const turn = (azimuth + 180) * Math.PI / 180
-      const ring = plan.map(({ x, y }): [number, number] => [longitude + (x * Math.cos(turn) + y * Math.sin(turn)) / east, latitude + (-x * Math.sin(turn) + y * Math.cos(turn)) / north])
+      const ring = plan.map(({ x, y }): [number, number] => [
+        longitude + (x * Math.cos(turn) + y * Math.sin(turn)) / east,
+        latitude + (-x * Math.sin(turn) + y * Math.cos(turn)) / north,
+      ])
       const coordinates = [...(random.next() < 0.5 ? ring : [...ring].reverse())]
-      const read = facesFromGeoJson(JSON.stringify({ type: 'Feature', properties: { pitch, azimuth }, geometry: { type: 'Polygon', coordinates: [[...coordinates, coordinates[0]!]] } }))
+      const read = facesFromGeoJson(JSON.stringify({
+        type: 'Feature',
+        properties: { pitch, azimuth },
+        geometry: { type: 'Polygon', coordinates: [[...coordinates, coordinates[0]!]] },
+      }))
       if (!read.ok) throw new Error(read.problem)
       const [face] = read.value.faces
       const { region, edges, up } = shapeOf(face!.outline)
@@ -72,7 +99,17 @@ describe('closed polylines', () => {
     for (let i = 0; i < 200; i++) {
       const [code, mm] = random.pick(units)
       const ring = facePlan(random).map(({ x, y }) => ({ x: x * 1000, y: y * 1000, bulge: random.pick([0, 0, random.between(0.05, 0.6)]) }))
-      const text = dxfOf(code, ['0', 'LWPOLYLINE', '8', '0', '90', '4', '70', '1', ...ring.flatMap(({ x, y, bulge }) => ['10', String(x / mm), '20', String(y / mm), ...(bulge ? ['42', String(bulge)] : [])])])
+      const text = dxfOf(code, [
+        '0',
+        'LWPOLYLINE',
+        '8',
+        '0',
+        '90',
+        '4',
+        '70',
+        '1',
+        ...ring.flatMap(({ x, y, bulge }) => ['10', String(x / mm), '20', String(y / mm), ...(bulge ? ['42', String(bulge)] : [])]),
+      ])
       // By hand: a segment over a chord c with the quarter angle's tangent b has θ = 4 atan b, r = c / (2 sin θ/2), area r² (θ − sin θ) / 2.
       let [area, arcs] = [shoelace(ring), 0]
       sidesOf(ring).forEach((chord, k) => {
@@ -95,8 +132,24 @@ describe('closed polylines', () => {
       const turn = random.between(0, 2 * Math.PI)
       const rise = Math.tan(random.between(8, 60) * Math.PI / 180)
       const [dx, dy] = [random.between(-5000, 5000), random.between(-5000, 5000)]
-      const space = facePlan(random).map(({ x, y }) => ({ x: 1000 * (x * Math.cos(turn) - y * Math.sin(turn)) + dx, y: 1000 * (x * Math.sin(turn) + y * Math.cos(turn)) + dy, z: 1000 * y * rise }))
-      const text = dxfOf(4, ['0', 'POLYLINE', '8', '0', '66', '1', '70', '9', ...space.flatMap(({ x, y, z }) => ['0', 'VERTEX', '8', '0', '10', String(x), '20', String(y), '30', String(z), '70', '32']), '0', 'SEQEND'])
+      const space = facePlan(random).map(({ x, y }) => ({
+        x: 1000 * (x * Math.cos(turn) - y * Math.sin(turn)) + dx,
+        y: 1000 * (x * Math.sin(turn) + y * Math.cos(turn)) + dy,
+        z: 1000 * y * rise,
+      }))
+      const text = dxfOf(4, [
+        '0',
+        'POLYLINE',
+        '8',
+        '0',
+        '66',
+        '1',
+        '70',
+        '9',
+        ...space.flatMap(({ x, y, z }) => ['0', 'VERTEX', '8', '0', '10', String(x), '20', String(y), '30', String(z), '70', '32']),
+        '0',
+        'SEQEND',
+      ])
       const { region } = shapeOf(facesIn(text).faces[0]!.outline)
       sorted(sidesOf(region[0]!)).forEach((mm, k) => expect(mm, `plane ${i}`).toBeCloseTo(sorted(sidesOf(space))[k]!, 3))
     }

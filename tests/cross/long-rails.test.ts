@@ -73,7 +73,12 @@ function strangersWorst({ line, loads, reach, fromMm, toMm, section, strength, c
   const K = Matrix.zeros(2 * nodes.length, 2 * nodes.length)
   const stiff = nodes.slice(1).map((b, e) => {
     const L = b - nodes[e]!
-    const k = [[12, 6 * L, -12, 6 * L], [6 * L, 4 * L * L, -6 * L, 2 * L * L], [-12, -6 * L, 12, -6 * L], [6 * L, 2 * L * L, -6 * L, 4 * L * L]].map(row => row.map(value => value * EI / L ** 3))
+    const k = [
+      [12, 6 * L, -12, 6 * L],
+      [6 * L, 4 * L * L, -6 * L, 2 * L * L],
+      [-12, -6 * L, 12, -6 * L],
+      [6 * L, 2 * L * L, -6 * L, 4 * L * L],
+    ].map(row => row.map(value => value * EI / L ** 3))
     for (let p = 0; p < 4; p++) for (let q = 0; q < 4; q++) K.set(2 * e + p, 2 * e + q, K.get(2 * e + p, 2 * e + q) + k[p]![q]!)
     return k
   })
@@ -203,7 +208,16 @@ describe('fixings on long rails', () => {
       const long = longLoadedRail(random)
       const candidates = long.candidates.slice(0, random.whole(12, 16))
       const reach = { fromMm: long.setting.reach.fromMm, toMm: candidates.at(-1)!.atMm + 100 }
-      const rail: LoadedRail = { ...long, candidates, setting: { ...long.setting, reach, toMm: reach.toMm + 25, line: long.setting.line.flatMap(one => one.fromMm >= reach.toMm ? [] : [{ ...one, toMm: Math.min(one.toMm, reach.toMm) }]) } }
+      const rail: LoadedRail = {
+        ...long,
+        candidates,
+        setting: {
+          ...long.setting,
+          reach,
+          toMm: reach.toMm + 25,
+          line: long.setting.line.flatMap(one => one.fromMm >= reach.toMm ? [] : [{ ...one, toMm: Math.min(one.toMm, reach.toMm) }]),
+        },
+      }
       if (!usable(rail)) continue
       const ours = waysOf(rail)
       if (ours.over !== null || ours.fewest > 8) continue

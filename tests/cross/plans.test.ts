@@ -27,7 +27,10 @@ function check(job: Job): FacePlan[] {
       expect(row.count).toBe(row.moduleLeftsMm.length)
       for (const block of row.blocks.filter(one => one.fits)) {
         // A polygon library of its own holds what is said to fit inside the region.
-        const over = differenceD(rectangle({ fromMm: block.leftMm, toMm: block.rightMm }, { fromMm: row.bottomMm, toMm: row.topMm }) as PathsD, face.region as PathsD, FillRule.NonZero, 4) as Region
+        const over = differenceD(rectangle({
+          fromMm: block.leftMm,
+          toMm: block.rightMm,
+        }, { fromMm: row.bottomMm, toMm: row.topMm }) as PathsD, face.region as PathsD, FillRule.NonZero, 4) as Region
         expect(areaMm2(over)).toBeLessThan(20)
       }
     }
@@ -52,7 +55,10 @@ function check(job: Job): FacePlan[] {
         const { xMm, yMm } = onFace(rail, fixing.atMm)
         if (rafter) expect(Math.abs(rafterAt(rafter, yMm) - xMm)).toBeLessThan(rail.way === 'across' ? 1e-6 : rafter.widthMm / 2 + 1e-6)
         // Nothing stands where couplers, corners or the covering forbid it.
-        for (const strip of [...rail.keepsOff, ...forbiddenStrips(own.covering, own.outline, face.parts.mount, rail)]) expect(fixing.atMm > strip.fromMm + 1e-6 && fixing.atMm < strip.toMm - 1e-6).toBe(false)
+        for (const strip of [
+          ...rail.keepsOff,
+          ...forbiddenStrips(own.covering, own.outline, face.parts.mount, rail),
+        ]) expect(fixing.atMm > strip.fromMm + 1e-6 && fixing.atMm < strip.toMm - 1e-6).toBe(false)
       }
     })
     // Every module is carried by lines that bear all of its width between them.

@@ -17,7 +17,11 @@ it('rows filled by rule on 200 random faces: every module on the face, none over
     const clamps = catalogue.clamps[0]!
     const orientation = random.pick(['upright', 'on-side'] as const)
     const array: ArrayRules = {
-      ...threeRowsOfSix().faces[0]!.array, orientation, shiftMm: null, rowCount: null, columns: random.pick(['aligned', 'free', 'brick']), stackFrom: random.pick(['eave', 'ridge']), rowGapMm: random.pick([12.7, 30]),
+      ...threeRowsOfSix().faces[0]!.array, orientation, shiftMm: null, rowCount: null, columns: random.pick([
+        'aligned',
+        'free',
+        'brick',
+      ]), stackFrom: random.pick(['eave', 'ridge']), rowGapMm: random.pick([12.7, 30]),
       rows: random.pick([[], [], [{ ...plainRow, skip: [2] }], [{ ...plainRow, breaks: [2] }]]),
     }
     const name = `face ${i}, ${orientation}, from the ${array.stackFrom}`

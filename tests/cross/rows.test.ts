@@ -124,7 +124,10 @@ it('has the free stretches that a polygon library’s difference has, 2000 rando
     const [ours, theirs] = [long(freeIntervals(region, band)), long(freeByClipper(region, band))]
     expect(ours.length).toBe(theirs.length)
     // Both keep heights to a tenth of a thousandth of a millimetre, which on a nearly level edge is more along it.
-    const flattest = Math.max(1, ...region.flatMap(ring => ring.map((from, k) => ({ from, to: ring[(k + 1) % ring.length]! }))).map(({ from, to }) => Math.abs(to.y - from.y) < 0.01 ? 0 : Math.abs((to.x - from.x) / (to.y - from.y))))
+    const flattest = Math.max(1, ...region.flatMap(ring => ring.map((from, k) => ({
+      from,
+      to: ring[(k + 1) % ring.length]!,
+    }))).map(({ from, to }) => Math.abs(to.y - from.y) < 0.01 ? 0 : Math.abs((to.x - from.x) / (to.y - from.y))))
     const within = Math.max(0.02, 3e-4 * flattest)
     ours.forEach((one, k) => {
       expect(Math.abs(one.fromMm - theirs[k]!.fromMm)).toBeLessThan(within)

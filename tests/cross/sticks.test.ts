@@ -10,7 +10,11 @@ const splice = { ...light!.splice, barMm: 200, clearMm: 25, bridgeMm: 8 }
 interface Order { rails: RailToCut[], rules: CutRules }
 
 function randomOrder(random: Random): Order {
-  const stock = random.pick([[{ mm: 4200, price: 40 }], [{ mm: 3300, price: 30 }, { mm: 4400, price: 38 }], [{ mm: 3600, price: 36 }, { mm: 4800, price: 45.5 }, { mm: 6000, price: 56 }]])
+  const stock = random.pick([
+    [{ mm: 4200, price: 40 }],
+    [{ mm: 3300, price: 30 }, { mm: 4400, price: 38 }],
+    [{ mm: 3600, price: 36 }, { mm: 4800, price: 45.5 }, { mm: 6000, price: 56 }],
+  ])
   const rails = Array.from({ length: random.whole(1, 3) }, (_, r): RailToCut => {
     const toMm = Math.round(random.between(1500, 8200))
     const fixings = Array.from({ length: Math.floor((toMm - 300) / 1200) + 1 }, (_, k) => 300 + k * 1200)
@@ -23,7 +27,13 @@ function randomOrder(random: Random): Order {
 
 /** Splits of the order, as stage one has them; a few of each so that the general solver can keep up. */
 function stageOne({ rails, rules: { rail, spliceAs, van } }: Order) {
-  const { splits } = splitChoices(rails, { stock: rail.stock, splicePrice: splice.price, lengthsMm: [...rail.stock, ...van.offcuts].map(one => one.mm), leastPieceMm: rail.splice.barMm * 2, bridgeMm: spliceAs === 'bridged' ? rail.splice.bridgeMm : 0 })
+  const { splits } = splitChoices(rails, {
+    stock: rail.stock,
+    splicePrice: splice.price,
+    lengthsMm: [...rail.stock, ...van.offcuts].map(one => one.mm),
+    leastPieceMm: rail.splice.barMm * 2,
+    bridgeMm: spliceAs === 'bridged' ? rail.splice.bridgeMm : 0,
+  })
   return splits.map(ways => ways.slice(0, 3))
 }
 

@@ -19,9 +19,17 @@ function emptied(holder: object, key: string): () => () => void {
 }
 
 const mutants: Mutant[] = trades.flatMap(({ id, face, job }) => [
-  ...[face?.findings, job?.findings].flatMap(findings => Object.keys(findings ?? {}).map((kind): Mutant => ({ name: `${id}: finding ${kind}`, takeOut: emptied(findings!, kind), check: () => checkFinding(kind) }))),
+  ...[face?.findings, job?.findings].flatMap(findings => Object.keys(findings ?? {}).map((kind): Mutant => ({
+    name: `${id}: finding ${kind}`,
+    takeOut: emptied(findings!, kind),
+    check: () => checkFinding(kind),
+  }))),
   ...Object.keys(face?.marks ?? {}).map((kind): Mutant => ({ name: `${id}: marks ${kind}`, takeOut: emptied(face!.marks!, kind), check: () => checkMarks(kind as MarkStepKind) })),
-  ...[face?.parts, job?.parts].flatMap(parts => Object.keys(parts ?? {}).map((kind): Mutant => ({ name: `${id}: part ${kind}`, takeOut: emptied(parts!, kind), check: () => checkParts(kind as PartKind) }))),
+  ...[face?.parts, job?.parts].flatMap(parts => Object.keys(parts ?? {}).map((kind): Mutant => ({
+    name: `${id}: part ${kind}`,
+    takeOut: emptied(parts!, kind),
+    check: () => checkParts(kind as PartKind),
+  }))),
   ...(face?.layers ?? []).map((layer): Mutant => ({ name: `${id}: layer ${layer.id}`, takeOut: emptied(layer, 'shapes'), check: () => checkLayer(layer.id) })),
 ])
 

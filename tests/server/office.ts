@@ -2,11 +2,12 @@ import { randomUUID } from 'node:crypto'
 import { createServer, type Server } from 'node:http'
 import type { AddressInfo } from 'node:net'
 import { createApp, createRouter, type EventHandler, toNodeListener } from 'h3'
-import pg from 'pg'
+import type { QueryResultRow } from 'pg'
 import { DEMO_FIRM_ID } from '../../db/demo/ids'
 import { demoCatalogue } from '../../core/catalogue'
 import type { Job } from '../../core/job'
 import { threeRowsOfSix } from '../fixtures/jobs'
+import { sqlAsFirm } from '../fixtures/sql'
 
 const files = import.meta.glob<{ default: EventHandler }>('../../server/api/**/*.ts', { eager: true })
 type Method = 'get' | 'post' | 'put' | 'patch' | 'delete'
@@ -17,27 +18,17 @@ export const routes = Object.entries(files).map(([file, { default: handler }]) =
   return { method: method as Method, path: path!.replace(/\[(\w+)\]/g, ':$1'), handler }
 })
 
-/** Runs SQL as the app's own role inside one firm, as the server does. */
-export async function asFirm<T extends pg.QueryResultRow>(firmId: string, sql: string, values: unknown[] = []): Promise<T[]> {
-  const client = new pg.Client({ connectionString: process.env.ROUTES_DATABASE_URL })
-  await client.connect()
-  try {
-    await client.query('begin')
-    await client.query('select set_config(\'app.firm_id\', $1, true)', [firmId])
-    const { rows } = await client.query<T>(sql, values)
-    await client.query('commit')
-    return rows
-  }
-  finally {
-    await client.end()
-  }
-}
+export const asFirm = <T extends QueryResultRow>(firmId: string, sql: string, values: unknown[] = []): Promise<T[]> => sqlAsFirm<T>(process.env.ROUTES_DATABASE_URL, firmId, sql, values)
 
 /** A person of a firm with a session that holds. */
 export interface Caller { firmId: string, sessionId: string, personId: string }
 
 async function openSession(firmId: string, personId: string, hours = 8): Promise<Caller> {
-  const [row] = await asFirm<{ session_id: string }>(firmId, 'insert into sessions (firm_id, person_id, expires_at) values ($1, $2, now() + make_interval(hours => $3)) returning session_id', [firmId, personId, hours])
+  const [row] = await asFirm<{ session_id: string }>(firmId, 'insert into sessions (firm_id, person_id, expires_at) values ($1, $2, now() + make_interval(hours => $3)) returning session_id', [
+    firmId,
+    personId,
+    hours,
+  ])
   return { firmId, personId, sessionId: row!.session_id }
 }
 
@@ -53,7 +44,11 @@ export async function otherFirm(): Promise<Caller> {
   await asFirm(firmId, 'insert into people (firm_id, person_id, name, role) values ($1, $2, $3, $4)', [firmId, personId, 'Dabney Thrift', 'planner'])
   const { currency: _, ...shelves } = demoCatalogue
   for (const [kind, items] of Object.entries(shelves)) {
-    await asFirm(firmId, 'insert into catalogue_items (firm_id, kind, item_id, position, data) select $1, $2, one->>\'id\', nth, one from jsonb_array_elements($3) with ordinality as items(one, nth)', [firmId, kind, JSON.stringify(items)])
+    await asFirm(firmId, 'insert into catalogue_items (firm_id, kind, item_id, position, data) select $1, $2, one->>\'id\', nth, one from jsonb_array_elements($3) with ordinality as items(one, nth)', [
+      firmId,
+      kind,
+      JSON.stringify(items),
+    ])
   }
   return await openSession(firmId, personId)
 }
@@ -84,11 +79,21 @@ export class Office {
     const { port } = this.server!.address() as AddressInfo
     const answer = await fetch(`http://127.0.0.1:${port}${path}`, {
       method: method.toUpperCase(), body: raw === undefined ? body === undefined ? undefined : JSON.stringify(body) : raw as BodyInit,
-      headers: { ...(as ? { 'x-test-session': JSON.stringify({ firmId: as.firmId, sessionId: as.sessionId }) } : {}), ...(raw !== undefined || body !== undefined ? { 'content-type': type ?? 'application/json' } : {}) },
+      headers: {
+        ...(as ? { 'x-test-session': JSON.stringify({ firmId: as.firmId, sessionId: as.sessionId }) } : {}),
+        ...(raw !== undefined || body !== undefined ? { 'content-type': type ?? 'application/json' } : {}),
+      },
     })
     const bytes = Buffer.from(await answer.arrayBuffer())
     const text = bytes.toString('utf8')
     const json = () => JSON.parse(text) as unknown
-    return { status: answer.status, headers: answer.headers, bytes, text, json, problems: () => (json() as { data?: { problems?: { path: string, sentence: string }[] } }).data?.problems ?? [] }
+    return {
+      status: answer.status,
+      headers: answer.headers,
+      bytes,
+      text,
+      json,
+      problems: () => (json() as { data?: { problems?: { path: string, sentence: string }[] } }).data?.problems ?? [],
+    }
   }
 }

@@ -17,7 +17,10 @@ afterAll(() => office.close())
 const edit = (values: object, id: string = randomUUID()) => ({ id, kind: 'edit', edit: { type: 'set-face', faceId: 'main', values } })
 const pitch = (pitchDeg: number, id?: string) => edit({ pitchDeg }, id)
 const noFace = () => ({ id: randomUUID(), kind: 'edit', edit: { type: 'set-face', faceId: 'nowhere', values: {} } })
-const send = (jobId: string, baseVersion: unknown, entries: unknown, as: Caller | null = planner) => office.ask('post', `/api/jobs/${jobId}/edits`, { as, body: { baseVersion, entries } })
+const send = (jobId: string, baseVersion: unknown, entries: unknown, as: Caller | null = planner) => office.ask('post', `/api/jobs/${jobId}/edits`, {
+  as,
+  body: { baseVersion, entries },
+})
 /** An address of a route with this job in it, and something in every other place. */
 const addressOf = (path: string, jobId: string) => path.replace(':id', jobId).replace(':face', 'main').replace(':photo', randomUUID())
 /** What each route with a body is sent, so that nothing but who asks can be wrong with it. */
@@ -25,7 +28,27 @@ const bodyFor = (method: string, path: string): { body?: unknown, raw?: string, 
   ? {}
   : path.endsWith('/edits')
     ? { body: { baseVersion: 0, entries: [pitch(31)] } }
-    : path.endsWith('/ticks') ? { body: { ticks: [{ item: 'a', done: true }] } } : path.endsWith('/sheets') ? { body: { version: 0, note: '' } } : path.endsWith(':photo') ? { body: { caption: 'x' } } : path.endsWith('/photographs') ? { raw: 'x', type: 'image/jpeg' } : path.endsWith('/file') ? { body: threeRowsOfSix() } : { body: { title: 'New', place: '', units: 'metric' } }
+    : path.endsWith('/ticks')
+      ? { body: { ticks: [{
+          item: 'a',
+          done: true,
+        }] } }
+      : path.endsWith('/sheets')
+        ? { body: { version: 0, note: '' } }
+        : path.endsWith(':photo')
+          ? { body: { caption: 'x' } }
+          : path.endsWith('/photographs')
+            ? {
+                raw: 'x',
+                type: 'image/jpeg',
+              }
+            : path.endsWith('/file')
+              ? { body: threeRowsOfSix() }
+              : { body: {
+                  title: 'New',
+                  place: '',
+                  units: 'metric',
+                } }
 
 describe('who may ask', () => {
   const asked = routes.filter(route => route.path !== '/api/health')
@@ -37,7 +60,10 @@ describe('who may ask', () => {
       expect(answer.problems()[0]!.sentence).toContain('signed out')
     }
   })
-  it.each(asked.filter(route => route.path.includes(':id')).map(route => [route.method, route.path] as const))('%s %s shows and changes nothing of another firm', async (method, path) => {
+  it.each(asked.filter(route => route.path.includes(':id')).map(route => [
+    route.method,
+    route.path,
+  ] as const))('%s %s shows and changes nothing of another firm', async (method, path) => {
     const theirs = await freshJob()
     const stranger = await otherFirm()
     const answer = await office.ask(method, `${addressOf(path, theirs)}?list=van&since=0`, { as: stranger, ...bodyFor(method, path) })
@@ -47,7 +73,11 @@ describe('who may ask', () => {
     expect(await asFirm(DEMO_FIRM_ID, 'select version from jobs where job_id = $1', [theirs])).toEqual([{ version: 0 }])
   })
   it('health asks nobody', async () => expect((await office.ask('get', '/api/health')).json()).toEqual({ up: true }))
-  it('tells who is signed in', async () => expect((await office.ask('get', '/api/me', { as: planner })).json()).toMatchObject({ personName: 'Perrin Oakum', role: 'planner', firmName: 'Gannet Row Roofworks' }))
+  it('tells who is signed in', async () => expect((await office.ask('get', '/api/me', { as: planner })).json()).toMatchObject({
+    personName: 'Perrin Oakum',
+    role: 'planner',
+    firmName: 'Gannet Row Roofworks',
+  }))
 })
 
 describe('edits', () => {
@@ -61,7 +91,12 @@ describe('edits', () => {
   })
   it('that can’t be made are answered one by one, with the reason; the others are made without them', async () => {
     const jobId = await freshJob()
-    const [good, gone, rail, last] = [pitch(31), noFace(), { id: randomUUID(), kind: 'edit', edit: { type: 'set-array', faceId: 'main', values: { railId: 'no-such-rail' } } }, pitch(33)]
+    const [good, gone, rail, last] = [
+      pitch(31),
+      noFace(),
+      { id: randomUUID(), kind: 'edit', edit: { type: 'set-array', faceId: 'main', values: { railId: 'no-such-rail' } } },
+      pitch(33),
+    ]
     const answer = (await send(jobId, 0, [good, gone, rail, last])).json() as { version: number, refused: { id: string, sentence: string }[] }
     expect(answer.version).toBe(2)
     expect(answer.refused.map(one => one.id)).toEqual([gone.id, rail.id])
@@ -75,7 +110,13 @@ describe('edits', () => {
     await send(jobId, 0, [pitch(31)])
     expect((await send(jobId, null, [edit({ name: 'Later' })])).json()).toEqual({ version: 2, refused: [] })
   })
-  it.each([[[pitch(-3)]], [[{ ...pitch(3), id: 'x' }]], [[]], ['edits'], [Array.from({ length: MOST_ENTRIES + 1 }, () => pitch(30))]])('with a body that is none are refused with a path and a sentence', async (entries) => {
+  it.each([
+    [[pitch(-3)]],
+    [[{ ...pitch(3), id: 'x' }]],
+    [[]],
+    ['edits'],
+    [Array.from({ length: MOST_ENTRIES + 1 }, () => pitch(30))],
+  ])('with a body that is none are refused with a path and a sentence', async (entries) => {
     const answer = await send(await freshJob(), 1, entries)
     expect(answer.status).toBe(400)
     expect(answer.problems()[0]!.path.length).toBeGreaterThan(0)
@@ -124,7 +165,11 @@ describe('sheets', () => {
     const jobId = await freshJob()
     expect((await issue(jobId, { version: 0, note: 'First' })).json()).toEqual({ revision: 1 })
     await send(jobId, 0, [{ id: randomUUID(), kind: 'edit', edit: { type: 'set-array', faceId: 'main', values: { shiftMm: 40 } } }])
-    const sheet = (await office.ask('get', `/api/jobs/${jobId}/sheet`, { as: planner })).json() as { issued: unknown[], changes: { changes: unknown[] }[], plan: { totals: unknown } }
+    const sheet = (await office.ask('get', `/api/jobs/${jobId}/sheet`, { as: planner })).json() as {
+      issued: unknown[]
+      changes: { changes: unknown[] }[]
+      plan: { totals: unknown }
+    }
     expect(sheet.issued).toMatchObject([{ revision: 1, note: 'First', issuedBy: 'Perrin Oakum' }])
     expect(sheet.changes[0]!.changes.length).toBeGreaterThan(10)
     expect(sheet.plan.totals).toMatchObject({ modules: 18 })
@@ -144,8 +189,24 @@ describe('sheets', () => {
     expect((await issue(jobId, { version: 2, note: '', reason: 'Anyway.' })).problems()[0]!.sentence).toContain('nothing to issue')
   })
   it.each([
-    ['mark-out.csv', 'text/csv', 'Fixings on rail 6'], ['load-out.csv', 'text/csv', 'Limpet flashed foot'], ['purchases.csv', 'text/csv', 'Bollard'], ['job.json', 'application/json', 'upper-deck-job'], ['roof.geojson', 'application/geo+json', 'FeatureCollection'],
-    ['faces/main/drawing.svg', 'image/svg+xml', '<g id="courses"'], ['faces/main/drawing.dxf', 'image/vnd.dxf', 'COURSES'], ['load-out.xlsx', 'application/vnd', 'PK'], ['calculations.pdf', 'application/pdf', '%PDF'], ['mark-out.pdf', 'application/pdf', '%PDF'],
+    ['mark-out.csv', 'text/csv', 'Fixings on rail 6'], [
+      'load-out.csv',
+      'text/csv',
+      'Limpet flashed foot',
+    ], ['purchases.csv', 'text/csv', 'Bollard'], ['job.json', 'application/json', 'upper-deck-job'], [
+      'roof.geojson',
+      'application/geo+json',
+      'FeatureCollection',
+    ],
+    [
+      'faces/main/drawing.svg',
+      'image/svg+xml',
+      '<g id="courses"',
+    ], [
+      'faces/main/drawing.dxf',
+      'image/vnd.dxf',
+      'COURSES',
+    ], ['load-out.xlsx', 'application/vnd', 'PK'], ['calculations.pdf', 'application/pdf', '%PDF'], ['mark-out.pdf', 'application/pdf', '%PDF'],
   ])('%s comes as a file of its kind, named for the job', async (file, type, has) => {
     const answer = await office.ask('get', `/api/jobs/${await freshJob()}/${file}`, { as: planner })
     expect(answer.status).toBe(200)
@@ -192,14 +253,27 @@ describe('photographs', () => {
     const { photoId } = sent.json() as { photoId: string }
     const at = `/api/jobs/${jobId}/photographs/${photoId}`
     expect((await office.ask('patch', at, { as: planner, body: { caption: 'Eave, left end' } })).json()).toEqual({ caption: 'Eave, left end' })
-    expect((await office.ask('get', `/api/jobs/${jobId}/photographs`, { as: planner })).json()).toMatchObject([{ photoId, caption: 'Eave, left end', widthPx: 900, heightPx: 600, personName: 'Perrin Oakum' }])
+    expect((await office.ask('get', `/api/jobs/${jobId}/photographs`, { as: planner })).json()).toMatchObject([{
+      photoId,
+      caption: 'Eave, left end',
+      widthPx: 900,
+      heightPx: 600,
+      personName: 'Perrin Oakum',
+    }])
     const [whole, small] = [await office.ask('get', at, { as: planner }), await office.ask('get', `${at}?size=small`, { as: planner })]
     expect(whole.bytes.equals(picture)).toBe(true)
     expect(small.bytes.length).toBeLessThan(whole.bytes.length)
     expect((await office.ask('delete', at, { as: planner })).status).toBe(204)
-    for (const method of ['get', 'delete', 'patch'] as const) expect((await office.ask(method, at, { as: planner, ...(method === 'patch' ? { body: { caption: '' } } : {}) })).status).toBe(404)
+    for (const method of ['get', 'delete', 'patch'] as const) expect((await office.ask(method, at, {
+      as: planner,
+      ...(method === 'patch' ? { body: { caption: '' } } : {}),
+    })).status).toBe(404)
   })
-  it.each([['text/plain', 'notes', 415], ['image/jpeg', 'no picture at all', 415], ['image/jpeg', '', 413]])('as %s of “%s” are refused with a sentence', async (type, raw, status) => {
+  it.each([
+    ['text/plain', 'notes', 415],
+    ['image/jpeg', 'no picture at all', 415],
+    ['image/jpeg', '', 413],
+  ])('as %s of “%s” are refused with a sentence', async (type, raw, status) => {
     const answer = await office.ask('post', `/api/jobs/${await freshJob()}/photographs`, { as: planner, raw, type })
     expect(answer.status).toBe(status)
     expect(answer.problems()[0]!.sentence.length).toBeGreaterThan(15)

@@ -10,7 +10,14 @@ import { faceRef, type Ref as FaceRef } from '#core/trade'
 import { formatShare } from '#core/units'
 
 /** One face, square-on and to scale, with its two tapes. */
-const { job, face, plan, selection, showsHits = false, showsUse = false } = defineProps<{ job: Job, face: Face, plan: FacePlan, selection: FaceRef, showsHits?: boolean, showsUse?: boolean }>()
+const { job, face, plan, selection, showsHits = false, showsUse = false } = defineProps<{
+  job: Job
+  face: Face
+  plan: FacePlan
+  selection: FaceRef
+  showsHits?: boolean
+  showsUse?: boolean
+}>()
 const emit = defineEmits<{ select: [what: FaceRef], nudge: [event: KeyboardEvent] }>()
 
 const box = useTemplateRef('box')
@@ -48,7 +55,10 @@ const variants = computed(() => [...new Set(shownLayers.value.flatMap(layer => l
 const lookedAt = computed(() => variants.value[variant.value % (variants.value.length || 1)])
 const drawn = computed(() => shownLayers.value.map(layer => ({ ...layer, drawn: layer.drawn.filter(one => one.variant === undefined || one.variant === lookedAt.value) })))
 const hatch = useId()
-const path = (rings: { x: number, y: number }[][]) => rings.map(ring => `M${ring.map(({ x, y }) => `${scale.value.x(x).toFixed(2)} ${scale.value.y(y).toFixed(2)}`).join('L')}Z`).join('')
+const path = (rings: {
+  x: number
+  y: number
+}[][]) => rings.map(ring => `M${ring.map(({ x, y }) => `${scale.value.x(x).toFixed(2)} ${scale.value.y(y).toFixed(2)}`).join('L')}Z`).join('')
 /** Names of the edges other than eave and plain rakes, written outside along them. */
 const edgeLabels = computed(() => plan.shape.edges.flatMap((edge, i) => {
   if (edge.kind === 'eave' || (edge.kind === 'rake' && Math.abs(edge.to.x - edge.from.x) < 1)) return []
@@ -61,7 +71,11 @@ const edgeLabels = computed(() => plan.shape.edges.flatMap((edge, i) => {
   let angle = Math.atan2(to.y - from.y, to.x - from.x) * 180 / Math.PI
   if (angle > 90 || angle < -90) angle += 180
   const below = out.y > 0.2
-  return [{ key: i, name: edge.kind[0]!.toUpperCase() + edge.kind.slice(1), transform: `translate(${(from.x + to.x) / 2 + out.x * (below ? 18 : 9)} ${(from.y + to.y) / 2 + out.y * (below ? 18 : 9)}) rotate(${angle})` }]
+  return [{
+    key: i,
+    name: edge.kind[0]!.toUpperCase() + edge.kind.slice(1),
+    transform: `translate(${(from.x + to.x) / 2 + out.x * (below ? 18 : 9)} ${(from.y + to.y) / 2 + out.y * (below ? 18 : 9)}) rotate(${angle})`,
+  }]
 }))
 const summary = computed(() => `${face.name} to scale, ridge up: ${plan.modules} modules in ${plan.rows.rows.length} rows, ${plan.rails.length} rails, ${plan.fixings.total} fixings.`)
 </script>

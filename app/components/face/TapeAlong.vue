@@ -17,7 +17,12 @@ const left = computed(() => scale.x(eave.value.fromMm))
 const right = computed(() => scale.x(eave.value.toMm))
 const ticks = computed(() => tapeTicks(eave.value.toMm - eave.value.fromMm, units, scale.pxPerMm).map(tick => ({ ...tick, px: scale.x(placeAlong(face, tick.mm)) })))
 const tags = computed(() => {
-  const sized = readings.map(reading => ({ reading, middle: scale.x(reading.placeMm), width: runsWidth(lengthRuns(reading.readingMm, units), FONT) + 14, bar: 2 * (reading.sdMm ?? 0) * scale.pxPerMm }))
+  const sized = readings.map(reading => ({
+    reading,
+    middle: scale.x(reading.placeMm),
+    width: runsWidth(lengthRuns(reading.readingMm, units), FONT) + 14,
+    bar: 2 * (reading.sdMm ?? 0) * scale.pxPerMm,
+  }))
     .sort((a, b) => a.middle - b.middle)
   const lanes = lanesFor(sized, 4)
   // Where there is no room for all, some keep their mark on the tape and go without a tag.

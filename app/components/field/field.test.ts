@@ -5,7 +5,11 @@ import TypedField from './TypedField.vue'
 
 describe('a field that is typed over', () => {
   const taken: string[] = []
-  const mounted = () => mountSuspended(TypedField, { props: { label: 'Rafter 7', shown: `12' 0"`, commit: (text: string) => text === 'twelve' ? refused('“twelve” is not a length.') : done(taken.push(text)) } })
+  const mounted = () => mountSuspended(TypedField, { props: {
+    label: 'Rafter 7',
+    shown: `12' 0"`,
+    commit: (text: string) => text === 'twelve' ? refused('“twelve” is not a length.') : done(taken.push(text)),
+  } })
 
   it('follows its value, but a value that comes in while somebody types does not wipe out what is typed', async () => {
     const wrapper = await mounted()

@@ -12,7 +12,10 @@ const table = computed(() => ruleSetTable[rules.value.ruleSet])
 const choices = ruleSets.map(value => ({ value, label: ruleSetTable[value].name }))
 const own = computed(() => rules.value.ruleSet === 'own')
 const lengths: { key: 'pathwayMm' | 'ridgeNearMm' | 'ridgeFarMm' | 'hipValleyMm' | 'escapeMm' | 'edgeMm' | 'wallMm', label: string }[] = [
-  { key: 'pathwayMm', label: 'Pathway' }, { key: 'ridgeNearMm', label: 'Ridge, narrow strip' }, { key: 'ridgeFarMm', label: 'Ridge, wide strip' }, { key: 'hipValleyMm', label: 'Hips and valleys' },
+  { key: 'pathwayMm', label: 'Pathway' }, {
+    key: 'ridgeNearMm',
+    label: 'Ridge, narrow strip',
+  }, { key: 'ridgeFarMm', label: 'Ridge, wide strip' }, { key: 'hipValleyMm', label: 'Hips and valleys' },
   { key: 'escapeMm', label: 'Way to an escape' }, { key: 'edgeMm', label: 'Along every edge' }, { key: 'wallMm', label: 'From a wall' },
 ]
 /** The figures that the set uses, or all of them for own rules. */

@@ -61,7 +61,11 @@ describe('the building and its snow', () => {
     await type('Width across the ridge', '60 ft')
     await type('Length along it', '70 ft')
     await type('Eave past the wall', '18"')
-    expect(job.value.loads.building).toMatchObject({ widthMm: expect.closeTo(60 * 304.8, 6) as number, lengthMm: expect.closeTo(70 * 304.8, 6) as number, eaveOverhangMm: expect.closeTo(457.2, 6) as number })
+    expect(job.value.loads.building).toMatchObject({
+      widthMm: expect.closeTo(60 * 304.8, 6) as number,
+      lengthMm: expect.closeTo(70 * 304.8, 6) as number,
+      eaveOverhangMm: expect.closeTo(457.2, 6) as number,
+    })
     await type('Eave past the wall', 'a bit')
     expect(wrapper.text()).toContain('is not a length')
     expect((field('Eave past the wall').element as HTMLInputElement).value).toBe('a bit')

@@ -29,7 +29,11 @@ const groups = computed(() => [
       { label: 'All jobs', onSelect: then(() => navigateTo('/')) },
     ],
   },
-  { id: 'layers', label: 'Layers', items: layerSwitches.map(layer => ({ label: `${shows.value[layer.key] ? 'Hide' : 'Show'} ${layer.name.toLowerCase()}`, onSelect: then(() => toggle(layer.key)) })) },
+  {
+    id: 'layers',
+    label: 'Layers',
+    items: layerSwitches.map(layer => ({ label: `${shows.value[layer.key] ? 'Hide' : 'Show'} ${layer.name.toLowerCase()}`, onSelect: then(() => toggle(layer.key)) })),
+  },
 ])
 </script>
 

@@ -18,14 +18,20 @@ const box = computed(() => {
 /** North is up in a drawing whose y runs down. */
 const d = (points: { x: number, y: number }[]) => `M${points.map(point => `${point.x} ${-point.y}`).join('L')}Z`
 const unit = computed(() => Math.max(box.value.width, box.value.height) / 100)
-const middleOf = (points: { x: number, y: number }[]) => ({ x: points.reduce((sum, point) => sum + point.x, 0) / points.length, y: -points.reduce((sum, point) => sum + point.y, 0) / points.length })
+const middleOf = (points: { x: number, y: number }[]) => ({
+  x: points.reduce((sum, point) => sum + point.x, 0) / points.length,
+  y: -points.reduce((sum, point) => sum + point.y, 0) / points.length,
+})
 /** A short arrow down the slope, so that it can be seen which way each face falls. */
 const arrows = computed(() => outlines.value.map(({ face, points }) => {
   const { uphill } = faceAxes(face.place.azimuthDeg)
   const at = middleOf(points)
   return { id: face.id, d: `M${at.x} ${at.y} l${-uphill.x * unit.value * 9} ${uphill.y * unit.value * 9}` }
 }))
-const sides = computed(() => [...(site.streetDeg === null ? [] : [{ name: 'Street', deg: site.streetDeg }]), ...(site.drivewayDeg === null ? [] : [{ name: 'Drive', deg: site.drivewayDeg }])].map((side) => {
+const sides = computed(() => [
+  ...(site.streetDeg === null ? [] : [{ name: 'Street', deg: site.streetDeg }]),
+  ...(site.drivewayDeg === null ? [] : [{ name: 'Drive', deg: site.drivewayDeg }]),
+].map((side) => {
   const angle = side.deg * Math.PI / 180
   const [sin, cos] = [Math.sin(angle), -Math.cos(angle)]
   const reach = Math.min(box.value.width / 2 / Math.max(Math.abs(sin), 1e-6), box.value.height / 2 / Math.max(Math.abs(cos), 1e-6)) - unit.value * 6

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import type { StageId } from '#core/job'
 import { stageOf } from '#core/hand'
-import { faceRef, type Finding, type Ref as FaceRef } from '#core/trade'
+import type { Finding, Ref as FaceRef } from '#core/trade'
 import { useLayers } from '../../composables/useLayers'
+import { selectedOn, stageViews } from '../../stages'
 
 /** The planner's page: ladder, face, slip and findings, with everything reachable by keyboard. */
 const { jobId, stage } = defineProps<{ jobId: string, stage: StageId }>()
@@ -20,14 +21,13 @@ const shown = computed(() => {
   return { job: shownJob, face: shownJob.faces[at] ?? shownJob.faces[0]!, plan: shownPlan.faces[at] ?? shownPlan.faces[0]! }
 })
 
-const wholeStage: Partial<Record<StageId, FaceRef>> = { 'rafters': { kind: 'rafters' }, 'keep-clear': { kind: 'keep-clear' }, 'rows': { kind: 'rows' }, 'rails': { kind: 'rails' } }
+const view = computed(() => stageViews[stage])
 const stagePath = useStagePath()
-const wholeOf = (which: StageId): FaceRef => wholeStage[which] ?? faceRef
-const selection = ref<FaceRef>(wholeOf(stage))
+const selection = ref<FaceRef>(selectedOn(stage))
 /** What to select once the rung it lives on has been reached. */
 let onArrival: FaceRef | null = null
 watch(() => stage, (next) => {
-  selection.value = onArrival ?? wholeOf(next)
+  selection.value = onArrival ?? selectedOn(next)
   onArrival = null
 })
 function goTo(where: StageId, what: FaceRef) {
@@ -50,9 +50,9 @@ const found = computed(() => findingsFor(stage, plan.value.findings))
 /** A finding of another face takes a person there first. */
 async function showFinding(finding: Finding) {
   if (finding.faceId !== face.value.id) await choose(finding.faceId)
-  goTo(finding.stage, finding.about ?? wholeOf(finding.stage))
+  goTo(finding.stage, finding.about ?? selectedOn(finding.stage))
 }
-watch(() => face.value.id, () => selection.value = onArrival ?? wholeOf(stage))
+watch(() => face.value.id, () => selection.value = onArrival ?? selectedOn(stage))
 
 const showsWorking = ref(false)
 const showsHelp = ref(false)
@@ -66,11 +66,10 @@ const charted = computed(() => {
   const at = stage === 'rails' && held.kind === 'rail' ? facePlan.value.rails.findIndex(rail => rail.id === held.id) : -1
   return facePlan.value.uses[at] ? facePlan.value.rails[at]!.id : null
 })
-const onSheet = computed(() => stage === 'load-out' || stage === 'mark-out')
 usePlannerKeys({
   jobId: () => jobId, stage: () => stage, toggle, balance, swapDatum, step,
   undo: store.undo, redo: store.redo,
-  selectAll: () => selection.value = wholeOf(stage),
+  selectAll: () => selection.value = selectedOn(stage),
   showWorking: () => showsWorking.value = true, showHelp: () => showsHelp.value = true, showPalette: () => showsPalette.value = true,
 })
 </script>
@@ -84,25 +83,21 @@ usePlannerKeys({
       :job-id="jobId"
     />
     <main
-      v-if="onSheet"
+      v-if="view.shows === 'sheet'"
       class="min-w-0 flex-1 overflow-y-auto print:overflow-visible"
     >
-      <SheetMarkout
-        v-if="stage === 'mark-out'"
-        :job-id="jobId"
-      />
-      <SheetLoadout
-        v-else
+      <component
+        :is="view.sheet"
         :job-id="jobId"
       />
     </main>
     <template v-else>
       <main class="flex min-w-0 flex-1 flex-col">
         <div class="flex flex-wrap items-center justify-between gap-2 px-4 pt-2">
-          <FaceLayerBar v-if="stage !== 'site'" />
+          <FaceLayerBar v-if="view.shows === 'face'" />
           <span v-else />
           <div class="flex items-center gap-1">
-            <template v-if="stage !== 'site'">
+            <template v-if="view.shows === 'face'">
               <UButton
                 size="xs"
                 color="neutral"
@@ -158,20 +153,20 @@ usePlannerKeys({
         </div>
         <p
           aria-live="polite"
-          :class="stage === 'site' ? 'sr-only' : ''"
+          :class="view.shows === 'page' ? 'sr-only' : ''"
           class="h-6 px-4 text-[15px] font-medium text-chalk-600"
           data-testid="message"
         >
           {{ store.preview ? 'Preview of the cure. Press it to make the change.' : message }}
         </p>
         <div
-          v-if="stage === 'site'"
+          v-if="view.shows === 'page'"
           class="min-h-0 flex-1 overflow-y-auto"
           tabindex="0"
           role="region"
-          aria-label="Site sheet"
+          :aria-label="view.label"
         >
-          <SiteSheet />
+          <component :is="view.page" />
         </div>
         <FaceDrawing
           v-else
@@ -180,8 +175,8 @@ usePlannerKeys({
           :face="shown.face"
           :plan="shown.plan"
           :selection="selection"
-          :shows-hits="stage === 'rafters'"
-          :shows-use="stage === 'rails'"
+          :shows-hits="view.hits"
+          :shows-use="view.use"
           @select="select"
           @nudge="nudge"
         />
@@ -196,28 +191,25 @@ usePlannerKeys({
         aria-label="The slip and the findings"
       >
         <div
-          v-if="stage !== 'site'"
+          v-if="view.shows === 'face'"
           class="min-h-0 flex-1 overflow-y-auto px-4 pt-3 pb-4"
           tabindex="0"
           role="region"
           aria-label="The slip"
         >
-          <SlipSurvey v-if="stage === 'survey'" />
-          <SlipRafters v-else-if="stage === 'rafters'" />
-          <SlipKeepClear v-else-if="stage === 'keep-clear'" />
-          <SlipRows v-else-if="stage === 'rows'" />
-          <SlipRails v-else-if="stage === 'rails'" />
+          <component :is="view.slip" />
         </div>
         <PlannerFindingsList
           class="overflow-y-auto px-4 pt-2 pb-3"
-          :class="stage === 'site' ? '' : 'shrink-0 border-t-2 border-graphite-900 md:max-h-[40%]'"
+          :class="view.shows === 'page' ? '' : 'shrink-0 border-t-2 border-graphite-900 md:max-h-[40%]'"
           :findings="[...found.here, ...found.elsewhere]"
           @cure="store.commit($event.edit)"
           @preview="store.previewEdit($event?.edit ?? null)"
           @show="showFinding"
         />
-        <SitePhotographs
-          v-if="stage === 'site'"
+        <component
+          :is="view.beside"
+          v-if="view.shows === 'page'"
           class="min-h-0 flex-1 overflow-y-auto px-4 pb-3"
           :job-id="jobId"
         />

@@ -8,7 +8,18 @@ import FindingsList from './FindingsList.vue'
 import LadderNav from './LadderNav.vue'
 import WorkingPanel from './WorkingPanel.vue'
 
-const stopped = planJob(changed({}, { rows: [{ count: null, shiftMm: 0, gapBelowMm: null, lowerRailMm: 100, upperRailMm: null, orientation: null, breaks: [], skip: [], held: [], locked: false }] }), catalogue)
+const stopped = planJob(changed({}, { rows: [{
+  count: null,
+  shiftMm: 0,
+  gapBelowMm: null,
+  lowerRailMm: 100,
+  upperRailMm: null,
+  orientation: null,
+  breaks: [],
+  skip: [],
+  held: [],
+  locked: false,
+}] }), catalogue)
 
 describe('the ladder', () => {
   it('has the ground at the bottom, and each rung says whether it wants somebody', async () => {

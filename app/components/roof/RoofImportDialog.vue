@@ -33,7 +33,10 @@ function footprintOf(text: string, eaveEdge: number | null): Answer {
   const found = facesFromGeoJson(text, eaveEdge ?? 1)
   if (!found.ok) return found
   footprint.value = found.value.sides ? { text, sides: found.value.sides, eaveEdge } : null
-  return { ok: true, value: { said: [...found.value.said, GUESSED], faces: found.value.faces.map(({ holes, ...laid }) => ({ face: faceLike(face.value, laid, units.value), holes })) } }
+  return {
+    ok: true,
+    value: { said: [...found.value.said, GUESSED], faces: found.value.faces.map(({ holes, ...laid }) => ({ face: faceLike(face.value, laid, units.value), holes })) },
+  }
 }
 function facesOf(name: string, text: string): Answer {
   const kind = name.split('.').at(-1)?.toLowerCase()
@@ -76,7 +79,12 @@ async function choose(event: Event) {
 const said = (unitMm: number) => asked.value && show(drawingOf(asked.value.text, unitMm), asked.value.text)
 const eaveIs = (edge: number) => footprint.value && show(footprintOf(footprint.value.text, edge), footprint.value.text)
 async function take() {
-  const faces = read.value!.faces.map(({ face: one, holes }): Face => takeHoles.value ? { ...one, obstructions: holes.map((hole, i) => ({ ...hole, id: `hole-${i + 1}`, kind: 'chimney', round: false, clearanceMm: 150 })) } : one)
+  const faces = read.value!.faces.map(({ face: one, holes }): Face => takeHoles.value
+    ? {
+        ...one,
+        obstructions: holes.map((hole, i) => ({ ...hole, id: `hole-${i + 1}`, kind: 'chimney', round: false, clearanceMm: 150 })),
+      }
+    : one)
   const outcome = commit(facesEdit(job.value.faces, faces, replace.value))
   problem.value = outcome.ok ? '' : outcome.problem
   if (!outcome.ok) return

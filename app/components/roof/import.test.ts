@@ -10,13 +10,27 @@ import RoofImportDialog from './RoofImportDialog.vue'
 mockComponent('UModal', { setup: (_, { slots }) => () => h('div', slots.body?.()) })
 mockComponent('PlannerRoofPlan', { setup: () => () => h('div') })
 
-const closed = (points: [number, number][], layer = 'A') => ['0', 'LWPOLYLINE', '8', layer, '90', String(points.length), '70', '1', ...points.flatMap(([x, y]) => ['10', String(x), '20', String(y)])]
+const closed = (points: [number, number][], layer = 'A') => [
+  '0',
+  'LWPOLYLINE',
+  '8',
+  layer,
+  '90',
+  String(points.length),
+  '70',
+  '1',
+  ...points.flatMap(([x, y]) => ['10', String(x), '20', String(y)]),
+]
 const dxf = (units: number | null, ...entities: string[][]) => [
   ...(units === null ? [] : ['0', 'SECTION', '2', 'HEADER', '9', '$INSUNITS', '70', String(units), '0', 'ENDSEC']),
   '0', 'SECTION', '2', 'ENTITIES', ...entities.flat(), '0', 'ENDSEC', '0', 'EOF',
 ].join('\n')
 const ring = [[4, 52], [4.00014, 52], [4.00014, 52.00004], [4, 52.00004], [4, 52]]
-const footprint = (azimuth: number | null, ...holes: number[][][]) => JSON.stringify({ type: 'Feature', properties: { pitch: 30, azimuth, name: 'South' }, geometry: { type: 'Polygon', coordinates: [ring, ...holes] } })
+const footprint = (azimuth: number | null, ...holes: number[][][]) => JSON.stringify({
+  type: 'Feature',
+  properties: { pitch: 30, azimuth, name: 'South' },
+  geometry: { type: 'Polygon', coordinates: [ring, ...holes] },
+})
 
 async function dialog() {
   const host = await mountOnJob(RoofImportDialog, threeRowsOfSix(), { open: true })
@@ -89,7 +103,12 @@ describe('faces from a file', () => {
     expect(job.value.faces).toHaveLength(1)
   })
   it.each([
-    ['a picture', 'roof.dxf', '\u0089PNG', 'not a DXF file'], ['no file of ours', 'roof.xlsx', 'PK', 'not a kind of file'], ['a table that crosses itself', 'face.csv', '0,0\n9000,4000\n9000,0\n0,4000', 'crosses itself'],
+    ['a picture', 'roof.dxf', '\u0089PNG', 'not a DXF file'], ['no file of ours', 'roof.xlsx', 'PK', 'not a kind of file'], [
+      'a table that crosses itself',
+      'face.csv',
+      '0,0\n9000,4000\n9000,0\n0,4000',
+      'crosses itself',
+    ],
     ['words for a footprint', 'roof.geojson', 'well', 'not JSON'],
   ])('%s gets a sentence, and what was read before it is not taken in its place', async (_, name, text, words) => {
     const { give, button, wrapper, job } = await dialog()

@@ -10,7 +10,13 @@ const store = useJobStore()
 const kinds = computed(() => {
   const shown = new Map<PartKind, string>()
   for (const line of loadout.lines) if (line.kind !== 'tool' && !line.fromYard && !shown.has(line.kind)) shown.set(line.kind, line.name)
-  return [...shown].map(([kind, name]) => ({ kind, name, rule: spareRule(kind, job.loadout), own: job.loadout.spares.some(one => one.kind === kind), total: loadout.lines.filter(line => line.kind === kind).reduce((sum, line) => sum + line.spares, 0) }))
+  return [...shown].map(([kind, name]) => ({
+    kind,
+    name,
+    rule: spareRule(kind, job.loadout),
+    own: job.loadout.spares.some(one => one.kind === kind),
+    total: loadout.lines.filter(line => line.kind === kind).reduce((sum, line) => sum + line.spares, 0),
+  }))
 })
 const write = ({ percent, pieces }: Spare) => [percent ? `${percent} %` : '', pieces ? String(pieces) : ''].filter(Boolean).join(' + ') || '0'
 
@@ -27,7 +33,12 @@ function setRule(kind: PartKind, text: string) {
     else if (pieces) spare.pieces = Number(pieces[1])
     else return refused(`“${text.trim()}” is no rule for spares. Write for example 5 %, 2, or 5 % + 2.`)
   }
-  return spare.percent === spareRule(kind, job.loadout).percent && spare.pieces === spareRule(kind, job.loadout).pieces ? done(true) : store.commit(loadoutEdit({ spares: [...others, spare] }))
+  return spare.percent === spareRule(kind, job.loadout).percent && spare.pieces === spareRule(kind, job.loadout).pieces
+    ? done(true)
+    : store.commit(loadoutEdit({ spares: [
+        ...others,
+        spare,
+      ] }))
 }
 </script>
 

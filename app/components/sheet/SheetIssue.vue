@@ -3,7 +3,14 @@ import { type FaceChanges, revisionName } from '#core/sheets/markout'
 import type { UnitSystem } from '#core/units'
 
 /** Where the mark-out stands: which revision is out, what has changed since, and the next to be issued. */
-const { jobId, issued, changes, version, stops, units } = defineProps<{ jobId: string, issued: IssuedRevision[], changes: FaceChanges[], version: number, stops: string[], units: UnitSystem }>()
+const { jobId, issued, changes, version, stops, units } = defineProps<{
+  jobId: string
+  issued: IssuedRevision[]
+  changes: FaceChanges[]
+  version: number
+  stops: string[]
+  units: UnitSystem
+}>()
 const emit = defineEmits<{ issued: [] }>()
 const store = useJobStore()
 const last = computed(() => issued[0] ?? null)

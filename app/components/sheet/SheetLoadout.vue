@@ -6,7 +6,10 @@ const units = computed(() => sheet.value!.job.units)
 const print = () => window.print()
 const part = ref('van')
 const parts5 = computed(() => [
-  { label: 'Van list', value: 'van' }, { label: 'By face', value: 'faces' }, { label: 'Lifts', value: 'lifts' }, { label: 'Cut plan', value: 'cuts' }, { label: 'Buy', value: 'buy' }, { label: 'Spares', value: 'spares' },
+  { label: 'Van list', value: 'van' }, {
+    label: 'By face',
+    value: 'faces',
+  }, { label: 'Lifts', value: 'lifts' }, { label: 'Cut plan', value: 'cuts' }, { label: 'Buy', value: 'buy' }, { label: 'Spares', value: 'spares' },
 ])
 const file = (name: string) => ({ to: `/api/jobs/${jobId}/${name}`, external: true, target: '_blank' })
 const files = [

@@ -13,13 +13,28 @@ const revision = computed(() => sheet.value && sheet.value.issued[0] && !sheet.v
 const pdf = (paper: 'A4' | 'LETTER') => `/api/jobs/${jobId}/mark-out.pdf?paper=${paper}${revision.value === null ? '' : `&revision=${revision.value}`}`
 const files = computed(() => [[
   { label: 'Sheet, A4 (PDF)', to: pdf('A4'), external: true, target: '_blank' }, { label: 'Sheet, Letter (PDF)', to: pdf('LETTER'), external: true, target: '_blank' },
-  { label: 'Marks (CSV)', to: `/api/jobs/${jobId}/mark-out.csv`, external: true, target: '_blank' }, { label: 'Calculations (PDF)', to: `/api/jobs/${jobId}/calculations.pdf`, external: true, target: '_blank' },
+  { label: 'Marks (CSV)', to: `/api/jobs/${jobId}/mark-out.csv`, external: true, target: '_blank' }, {
+    label: 'Calculations (PDF)',
+    to: `/api/jobs/${jobId}/calculations.pdf`,
+    external: true,
+    target: '_blank',
+  },
 ], [
   ...(sheet.value?.job.faces ?? []).flatMap(face => [
-    { label: `${face.name} (DXF)`, to: `/api/jobs/${jobId}/faces/${face.id}/drawing.dxf`, external: true, target: '_blank' }, { label: `${face.name} (SVG)`, to: `/api/jobs/${jobId}/faces/${face.id}/drawing.svg`, external: true, target: '_blank' },
+    {
+      label: `${face.name} (DXF)`,
+      to: `/api/jobs/${jobId}/faces/${face.id}/drawing.dxf`,
+      external: true,
+      target: '_blank',
+    }, { label: `${face.name} (SVG)`, to: `/api/jobs/${jobId}/faces/${face.id}/drawing.svg`, external: true, target: '_blank' },
   ]),
 ], [
-  { label: 'Roof in plan (GeoJSON)', to: `/api/jobs/${jobId}/roof.geojson`, external: true, target: '_blank' }, { label: 'Job file (JSON)', to: `/api/jobs/${jobId}/job.json`, external: true, target: '_blank' },
+  {
+    label: 'Roof in plan (GeoJSON)',
+    to: `/api/jobs/${jobId}/roof.geojson`,
+    external: true,
+    target: '_blank',
+  }, { label: 'Job file (JSON)', to: `/api/jobs/${jobId}/job.json`, external: true, target: '_blank' },
 ]])
 </script>
 

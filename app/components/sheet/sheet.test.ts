@@ -190,7 +190,11 @@ describe('the rest of the load-out', () => {
     const plain = sheetOf(threeRowsOfSix())
     expect((await mountSuspended(LoadLifts, { props: { job: plain.job, loadout: plain.loadout, units: 'metric' } })).text()).toContain('Type the lift’s rated load')
     const heavy = sheetOf(lifted({ liftKg: 25, crateKg: 10 }))
-    expect((await mountSuspended(LoadLifts, { props: { job: heavy.job, loadout: heavy.loadout, units: 'metric' } })).find('[role="alert"]').text()).toContain('Skerry 425: one alone is over the rated load')
+    expect((await mountSuspended(LoadLifts, { props: {
+      job: heavy.job,
+      loadout: heavy.loadout,
+      units: 'metric',
+    } })).find('[role="alert"]').text()).toContain('Skerry 425: one alone is over the rated load')
   })
   it('groups what is bought by supplier with sums', async () => {
     // A shelf on which nobody has priced the labels: they cost something, and it is said that nobody knows what.

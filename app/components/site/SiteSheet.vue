@@ -1,6 +1,24 @@
 <script setup lang="ts">
 import { siteStopWords } from '#core/site'
-import { accesses, accessWords, type Bring, brings, bringWords, coveringStates, coveringStateWords, decisions, decisionWords, exposures, exposureWords, type Hazard, hazards, hazardWords, type Site, type SiteStop, siteStops } from '#core/job'
+import {
+  accesses,
+  accessWords,
+  type Bring,
+  brings,
+  bringWords,
+  coveringStates,
+  coveringStateWords,
+  decisions,
+  decisionWords,
+  exposures,
+  exposureWords,
+  type Hazard,
+  hazards,
+  hazardWords,
+  type Site,
+  type SiteStop,
+  siteStops,
+} from '#core/job'
 import { done, type Outcome, refused } from '#core/outcome'
 import { formatDirection, formatLength, MM_PER_INCH, parseDirection, parseLength, windName } from '#core/units'
 

@@ -5,7 +5,10 @@ import { rafterRow, type Supports } from '#core/job'
 /** What the face's fixings are driven into or hold on to: its kind first, then its own measures. */
 const { face, units, commit } = useFace()
 const supports = computed(() => face.value.supports)
-const kinds: { value: SupportKind, label: string }[] = supportKinds.map(value => ({ value, label: { rafters: 'Rafters or trusses', purlins: 'Purlins or battens', seams: 'Standing seams', screws: 'The sheet’s own screws', sheathing: 'Sheathing' }[value] }))
+const kinds: { value: SupportKind, label: string }[] = supportKinds.map(value => ({
+  value,
+  label: { rafters: 'Rafters or trusses', purlins: 'Purlins or battens', seams: 'Standing seams', screws: 'The sheet’s own screws', sheathing: 'Sheathing' }[value],
+}))
 
 /** Starting sizes of a kind (common practice), to be typed over. */
 function usual(kind: SupportKind): Supports {

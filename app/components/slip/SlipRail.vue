@@ -16,7 +16,12 @@ const use = computed(() => facePlan.value.uses[index.value] ?? null)
 const dutyOf = (atMm: number) => use.value?.fixings.find(duty => duty.xMm === atMm) ?? null
 const rows = computed(() => facePlan.value.rows.rows)
 const placeMm = computed(() => typedPlace(rail, rows.value))
-const zone = computed(() => placeMm.value === null ? null : [rail.zone.fromMm, rail.zone.toMm].map(mm => placeOfLine(rail, rows.value, mm)!).sort((a, b) => a - b) as [number, number])
+const zone = computed(() => placeMm.value === null
+  ? null
+  : [
+      rail.zone.fromMm,
+      rail.zone.toMm,
+    ].map(mm => placeOfLine(rail, rows.value, mm)!).sort((a, b) => a - b) as [number, number])
 const setPlace = (mm: number | null) => commit(placeRailEdit(face.value.id, rail, mm))
 /** What pulls this rail down the slope, and the fixing that holds most of it. */
 const slope = computed(() => {

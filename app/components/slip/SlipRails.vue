@@ -19,7 +19,10 @@ const set = (values: Partial<Omit<ArrayRules, 'rows'>>) => commit(arrayEdit(face
 const named = <T extends { id: string, name: string }>(items: T[], goes: (item: T) => boolean) =>
   items.map(item => ({ label: goes(item) ? item.name : `${item.name} (does not go with the rest)`, value: item.id }))
 const parts = computed(() => facePlan.value.parts)
-const clean = (change: Partial<typeof parts.value>) => mismatches(catalogue.value, { ...parts.value, ...change }, { covering: face.value.covering.kind, support: face.value.supports.kind }).length === 0
+const clean = (change: Partial<typeof parts.value>) => mismatches(catalogue.value, { ...parts.value, ...change }, {
+  covering: face.value.covering.kind,
+  support: face.value.supports.kind,
+}).length === 0
 
 /** Whether a typed limit is set aside because the maker’s is smaller. */
 const over = (what: 'span' | 'overhang') => facePlan.value.limits.overMaker.some(one => one.what === what && !one.engineer)

@@ -10,7 +10,11 @@ const set = (values: Partial<Omit<ArrayRules, 'rows'>>) => commit(arrayEdit(face
 const setRow = (row: number, values: Parameters<typeof rowEdit>[2]) => commit(rowEdit(face.value.id, row, values))
 const named = (items: { id: string, name: string }[]) => items.map(item => ({ label: item.name, value: item.id }))
 const orientationChoices: { label: string, value: Orientation }[] = [{ label: 'Upright', value: 'upright' }, { label: 'On their side', value: 'on-side' }]
-const columnChoices: { label: string, value: ColumnRule }[] = [{ label: 'On common columns', value: 'aligned' }, { label: 'Each in the middle of its stretch', value: 'free' }, { label: 'Half a module over in turn', value: 'brick' }]
+const columnChoices: { label: string, value: ColumnRule }[] = [
+  { label: 'On common columns', value: 'aligned' },
+  { label: 'Each in the middle of its stretch', value: 'free' },
+  { label: 'Half a module over in turn', value: 'brick' },
+]
 const stackChoices: { label: string, value: StackEnd }[] = [{ label: 'The lower line, eave up', value: 'eave' }, { label: 'The upper line, ridge down', value: 'ridge' }]
 const asksRows = ref(false)
 /** A locked row keeps its modules where they are and its gap, so that neither a solve nor a wider strip changes it. */

@@ -52,7 +52,10 @@ describe('rows', () => {
   })
   it('read their lower edge off the datum corner, and go where it is typed, on an eave out of level', async () => {
     const corners = ([[0, 20, 'eave'], [9000, 0, 'rake'], [9000, 6500, 'ridge'], [0, 6500, 'rake']] as const).map(([xMm, yMm, edge]) => ({ xMm, yMm, edge }))
-    const { type, plan, field } = await mountOnJob(SlipRows, { ...changed({ outline: { kind: 'corners', corners }, datum: 'left' }), units: 'metric' }, {}, { kind: 'row', index: 0 })
+    const { type, plan, field } = await mountOnJob(SlipRows, {
+      ...changed({ outline: { kind: 'corners', corners }, datum: 'left' }),
+      units: 'metric',
+    }, {}, { kind: 'row', index: 0 })
     const reading = () => plan.value.faces[0]!.marks.find(step => step.id === 'first-row')!.marks[0]!.readingMm
     expect((field('Lower edge').element as HTMLInputElement).value).toBe(`${Math.round(reading())} mm`)
     await type('Lower edge', '400')
@@ -109,7 +112,16 @@ describe('rafters', () => {
   })
   it.each(['purlins', 'seams', 'screws', 'sheathing'] as const)('%s have fields of their own', async (kind) => {
     const supports = {
-      purlins: { kind: 'purlins', member: 'batten', firstMm: 300, spacingMm: 600, widthMm: 50, thicknessMm: null, batten: null, found: [] }, seams: { kind: 'seams', firstMm: 200, spacingMm: 430 },
+      purlins: {
+        kind: 'purlins',
+        member: 'batten',
+        firstMm: 300,
+        spacingMm: 600,
+        widthMm: 50,
+        thicknessMm: null,
+        batten: null,
+        found: [],
+      }, seams: { kind: 'seams', firstMm: 200, spacingMm: 430 },
       screws: { kind: 'screws', firstMm: 125, spacingMm: 250, firstRowMm: 150, rowSpacingMm: 600 }, sheathing: { kind: 'sheathing', thicknessMm: 18, areas: [] },
     } as const
     const { wrapper, edits, type } = await mountOnJob(SlipRafters, changed({ supports: supports[kind] as never }), {}, { kind: 'rafters' })
@@ -138,7 +150,16 @@ describe('survey', () => {
     await type('Across', '6"')
     expect(now.value.faces[0]!.obstructions[0]).toMatchObject({ widthMm: expect.closeTo(152.4, 6) as number, heightMm: expect.closeTo(152.4, 6) as number })
   })
-  it.each(['coursed-shingle', 'interlocking-tile', 'plain-tile', 'slate', 'pressed-metal-tile', 'screwed-sheet', 'standing-seam', 'felt-and-battens'] as const)('%s shows its own measures, none without a unit', async (kind) => {
+  it.each([
+    'coursed-shingle',
+    'interlocking-tile',
+    'plain-tile',
+    'slate',
+    'pressed-metal-tile',
+    'screwed-sheet',
+    'standing-seam',
+    'felt-and-battens',
+  ] as const)('%s shows its own measures, none without a unit', async (kind) => {
     const { wrapper } = await mountOnJob(SurveyCovering, changed({ covering: usualCovering(kind, true) }))
     for (const input of wrapper.findAll('input')) expect((input.element as HTMLInputElement).value).toMatch(/["']$/)
     expect(wrapper.text()).not.toMatch(noFigure)

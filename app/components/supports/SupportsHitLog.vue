@@ -18,7 +18,13 @@ const heightText = ref(formatLength(units.value === 'imperial' ? 36 * 25.4 : 900
 const problem = ref('')
 const readingId = useId()
 
-const toHit = ({ readingMm, yMm, state: how }: CalledReading): Hit => ({ id: newId(), xMm: placeAlong(face.value, readingMm), yMm: placeUp(face.value, yMm), state: how, use: 'rafter' })
+const toHit = ({ readingMm, yMm, state: how }: CalledReading): Hit => ({
+  id: newId(),
+  xMm: placeAlong(face.value, readingMm),
+  yMm: placeUp(face.value, yMm),
+  state: how,
+  use: 'rafter',
+})
 
 /** Puts readings at the end of the log, all or none. */
 function log(readings: CalledReading[]): Outcome<unknown> {

@@ -11,7 +11,11 @@ const proved = computed(() => rafters.value.filter(rafter => rafter.state === 'p
 const layouts: { value: RafterLayout, label: string }[] = [
   { value: 'nominal', label: 'A typed spacing' }, { value: 'fitted', label: 'The hit log, as a regular row' }, { value: 'irregular', label: 'The hit log, each by itself' },
 ]
-const timberChoices: { value: Timber, label: string }[] = [{ value: 'truss', label: 'Trusses' }, { value: 'sawn', label: 'Sawn rafters' }, { value: 'old', label: 'Old or hewn rafters' }]
+const timberChoices: { value: Timber, label: string }[] = [
+  { value: 'truss', label: 'Trusses' },
+  { value: 'sawn', label: 'Sawn rafters' },
+  { value: 'old', label: 'Old or hewn rafters' },
+]
 const nominal = computed(() => supports.layout === 'nominal')
 
 /** Readings are typed from the datum corner; the job keeps places from the left rake. An emptied field forgets the find. */

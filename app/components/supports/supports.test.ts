@@ -8,13 +8,19 @@ import SupportsPurlins from './SupportsPurlins.vue'
 const noFigure = /\bNaN\b|\bInfinity\b|\bundefined\b|\[object/
 const battens: PurlinSupports = { kind: 'purlins', member: 'batten', firstMm: 300, spacingMm: 345, widthMm: 50, thicknessMm: 40, batten: null, found: [] }
 /** The part as it stands on a face whose supports are these, with a snow load so that battens have something to carry. */
-const mounted = (supports: PurlinSupports) => mountOnJob(SupportsPurlins, after(changed({ supports }), { type: 'set-loads', values: { rules: plainRules('us-2010') } }), { supports })
+const mounted = (supports: PurlinSupports) => mountOnJob(SupportsPurlins, after(changed({ supports }), {
+  type: 'set-loads',
+  values: { rules: plainRules('us-2010') },
+}), { supports })
 
 describe('the hit log', () => {
   it('reads places and heights off the datum corner, on an eave whose datum end lies 25 mm higher', async () => {
     const corners = ([[0, 0, 'eave'], [9000, 25, 'rake'], [9000, 6500, 'ridge'], [0, 6500, 'rake']] as const).map(([xMm, yMm, edge]) => ({ xMm, yMm, edge }))
     const supports = { ...rafterRow(300, 600, 38, []), layout: 'fitted' as const }
-    const { type, job, wrapper } = await mountOnJob(SupportsHitLog, { ...changed({ outline: { kind: 'corners', corners }, datum: 'right', supports }), units: 'metric' }, { supports })
+    const { type, job, wrapper } = await mountOnJob(SupportsHitLog, {
+      ...changed({ outline: { kind: 'corners', corners }, datum: 'right', supports }),
+      units: 'metric',
+    }, { supports })
     await type('Height', '900')
     await type('Reading', '1500')
     await wrapper.find('form').trigger('submit')
@@ -28,7 +34,10 @@ describe('lines of timber across the roof', () => {
   it('without a thickness no thread counts, and the plan stops until one is typed', async () => {
     const { plan, type, job, wrapper } = await mounted({ ...battens, thicknessMm: null })
     expect(wrapper.text()).toContain('nobody has measured it')
-    expect(plan.value.findings.find(one => one.id.startsWith('no-thickness'))).toMatchObject({ severity: 'stop', sentence: expect.stringContaining('how thick the battens are') as string })
+    expect(plan.value.findings.find(one => one.id.startsWith('no-thickness'))).toMatchObject({
+      severity: 'stop',
+      sentence: expect.stringContaining('how thick the battens are') as string,
+    })
     await type('Thickness', '1 1/2"')
     expect((job.value.faces[0]!.supports as PurlinSupports).thicknessMm).toBeCloseTo(38.1, 6)
     expect(plan.value.findings.some(one => one.id.startsWith('no-thickness'))).toBe(false)
@@ -46,7 +55,12 @@ describe('lines of timber across the roof', () => {
     const figures: [label: string, text: string, of: () => number, to: number][] = [
       ['Rafters under them', '18"', () => own().rafterSpacingMm, 457.2], ['Nail diameter', '0.148"', () => own().nails.diameterMm, 3.7592],
       ['Nail length', '3 1/4"', () => own().nails.lengthMm, 82.55], ['Nail head', '5/16"', () => own().nails.headMm, 7.9375],
-      ['Bending strength', '1000 psi', () => own().bendingMpa, 6.894757], ['Shear strength', '150 psi', () => own().shearMpa, 1.0342136], ['Nails at a rafter', '2', () => own().nails.perRafter, 2],
+      [
+        'Bending strength',
+        '1000 psi',
+        () => own().bendingMpa,
+        6.894757,
+      ], ['Shear strength', '150 psi', () => own().shearMpa, 1.0342136], ['Nails at a rafter', '2', () => own().nails.perRafter, 2],
     ]
     for (const [label, text, of, to] of figures) {
       // The part keeps the supports it was given, so each edit is looked at by itself.

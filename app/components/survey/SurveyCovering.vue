@@ -13,10 +13,21 @@ const choose = (kind: CoveringKind) => kind === covering.value.kind || put(usual
 
 /** The lengths that each kind is measured by, with what they are called. */
 const names: Record<string, [label: string, hint?: string]> = {
-  exposureMm: ['Exposure', 'Height of a course that shows'], gaugeMm: ['Gauge', 'Height of a course that shows'], lengthMm: ['Length', 'of a whole slate'], lapMm: ['Lap', 'over the next but one below'],
-  coverWidthMm: ['Cover width', 'of one unit'], ribMm: ['Ribs apart'], firstCourseMm: ['First course', 'Its lower edge, up from the eave'], firstColumnMm: ['First column', 'Its left edge, from the eave’s left end'],
+  exposureMm: [
+    'Exposure',
+    'Height of a course that shows',
+  ], gaugeMm: ['Gauge', 'Height of a course that shows'], lengthMm: ['Length', 'of a whole slate'], lapMm: ['Lap', 'over the next but one below'],
+  coverWidthMm: ['Cover width', 'of one unit'], ribMm: ['Ribs apart'], firstCourseMm: ['First course', 'Its lower edge, up from the eave'], firstColumnMm: [
+    'First column',
+    'Its left edge, from the eave’s left end',
+  ],
 }
-const lengths = computed(() => Object.keys(names).filter(key => key in covering.value).map(key => ({ key, label: names[key]![0], hint: names[key]![1], mm: (covering.value as unknown as Record<string, number>)[key]! })))
+const lengths = computed(() => Object.keys(names).filter(key => key in covering.value).map(key => ({
+  key,
+  label: names[key]![0],
+  hint: names[key]![1],
+  mm: (covering.value as unknown as Record<string, number>)[key]!,
+})))
 const set = (key: string, mm: number) => put({ ...covering.value, [key]: mm } as Covering)
 const courses = computed(() => coursesOf(covering.value))
 const columns = computed(() => columnsOf(covering.value))

@@ -23,7 +23,11 @@ const tell = (outcome: Outcome<unknown>) => problem.value = outcome.ok ? '' : ou
 function add() {
   const id = newId().slice(0, 8)
   const { moduleId, railId, mountId, clampsId } = face.value.array
-  const made = { ...starterFace(id, `Face ${job.value.faces.length + 1}`, units.value, { moduleId, railId, mountId, clampsId }), covering: face.value.covering, supports: bareSupports(face.value.supports) }
+  const made = {
+    ...starterFace(id, `Face ${job.value.faces.length + 1}`, units.value, { moduleId, railId, mountId, clampsId }),
+    covering: face.value.covering,
+    supports: bareSupports(face.value.supports),
+  }
   const east = Math.max(...job.value.faces.map(one => one.place.eastMm)) + 14_000
   const outcome = commit({ type: 'add-face', at: job.value.faces.length, face: { ...made, place: { ...face.value.place, eastMm: east } } })
   tell(outcome)

@@ -20,7 +20,17 @@ mockNuxtImport('useTicks', () => () => {
   }
   return { ticked, set, reached: ref(true) }
 })
-mockNuxtImport('useRoute', () => () => ({ params: { id: 'one' }, query: {}, meta: {}, path: '/jobs/one/roof', fullPath: '/jobs/one/roof', hash: '', name: 'roof', matched: [], redirectedFrom: undefined }))
+mockNuxtImport('useRoute', () => () => ({
+  params: { id: 'one' },
+  query: {},
+  meta: {},
+  path: '/jobs/one/roof',
+  fullPath: '/jobs/one/roof',
+  hash: '',
+  name: 'roof',
+  matched: [],
+  redirectedFrom: undefined,
+}))
 
 interface More { issued?: unknown[], changes?: unknown[] }
 const sheetOf = (job: Job, { issued = [], changes = [] }: More = {}) => ({ job, plan: planJob(job, catalogue), issued, changes })

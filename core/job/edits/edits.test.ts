@@ -1,9 +1,30 @@
 import { describe, expect, it } from 'vitest'
 import { catalogue, threeRowsOfSix } from '../../../tests/fixtures/jobs'
 import { type Random, seeded } from '../../../tests/fixtures/random'
-import { applyEdit, type Edit, editKinds, foldEntries, inverseOf, type Job, obstacleIn, type PlainEdit, pushHistory, readEdit, readJob, stacksOf, starterFace, starterJob, touches, wordsFor } from '../index'
+import {
+  applyEdit,
+  type Edit,
+  editKinds,
+  foldEntries,
+  inverseOf,
+  type Job,
+  obstacleIn,
+  type PlainEdit,
+  pushHistory,
+  readEdit,
+  readJob,
+  stacksOf,
+  starterFace,
+  starterJob,
+  touches,
+  wordsFor,
+} from '../index'
 
-const logged = (): Job => applyEdit(threeRowsOfSix(), { type: 'log-hits', faceId: 'main', hits: ['a', 'b', 'c'].map((id, at) => ({ at, hit: { id, xMm: 610 * at, yMm: 900, state: 'knock', use: 'rafter' } })) })
+const logged = (): Job => applyEdit(threeRowsOfSix(), {
+  type: 'log-hits',
+  faceId: 'main',
+  hits: ['a', 'b', 'c'].map((id, at) => ({ at, hit: { id, xMm: 610 * at, yMm: 900, state: 'knock', use: 'rafter' } })),
+})
 
 /** An edit of any kind that can be made to the job as it stands. */
 function randomPlain(job: Job, random: Random): PlainEdit {
@@ -42,7 +63,10 @@ describe('edits', () => {
     expect([...made].sort()).toEqual(editKinds.map(kind => kind.schema.shape.type.value).sort())
   })
 
-  it.each(editKinds.map(kind => [kind.schema.shape.type.value, kind] as const))('%s: its example can be read, changes the job, collides with itself only where it should, and has words', (type, kind) => {
+  it.each(editKinds.map(kind => [
+    kind.schema.shape.type.value,
+    kind,
+  ] as const))('%s: its example can be read, changes the job, collides with itself only where it should, and has words', (type, kind) => {
     const random = seeded(11)
     const two = applyEdit(logged(), { type: 'add-face', at: 1, face: { ...logged().faces[0]!, id: 'wing' } })
     const edits = Array.from({ length: 40 }, () => kind.example(two, random) as PlainEdit)
@@ -72,15 +96,25 @@ describe('edits', () => {
   })
 
   it('whose face somebody else has removed are passed over, and refused with a sentence when sent', () => {
-    const two = applyEdit(threeRowsOfSix(), { type: 'add-face', at: 1, face: starterFace('wing', 'Wing', 'metric', { moduleId: 'skerry-425', railId: 'bollard-light', mountId: 'limpet-flashed', clampsId: 'pinch-inch' }) })
+    const two = applyEdit(threeRowsOfSix(), {
+      type: 'add-face',
+      at: 1,
+      face: starterFace('wing', 'Wing', 'metric', { moduleId: 'skerry-425', railId: 'bollard-light', mountId: 'limpet-flashed', clampsId: 'pinch-inch' }),
+    })
     const pitch: Edit = { type: 'set-face', faceId: 'wing', values: { pitchDeg: 20 } }
     const removed = applyEdit(two, { type: 'remove-face', faceId: 'wing' })
-    const folded = foldEntries({ job: removed, stacks: { undo: [], redo: [] } }, [{ id: 'a', kind: 'edit', edit: pitch }, { id: 'b', kind: 'edit', edit: { type: 'set-job', values: { title: 'Kept' } } }])
+    const folded = foldEntries({ job: removed, stacks: { undo: [], redo: [] } }, [
+      { id: 'a', kind: 'edit', edit: pitch },
+      { id: 'b', kind: 'edit', edit: { type: 'set-job', values: { title: 'Kept' } } },
+    ])
     expect(folded.job.title).toBe('Kept')
     expect(folded.stacks.undo).toHaveLength(1)
     const read = readEdit(pitch, removed, catalogue)
     expect(read.ok ? '' : read.problems[0]!.sentence).toContain('removed meanwhile')
-    for (const edit of [{ type: 'remove-face', faceId: 'main' }, { type: 'batch', edits: [{ type: 'remove-face', faceId: 'main' }, { type: 'set-array', faceId: 'main', values: {} }] }]) expect(readEdit(edit, removed, catalogue).ok).toBe(false)
+    for (const edit of [
+      { type: 'remove-face', faceId: 'main' },
+      { type: 'batch', edits: [{ type: 'remove-face', faceId: 'main' }, { type: 'set-array', faceId: 'main', values: {} }] },
+    ]) expect(readEdit(edit, removed, catalogue).ok).toBe(false)
   })
 
   it('keep two people’s hit logs apart, and leave what was logged meanwhile when a fit is taken back', () => {

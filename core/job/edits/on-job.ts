@@ -1,5 +1,20 @@
 import { z } from 'zod'
-import { type Job, jobSchema, jobWords, keepClearSchema, keepClearWords, loadoutSchema, loadoutWords, loadsSchema, loadsWords, siteFactWords, siteSchema, vanSchema, vanWords, type WordsOf } from '../schema'
+import {
+  type Job,
+  jobSchema,
+  jobWords,
+  keepClearSchema,
+  keepClearWords,
+  loadoutSchema,
+  loadoutWords,
+  loadsSchema,
+  loadsWords,
+  siteFactWords,
+  siteSchema,
+  vanSchema,
+  vanWords,
+  type WordsOf,
+} from '../schema'
 import { editKind, keysOf, oldValues, wordsOfValues } from './kind'
 
 /** Facts of one part of the job, replaced whole: whoever changes others does not collide. */
@@ -25,7 +40,11 @@ export const setSite = settingOf('set-site', 'site', siteSchema, siteFactWords, 
 export const setKeepClear = settingOf('set-keep-clear', 'keepClear', keepClearSchema, keepClearWords, [{ sprinklers: true }, { coverageAs: 'envelope', ridgeChoice: 'far' }])
 export const setLoads = settingOf('set-loads', 'loads', loadsSchema, loadsWords, [{ engineer: { asked: true, name: '' } }, { rules: { edition: 'none' } }])
 export const setVan = settingOf('set-van', 'van', vanSchema, vanWords, [{ longestMm: null }, { longestMm: 3600 }])
-export const setLoadout = settingOf('set-loadout', 'loadout', loadoutSchema, loadoutWords, [{ liftKg: 150 }, { liftKg: null, spares: [] }, { spares: [{ kind: 'screw', percent: 5, pieces: 2 }] }])
+export const setLoadout = settingOf('set-loadout', 'loadout', loadoutSchema, loadoutWords, [
+  { liftKg: 150 },
+  { liftKg: null, spares: [] },
+  { spares: [{ kind: 'screw', percent: 5, pieces: 2 }] },
+])
 
 /** What the job is called and measured in. */
 export const setJob = editKind({

@@ -102,4 +102,15 @@ export const rowWords: WordsOf<RowRule> = {
 }
 
 /** A row nobody has said anything about. */
-export const plainRow: RowRule = { count: null, shiftMm: 0, gapBelowMm: null, lowerRailMm: null, upperRailMm: null, orientation: null, breaks: [], skip: [], held: [], locked: false }
+export const plainRow: RowRule = {
+  count: null,
+  shiftMm: 0,
+  gapBelowMm: null,
+  lowerRailMm: null,
+  upperRailMm: null,
+  orientation: null,
+  breaks: [],
+  skip: [],
+  held: [],
+  locked: false,
+}

@@ -23,7 +23,10 @@ export const coveringSchema = z.discriminatedUnion('kind', [
   z.object({
     kind: z.literal('interlocking-tile'), gaugeMm, coverWidthMm, firstCourseMm, firstColumnMm,
     /** The flat pan in which a hook's arm may leave, mm from the tile's left edge. */
-    pan: z.object({ fromMm: lengthMm('The pan', 0, 600), toMm: lengthMm('The pan', 0, 600) }).refine(pan => pan.toMm > pan.fromMm, 'The pan must end to the right of where it begins.'),
+    pan: z.object({
+      fromMm: lengthMm('The pan', 0, 600),
+      toMm: lengthMm('The pan', 0, 600),
+    }).refine(pan => pan.toMm > pan.fromMm, 'The pan must end to the right of where it begins.'),
   }),
   z.object({ kind: z.literal('plain-tile'), gaugeMm, coverWidthMm, firstCourseMm, firstColumnMm }),
   z.object({
@@ -49,6 +52,10 @@ export const coveringSchema = z.discriminatedUnion('kind', [
     firstCourseMm,
   }),
 ]).superRefine((covering, context) => {
-  if (covering.kind === 'slate' && covering.lengthMm - covering.lapMm < 120) context.addIssue({ code: 'custom', path: ['lapMm'], message: 'The lap leaves nothing of the slate: it must be at least 120 mm (4 3/4 in) less than the slate’s length.' })
+  if (covering.kind === 'slate' && covering.lengthMm - covering.lapMm < 120) context.addIssue({
+    code: 'custom',
+    path: ['lapMm'],
+    message: 'The lap leaves nothing of the slate: it must be at least 120 mm (4 3/4 in) less than the slate’s length.',
+  })
 })
 export type Covering = z.infer<typeof coveringSchema>

@@ -113,5 +113,12 @@ export type EnSnow = z.infer<typeof enSnow>
 
 /** Nobody has said what loads the roof: spans are the usual ones. */
 export const noLoads: Loads = {
-  rules: { edition: 'none' }, building: { form: null, heightMm: null, widthMm: null, lengthMm: null, framing: 'unasked', eaveOverhangMm: null }, engineer: { asked: false, name: '' },
+  rules: { edition: 'none' }, building: {
+    form: null,
+    heightMm: null,
+    widthMm: null,
+    lengthMm: null,
+    framing: 'unasked',
+    eaveOverhangMm: null,
+  }, engineer: { asked: false, name: '' },
 }

@@ -27,7 +27,11 @@ const tapedSchema = z.object({
   const sides = tapedForms[outline.form]
   if (outline.sides.length !== sides) context.addIssue({ code: 'custom', path: ['sides'], message: `This shape has ${sides} sides, not ${outline.sides.length}.` })
   outline.diagonals.forEach(({ from, to }, i) => {
-    if (from >= sides || to >= sides || from === to) context.addIssue({ code: 'custom', path: ['diagonals', i], message: `A length is taped between two different corners of ${sides}.` })
+    if (from >= sides || to >= sides || from === to) context.addIssue({
+      code: 'custom',
+      path: ['diagonals', i],
+      message: `A length is taped between two different corners of ${sides}.`,
+    })
   })
 })
 
@@ -39,8 +43,16 @@ const cornersSchema = z.object({
 }).superRefine(({ corners }, context) => {
   const points = corners.map(({ xMm, yMm }) => ({ x: xMm, y: yMm }))
   const crossing = firstCrossing(points)
-  if (crossing) context.addIssue({ code: 'custom', path: ['corners', crossing[0]], message: `The outline crosses itself: the edges after corners ${crossing[0] + 1} and ${crossing[1] + 1} meet. Check the order of the corners.` })
-  else if (signedAreaMm2(points) < 100_000) context.addIssue({ code: 'custom', path: ['corners'], message: 'These corners enclose next to nothing, or run clockwise. Give them anticlockwise, starting at the eave’s left end.' })
+  if (crossing) context.addIssue({
+    code: 'custom',
+    path: ['corners', crossing[0]],
+    message: `The outline crosses itself: the edges after corners ${crossing[0] + 1} and ${crossing[1] + 1} meet. Check the order of the corners.`,
+  })
+  else if (signedAreaMm2(points) < 100_000) context.addIssue({
+    code: 'custom',
+    path: ['corners'],
+    message: 'These corners enclose next to nothing, or run clockwise. Give them anticlockwise, starting at the eave’s left end.',
+  })
   if (!corners.some(({ edge }) => edge === 'eave')) context.addIssue({ code: 'custom', path: ['corners'], message: 'Say which edge is the eave: the tapes are hooked on it.' })
 })
 

@@ -80,7 +80,12 @@ const battenSchema = z.object({
 export type BattenBuild = z.infer<typeof battenSchema>
 
 /** A usual batten's nailing, to be typed over (common practice). */
-export const plainBatten: BattenBuild = { rafterSpacingMm: 600, bendingMpa: 16, shearMpa: 3.2, nails: { kind: 'smooth', diameterMm: 3.1, lengthMm: 63, headMm: 7, faxMpa: null, perRafter: 1 } }
+export const plainBatten: BattenBuild = {
+  rafterSpacingMm: 600,
+  bendingMpa: 16,
+  shearMpa: 3.2,
+  nails: { kind: 'smooth', diameterMm: 3.1, lengthMm: 63, headMm: 7, faxMpa: null, perRafter: 1 },
+}
 
 /** Lines of timber across the roof. */
 const acrossSchema = z.object({

@@ -74,5 +74,8 @@ export function enCurves(form: keyof typeof tables, pitchDeg: number): Record<st
   const rows = tables[form].map(table => betweenPitches(table, pitchDeg, mixed))
   if (rows.some(one => one === null)) return null
   const size = (suction: number) => Math.max(0, -suction)
-  return Object.fromEntries(rows.flatMap(row => Object.entries(row!.suction).map(([zone, [ten, one]]) => [zone, { one: size(one), ten: size(ten), down: Math.max(0, row!.pressure[zone] ?? 0) }])))
+  return Object.fromEntries(rows.flatMap(row => Object.entries(row!.suction).map(([zone, [ten, one]]) => [
+    zone,
+    { one: size(one), ten: size(ten), down: Math.max(0, row!.pressure[zone] ?? 0) },
+  ])))
 }

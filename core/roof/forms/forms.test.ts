@@ -24,7 +24,12 @@ const forms: [string, RoofForm, number, number][] = [
   ['hip', { kind: 'hip', lengthMm: 12_000, depthMm: 8000, pitchDeg: 30, endPitchDeg: 30, azimuthDeg: 200 }, 4, 12_000 * 8000],
   ['hip with steep ends', { kind: 'hip', lengthMm: 12_000, depthMm: 8000, pitchDeg: 30, endPitchDeg: 60, azimuthDeg: 77 }, 4, 12_000 * 8000],
   ['pyramid', { kind: 'hip', lengthMm: 8000, depthMm: 8000, pitchDeg: 30, endPitchDeg: 30, azimuthDeg: 0 }, 4, 8000 * 8000],
-  ['cross gable', { kind: 'cross-gable', lengthMm: 14_000, depthMm: 9000, pitchDeg: 35, wingWidthMm: 5000, wingOutMm: 2500, wingAtMm: 9000, wingPitchDeg: 38, azimuthDeg: 300 }, 4, 14_000 * 9000 + 5000 * 2500],
+  [
+    'cross gable',
+    { kind: 'cross-gable', lengthMm: 14_000, depthMm: 9000, pitchDeg: 35, wingWidthMm: 5000, wingOutMm: 2500, wingAtMm: 9000, wingPitchDeg: 38, azimuthDeg: 300 },
+    4,
+    14_000 * 9000 + 5000 * 2500,
+  ],
   ['lean-to', { kind: 'lean-to', lengthMm: 6000, depthMm: 3000, pitchDeg: 12, azimuthDeg: 135 }, 1, 6000 * 3000],
 ]
 
@@ -83,8 +88,14 @@ describe('sizes that can’t be', () => {
     ['ends that meet before the sides', { kind: 'hip', lengthMm: 6000, depthMm: 9000, pitchDeg: 30, endPitchDeg: 30, azimuthDeg: 180 }],
     ['a wall of a pitch', { kind: 'gable', lengthMm: 6000, depthMm: 9000, pitchDeg: 80, azimuthDeg: 180 }],
     ['a pitch that is no number', { kind: 'gable', lengthMm: 6000, depthMm: 9000, pitchDeg: Number.NaN, azimuthDeg: 180 }],
-    ['a wing higher than the house', { kind: 'cross-gable', lengthMm: 9000, depthMm: 6000, pitchDeg: 20, wingWidthMm: 6000, wingOutMm: 2000, wingAtMm: 4500, wingPitchDeg: 45, azimuthDeg: 180 }],
-    ['a wing off the front', { kind: 'cross-gable', lengthMm: 9000, depthMm: 9000, pitchDeg: 40, wingWidthMm: 4000, wingOutMm: 2000, wingAtMm: 1000, wingPitchDeg: 40, azimuthDeg: 180 }],
+    [
+      'a wing higher than the house',
+      { kind: 'cross-gable', lengthMm: 9000, depthMm: 6000, pitchDeg: 20, wingWidthMm: 6000, wingOutMm: 2000, wingAtMm: 4500, wingPitchDeg: 45, azimuthDeg: 180 },
+    ],
+    [
+      'a wing off the front',
+      { kind: 'cross-gable', lengthMm: 9000, depthMm: 9000, pitchDeg: 40, wingWidthMm: 4000, wingOutMm: 2000, wingAtMm: 1000, wingPitchDeg: 40, azimuthDeg: 180 },
+    ],
     ['a house of nothing', { kind: 'lean-to', lengthMm: 0, depthMm: 3000, pitchDeg: 20, azimuthDeg: 180 }],
   ])('%s: a sentence', (_, form) => {
     const result = roofFaces(form)

@@ -8,7 +8,17 @@ import { layFace, type LaidFace, type PlanFace } from '../from-plan'
 export type RoofForm
   = | { kind: 'gable', lengthMm: number, depthMm: number, pitchDeg: number, azimuthDeg: number }
     | { kind: 'hip', lengthMm: number, depthMm: number, pitchDeg: number, endPitchDeg: number, azimuthDeg: number }
-    | { kind: 'cross-gable', lengthMm: number, depthMm: number, pitchDeg: number, wingWidthMm: number, wingOutMm: number, wingAtMm: number, wingPitchDeg: number, azimuthDeg: number }
+    | {
+      kind: 'cross-gable'
+      lengthMm: number
+      depthMm: number
+      pitchDeg: number
+      wingWidthMm: number
+      wingOutMm: number
+      wingAtMm: number
+      wingPitchDeg: number
+      azimuthDeg: number
+    }
     | { kind: 'lean-to', lengthMm: number, depthMm: number, pitchDeg: number, azimuthDeg: number }
 
 export type RoofFormKind = RoofForm['kind']
@@ -72,7 +82,12 @@ function crossGableFaces(form: Extract<RoofForm, { kind: 'cross-gable' }>): Form
   const reach = w / 2 * Math.tan(radians(wingPitchDeg)) / Math.tan(radians(pitchDeg))
   if (reach > D / 2 - 100) return { problem: `The wing’s ridge would stand as high as the main one or higher. Make it narrower or flatter: at this width ${degrees(Math.atan((D / 2 - 100) * Math.tan(radians(pitchDeg)) / (w / 2))).toFixed(1)}° at most.` }
   return [
-    { name: 'Front', turnDeg: 0, pitchDeg, corners: [at(0, 0, 'eave'), at(c - w / 2, 0, 'valley'), at(c, reach, 'valley'), at(c + w / 2, 0, 'eave'), at(L, 0, 'rake'), at(L, D / 2, 'ridge'), at(0, D / 2, 'rake')] },
+    {
+      name: 'Front',
+      turnDeg: 0,
+      pitchDeg,
+      corners: [at(0, 0, 'eave'), at(c - w / 2, 0, 'valley'), at(c, reach, 'valley'), at(c + w / 2, 0, 'eave'), at(L, 0, 'rake'), at(L, D / 2, 'ridge'), at(0, D / 2, 'rake')],
+    },
     { name: 'Back', turnDeg: 180, pitchDeg, corners: [at(L, D, 'eave'), at(0, D, 'rake'), at(0, D / 2, 'ridge'), at(L, D / 2, 'rake')] },
     { name: 'Wing left', turnDeg: 90, pitchDeg: wingPitchDeg, corners: [at(c - w / 2, -out, 'rake'), at(c, -out, 'ridge'), at(c, reach, 'valley'), at(c - w / 2, 0, 'eave')] },
     { name: 'Wing right', turnDeg: -90, pitchDeg: wingPitchDeg, corners: [at(c, -out, 'rake'), at(c + w / 2, -out, 'eave'), at(c + w / 2, 0, 'valley'), at(c, reach, 'ridge')] },

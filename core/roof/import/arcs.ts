@@ -33,7 +33,10 @@ function chordsOf(from: DrawnCorner, to: DrawnCorner, most: number): { points: P
   const centre = { x: (from.x + to.x) / 2 - (to.y - from.y) / chord * toCentre, y: (from.y + to.y) / 2 + (to.x - from.x) / chord * toCentre }
   const start = Math.atan2(from.y - centre.y, from.x - centre.x)
   return {
-    points: Array.from({ length: chords }, (_, k) => ({ x: centre.x + radius * Math.cos(start + angle * k / chords), y: centre.y + radius * Math.sin(start + angle * k / chords) })),
+    points: Array.from({ length: chords }, (_, k) => ({
+      x: centre.x + radius * Math.cos(start + angle * k / chords),
+      y: centre.y + radius * Math.sin(start + angle * k / chords),
+    })),
     offMm: radius * (1 - Math.cos(angle / (2 * chords))),
   }
 }

@@ -38,7 +38,10 @@ export function outlineFromCsv(text: string, units: UnitSystem): Outcome<Outline
 function named(outline: Extract<Outline, { kind: 'corners' }>, listed: { x: number, y: number, edge: string }[]): Outcome<Outline> {
   const shift = { x: Math.min(...listed.map(one => one.x)), y: Math.min(...listed.map(one => one.y)) }
   const left = Math.min(...outline.corners.map(one => one.xMm))
-  const indexOf = (corner: { xMm: number, yMm: number }) => listed.findIndex(one => Math.abs(one.x - shift.x - (corner.xMm - left)) < 0.01 && Math.abs(one.y - shift.y - corner.yMm) < 0.01)
+  const indexOf = (corner: {
+    xMm: number
+    yMm: number
+  }) => listed.findIndex(one => Math.abs(one.x - shift.x - (corner.xMm - left)) < 0.01 && Math.abs(one.y - shift.y - corner.yMm) < 0.01)
   const n = listed.length
   return done({
     ...outline,

@@ -34,7 +34,10 @@ export function outlinesFromDxf(text: string, unitMm: number | null): Outcome<Re
   const code = drawing.header?.$INSUNITS
   const own = UNITS[Number(code)]
   if (unitMm === null && !own) {
-    return { asksUnit: true, why: code === undefined || Number(code) === 0 ? 'This drawing does not say what its unit is. Which is it?' : `This drawing’s unit (number ${String(code)}) is an unusual one. Which is it?` }
+    return {
+      asksUnit: true,
+      why: code === undefined || Number(code) === 0 ? 'This drawing does not say what its unit is. Which is it?' : `This drawing’s unit (number ${String(code)}) is an unusual one. Which is it?`,
+    }
   }
   const perUnit = unitMm ?? own!.mm
   const drawn = (drawing.entities as Polyline[]).filter(one => (one.type === 'LWPOLYLINE' || one.type === 'POLYLINE') && isClosed(one))

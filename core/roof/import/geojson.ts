@@ -52,7 +52,11 @@ export function facesFromGeoJson(text: string, eaveEdge = 1): Outcome<Read<LaidF
   const many = collectionSchema.safeParse(data)
   if (!one.success && !many.success) return refused('This file is not a GeoJSON FeatureCollection of polygons, one to a face.')
   const features = many.success ? many.data.features : [one.data!]
-  const parts = features.flatMap(({ geometry, properties }) => (geometry.type === 'Polygon' ? [geometry.coordinates] : geometry.coordinates).map(rings => ({ rings, properties: properties ?? {}, part: geometry.type === 'MultiPolygon' })))
+  const parts = features.flatMap(({ geometry, properties }) => (geometry.type === 'Polygon' ? [geometry.coordinates] : geometry.coordinates).map(rings => ({
+    rings,
+    properties: properties ?? {},
+    part: geometry.type === 'MultiPolygon',
+  })))
   const all = parts.flatMap(({ rings }) => rings.flat())
   const [lon0, lat0] = all[0]!
   if (all.some(([lon, lat]) => Math.abs(lon!) > 180 || Math.abs(lat!) > 180)) return refused('GeoJSON is in longitude and latitude; these coordinates are something else.')

@@ -63,7 +63,10 @@ describe('a DXF file', () => {
     const [{ name, outline }] = read.faces as [{ name: string, outline: never, holes: [] }]
     expect(name).toBe('REAR')
     expect(outlineSchema.safeParse(outline).success).toBe(true)
-    expect(outline).toEqual({ kind: 'corners', corners: [{ xMm: 0, yMm: 0, edge: 'eave' }, { xMm: 9000, yMm: 0, edge: 'hip' }, { xMm: 6000, yMm: 4000, edge: 'ridge' }, { xMm: 3000, yMm: 4000, edge: 'hip' }] })
+    expect(outline).toEqual({
+      kind: 'corners',
+      corners: [{ xMm: 0, yMm: 0, edge: 'eave' }, { xMm: 9000, yMm: 0, edge: 'hip' }, { xMm: 6000, yMm: 4000, edge: 'ridge' }, { xMm: 3000, yMm: 4000, edge: 'hip' }],
+    })
   })
   it('asks for the unit where the file names none or an unusual one, and takes what is said, for a clockwise ring too', () => {
     const none = outlinesFromDxf(dxf(null, [...hipSide].reverse()), null)
@@ -79,10 +82,40 @@ describe('a DXF file', () => {
     expect(outline.corners.map(({ xMm, yMm, edge }) => [xMm, yMm, edge])).toEqual([[0, left, 'eave'], [9000, right, 'rake'], [9000, 4500, 'ridge'], [0, 4500, 'rake']])
   })
   it('names what else is drawn and left out, and what the layer for outlines leaves out', () => {
-    const ring = (layer: string, x: number) => ['0', 'LWPOLYLINE', '8', layer, '90', '4', '70', '1', ...[[x, 0], [x + 5000, 0], [x + 5000, 4000], [x, 4000]].flatMap(([a, b]) => ['10', String(a), '20', String(b)])]
+    const ring = (layer: string, x: number) => [
+      '0',
+      'LWPOLYLINE',
+      '8',
+      layer,
+      '90',
+      '4',
+      '70',
+      '1',
+      ...[[x, 0], [x + 5000, 0], [x + 5000, 4000], [x, 4000]].flatMap(([a, b]) => ['10', String(a), '20', String(b)]),
+    ]
     const circle = ['0', 'CIRCLE', '8', 'A', '10', '900', '20', '900', '40', '200']
     const line = ['0', 'LINE', '8', 'A', '10', '0', '20', '0', '11', '500', '21', '500']
-    const file = (...entities: string[][]) => ['0', 'SECTION', '2', 'HEADER', '9', '$INSUNITS', '70', '4', '0', 'ENDSEC', '0', 'SECTION', '2', 'ENTITIES', ...entities.flat(), '0', 'ENDSEC', '0', 'EOF'].join('\n')
+    const file = (...entities: string[][]) => [
+      '0',
+      'SECTION',
+      '2',
+      'HEADER',
+      '9',
+      '$INSUNITS',
+      '70',
+      '4',
+      '0',
+      'ENDSEC',
+      '0',
+      'SECTION',
+      '2',
+      'ENTITIES',
+      ...entities.flat(),
+      '0',
+      'ENDSEC',
+      '0',
+      'EOF',
+    ].join('\n')
     expect(drawn(file(ring('A', 0), circle, line, line)).said.join()).toContain('3 other things drawn (circle, line) are left out')
     expect(drawn(file(ring('A', 0), circle)).said.join()).toContain('1 other thing drawn (circle) is left out')
     expect(drawn(file(ring('A', 0))).said).toEqual([])
@@ -99,7 +132,35 @@ describe('a DXF file', () => {
   })
   it('keeps within the corners that a face may have where every side is an arc, and says how far its chords lie off', () => {
     const corners = [[0, 0], [9, 0], [9, 6], [0, 6]].flatMap(([x, y]) => ['10', String(x), '20', String(y), '42', '0.5'])
-    const { faces, said } = drawn(['0', 'SECTION', '2', 'HEADER', '9', '$INSUNITS', '70', '6', '0', 'ENDSEC', '0', 'SECTION', '2', 'ENTITIES', '0', 'LWPOLYLINE', '8', 'A', '90', '4', '70', '1', ...corners, '0', 'ENDSEC', '0', 'EOF'].join('\n'))
+    const { faces, said } = drawn([
+      '0',
+      'SECTION',
+      '2',
+      'HEADER',
+      '9',
+      '$INSUNITS',
+      '70',
+      '6',
+      '0',
+      'ENDSEC',
+      '0',
+      'SECTION',
+      '2',
+      'ENTITIES',
+      '0',
+      'LWPOLYLINE',
+      '8',
+      'A',
+      '90',
+      '4',
+      '70',
+      '1',
+      ...corners,
+      '0',
+      'ENDSEC',
+      '0',
+      'EOF',
+    ].join('\n'))
     const { outline } = faces[0]!
     expect(outline.kind === 'corners' && outline.corners.length).toBe(40)
     // Four arcs of ten chords each. On the longest, 9 m wide: θ = 4 atan 0.5, r = 4.5 / sin θ/2 = 5.625 m, r (1 − cos θ/20) = 24.2 mm.
@@ -109,7 +170,20 @@ describe('a DXF file', () => {
   it('takes a polyline with heights at its true size on the slope: 4 m in plan at 45° is 5.66 m', () => {
     const corners = [[0, 0, 0], [9, 0, 0], [9, 4, 4], [0, 4, 4]]
     const text = ['0', 'SECTION', '2', 'HEADER', '9', '$INSUNITS', '70', '6', '0', 'ENDSEC', '0', 'SECTION', '2', 'ENTITIES', '0', 'POLYLINE', '8', 'REAR', '66', '1', '70', '9',
-      ...corners.flatMap(([x, y, z]) => ['0', 'VERTEX', '8', 'REAR', '10', String(x), '20', String(y), '30', String(z), '70', '32']), '0', 'SEQEND', '0', 'ENDSEC', '0', 'EOF'].join('\n')
+      ...corners.flatMap(([x, y, z]) => [
+        '0',
+        'VERTEX',
+        '8',
+        'REAR',
+        '10',
+        String(x),
+        '20',
+        String(y),
+        '30',
+        String(z),
+        '70',
+        '32',
+      ]), '0', 'SEQEND', '0', 'ENDSEC', '0', 'EOF'].join('\n')
     const { faces, said } = drawn(text)
     const { along, up } = shapeOf(faces[0]!.outline)
     expect(along.toMm).toBeCloseTo(9000, 0)
@@ -117,8 +191,40 @@ describe('a DXF file', () => {
     expect(said.join()).toContain('true size')
   })
   it('offers what is drawn inside a face as holes, and names what it leaves out', () => {
-    const one = (points: [number, number][], closed: boolean) => ['0', 'LWPOLYLINE', '8', 'A', '90', String(points.length), '70', closed ? '1' : '0', ...points.flatMap(([x, y]) => ['10', String(x), '20', String(y)])]
-    const text = ['0', 'SECTION', '2', 'HEADER', '9', '$INSUNITS', '70', '4', '0', 'ENDSEC', '0', 'SECTION', '2', 'ENTITIES', ...one([[100, 0], [9100, 0], [9100, 5000], [100, 5000]], true), ...one([[2100, 2000], [2900, 2000], [2900, 2600], [2100, 2600]], true), ...one([[0, 0], [5, 5], [9, 1]], false), '0', 'ENDSEC', '0', 'EOF'].join('\n')
+    const one = (points: [number, number][], closed: boolean) => [
+      '0',
+      'LWPOLYLINE',
+      '8',
+      'A',
+      '90',
+      String(points.length),
+      '70',
+      closed ? '1' : '0',
+      ...points.flatMap(([x, y]) => ['10', String(x), '20', String(y)]),
+    ]
+    const text = [
+      '0',
+      'SECTION',
+      '2',
+      'HEADER',
+      '9',
+      '$INSUNITS',
+      '70',
+      '4',
+      '0',
+      'ENDSEC',
+      '0',
+      'SECTION',
+      '2',
+      'ENTITIES',
+      ...one([[100, 0], [9100, 0], [9100, 5000], [100, 5000]], true),
+      ...one([[2100, 2000], [2900, 2000], [2900, 2600], [2100, 2600]], true),
+      ...one([[0, 0], [5, 5], [9, 1]], false),
+      '0',
+      'ENDSEC',
+      '0',
+      'EOF',
+    ].join('\n')
     const { faces, said } = drawn(text)
     expect(faces).toHaveLength(1)
     expect(faces[0]!.holes).toEqual([{ xMm: 2400, yMm: 2300, widthMm: 800, heightMm: 600 }])
@@ -136,7 +242,10 @@ describe('a GeoJSON footprint', () => {
   const { east, north } = mmPerDegree(52)
   // A face 10 m along its eave, which looks south, and 4 m deep in plan.
   const ring = [[0, 0], [10_000, 0], [10_000, 4000], [0, 4000], [0, 0]].map(([x, y]) => [4 + x! / east, 52 + y! / north])
-  const file = (properties: object, coordinates = [ring]) => JSON.stringify({ type: 'FeatureCollection', features: [{ type: 'Feature', properties, geometry: { type: 'Polygon', coordinates } }] })
+  const file = (properties: object, coordinates = [ring]) => JSON.stringify({
+    type: 'FeatureCollection',
+    features: [{ type: 'Feature', properties, geometry: { type: 'Polygon', coordinates } }],
+  })
 
   it('has the length of a degree by the ellipsoid', () => {
     // Length of a degree of latitude and longitude at 45 degrees, WGS 84: 111.132 km and 78.847 km (from memory).
@@ -169,7 +278,11 @@ describe('a GeoJSON footprint', () => {
   it('reads every part of a MultiPolygon, brings holes along and notices latitude before longitude', () => {
     const hole = [[3000, 1000], [4000, 1000], [4000, 1500], [3000, 1500], [3000, 1000]].map(([x, y]) => [4 + x! / east, 52 + y! / north])
     const other = ring.map(([lon, lat]) => [lon! + 0.0003, lat!])
-    const read = facesFromGeoJson(JSON.stringify({ type: 'Feature', properties: { pitch: 60, azimuth: 180, name: 'Roof' }, geometry: { type: 'MultiPolygon', coordinates: [[ring, hole], [other]] } }))
+    const read = facesFromGeoJson(JSON.stringify({
+      type: 'Feature',
+      properties: { pitch: 60, azimuth: 180, name: 'Roof' },
+      geometry: { type: 'MultiPolygon', coordinates: [[ring, hole], [other]] },
+    }))
     if (!read.ok) throw new Error(read.problem)
     expect(read.value.faces.map(face => face.name)).toEqual(['Roof 1', 'Roof 2'])
     const [one] = read.value.faces[0]!.holes
@@ -181,7 +294,14 @@ describe('a GeoJSON footprint', () => {
     const swapped = facesFromGeoJson(file({ pitch: 30 }, [turned]))
     expect(swapped.ok && swapped.value.said.join()).toContain('may be the wrong way round')
   })
-  it.each([[180, null], [180.4, null], [183, '180.0'], [176, '180.0'], [200, null], [225, null]])('facing %d by its azimuth: an eave that would lie out of level is said', (azimuth, looks) => {
+  it.each([
+    [180, null],
+    [180.4, null],
+    [183, '180.0'],
+    [176, '180.0'],
+    [200, null],
+    [225, null],
+  ])('facing %d by its azimuth: an eave that would lie out of level is said', (azimuth, looks) => {
     for (const one of [ring, [...ring].reverse()]) {
       const read = facesFromGeoJson(file({ pitch: 20, azimuth, name: 'South' }, [one]))
       if (!read.ok) throw new Error(read.problem)
@@ -206,8 +326,20 @@ describe('a GeoJSON footprint', () => {
     expect(shapeOf(read.value.faces[0]!.outline).edges.map(edge => edge.kind)).toEqual(['eave', 'rake', 'wall', 'rake'])
   })
   it.each([
-    ['not JSON', '<kml/>', 'not JSON'], ['another kind of JSON', '{"type":"Point"}', 'not a GeoJSON'], ['no pitch', file({}), '“pitch”'], ['a wall', file({ pitch: 80 }), '“pitch”'],
-    ['metres for degrees', JSON.stringify({ type: 'Feature', properties: { pitch: 30 }, geometry: { type: 'Polygon', coordinates: [[[120_000, 430_000], [120_010, 430_000], [120_010, 430_004], [120_000, 430_000]]] } }), 'longitude and latitude'],
+    ['not JSON', '<kml/>', 'not JSON'], [
+      'another kind of JSON',
+      '{"type":"Point"}',
+      'not a GeoJSON',
+    ], ['no pitch', file({}), '“pitch”'], ['a wall', file({ pitch: 80 }), '“pitch”'],
+    [
+      'metres for degrees',
+      JSON.stringify({
+        type: 'Feature',
+        properties: { pitch: 30 },
+        geometry: { type: 'Polygon', coordinates: [[[120_000, 430_000], [120_010, 430_000], [120_010, 430_004], [120_000, 430_000]]] },
+      }),
+      'longitude and latitude',
+    ],
     ['edges that do not match', file({ pitch: 30, edges: ['eave'] }), 'must name all 4'],
   ])('%s: says so', (_, text, words) => expect(problemOf(facesFromGeoJson(text))).toContain(words))
 })

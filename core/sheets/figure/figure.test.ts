@@ -37,7 +37,15 @@ describe('the drawing of a face', () => {
     })
   })
   it('ends a course where a hip cuts it', () => {
-    const outline = { kind: 'corners' as const, corners: [[0, 0, 'eave'], [9000, 0, 'hip'], [6000, 4000, 'ridge'], [3000, 4000, 'hip']].map(([xMm, yMm, edge]) => ({ xMm: xMm as number, yMm: yMm as number, edge: edge as 'eave' })) }
+    const outline = {
+      kind: 'corners' as const,
+      corners: [
+        [0, 0, 'eave'],
+        [9000, 0, 'hip'],
+        [6000, 4000, 'ridge'],
+        [3000, 4000, 'hip'],
+      ].map(([xMm, yMm, edge]) => ({ xMm: xMm as number, yMm: yMm as number, edge: edge as 'eave' })),
+    }
     const { lines } = layerOf(figure(changed({ outline })), 'courses')
     expect(lines.length).toBeGreaterThan(20)
     for (const [from, to] of lines) {

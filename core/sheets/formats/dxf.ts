@@ -25,7 +25,12 @@ export function faceDxf({ layers }: FaceFigure): string {
       dxf.addLine(point3d(x - CROSS_MM, y + CROSS_MM, 0), point3d(x + CROSS_MM, y - CROSS_MM, 0), { layerName })
     }
     for (const { at, text } of texts) {
-      dxf.addText(point3d(at.x, at.y, 0), TEXT_MM, text, { layerName, horizontalAlignment: TextHorizontalAlignment.Center, verticalAlignment: TextVerticalAlignment.Middle, secondAlignmentPoint: point3d(at.x, at.y, 0) })
+      dxf.addText(point3d(at.x, at.y, 0), TEXT_MM, text, {
+        layerName,
+        horizontalAlignment: TextHorizontalAlignment.Center,
+        verticalAlignment: TextVerticalAlignment.Middle,
+        secondAlignmentPoint: point3d(at.x, at.y, 0),
+      })
     }
   }
   return dxf.stringify()

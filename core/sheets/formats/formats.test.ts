@@ -18,7 +18,11 @@ const drawn = demoJobs.map(({ job }) => {
 })
 
 interface Entity { type: string, layer: string, vertices?: { x: number, y: number }[], position?: { x: number, y: number } }
-const parsed = (text: string) => new DxfParser().parseSync(text) as unknown as { header: Record<string, unknown>, entities: Entity[], tables: { layer: { layers: Record<string, unknown> } } }
+const parsed = (text: string) => new DxfParser().parseSync(text) as unknown as {
+  header: Record<string, unknown>
+  entities: Entity[]
+  tables: { layer: { layers: Record<string, unknown> } }
+}
 
 describe.each(drawn)('$title as DXF', ({ face, plan, figure }) => {
   const text = faceDxf(figure)

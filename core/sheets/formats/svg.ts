@@ -18,8 +18,14 @@ export function faceSvg({ name, along, up, layers }: FaceFigure): string {
     const paths = [
       ...rings.map(ring => `<path d="M${ring.map(at).join(' L')} Z"/>`),
       ...lines.map(([a, b]) => `<path d="M${at(a)} L${at(b)}"/>`),
-      ...crosses.map(({ x, y }) => `<path d="M${at({ x: x - CROSS_MM, y: y - CROSS_MM })} L${at({ x: x + CROSS_MM, y: y + CROSS_MM })} M${at({ x: x - CROSS_MM, y: y + CROSS_MM })} L${at({ x: x + CROSS_MM, y: y - CROSS_MM })}"/>`),
-      ...texts.map(({ at: place, text }) => `<text x="${at(place).split(',')[0]}" y="${at(place).split(',')[1]}" font-size="${n((size || 6) * MM_PER_POINT)}" text-anchor="middle" fill="${ink}" stroke="none">${escaped(text)}</text>`),
+      ...crosses.map(({ x, y }) => `<path d="M${at({
+        x: x - CROSS_MM,
+        y: y - CROSS_MM,
+      })} L${at({ x: x + CROSS_MM, y: y + CROSS_MM })} M${at({ x: x - CROSS_MM, y: y + CROSS_MM })} L${at({ x: x + CROSS_MM, y: y - CROSS_MM })}"/>`),
+      ...texts.map(({
+        at: place,
+        text,
+      }) => `<text x="${at(place).split(',')[0]}" y="${at(place).split(',')[1]}" font-size="${n((size || 6) * MM_PER_POINT)}" text-anchor="middle" fill="${ink}" stroke="none">${escaped(text)}</text>`),
     ]
     return `<g id="${layer}" fill="${fill ?? 'none'}" stroke="${stroke}" stroke-width="${n(stroked * MM_PER_POINT)}"${dash ? ` stroke-dasharray="${dash.map(one => n(one * MM_PER_POINT)).join(' ')}"` : ''}>${paths.join('')}</g>`
   }

@@ -13,7 +13,12 @@ export const loadRows = ({ lines }: Loadout, units: UnitSystem): Record<string, 
 }))
 
 /** What is bought, one row a part, by supplier. */
-export const purchaseRows = ({ purchases, currency }: Loadout, units: UnitSystem): Record<string, string | number>[] => purchases.flatMap(({ supplier, lines }) => lines.map(({ line, packs, pieces, cost }) => ({
+export const purchaseRows = ({ purchases, currency }: Loadout, units: UnitSystem): Record<string, string | number>[] => purchases.flatMap(({ supplier, lines }) => lines.map(({
+  line,
+  packs,
+  pieces,
+  cost,
+}) => ({
   supplier: supplier, part: line.name, length: lengthText(line.lengthMm, units), packs: packs, pieces: pieces, [`${currency} each`]: line.unitPrice ?? '', [currency]: cost === null ? '' : Number(cost.toFixed(2)),
 })))
 

@@ -21,14 +21,21 @@ export function sheetChanges(issued: FaceMarks[], now: FaceMarks[]): FaceChanges
     const after = now.find(face => face.faceId === faceId)
     // Readings from another datum, or from another eave, are other readings: all old marks go.
     const sameDatum = !before || !after || before.datum === after.datum
-    return { faceId, name: (after ?? before)!.name, changes: sameDatum ? changesOf(before?.marks ?? [], after?.marks ?? []) : [...changesOf(before!.marks, []), ...changesOf([], after!.marks)] }
+    return {
+      faceId,
+      name: (after ?? before)!.name,
+      changes: sameDatum ? changesOf(before?.marks ?? [], after?.marks ?? []) : [...changesOf(before!.marks, []), ...changesOf([], after!.marks)],
+    }
   }).filter(face => face.changes.length > 0)
 }
 
 interface Placed { step: MarkStep, mark: Mark }
 
 function changesOf(before: MarkStep[], after: MarkStep[]): MarkChange[] {
-  const placed = (steps: MarkStep[]) => new Map(steps.flatMap(step => [...step.marks, ...(step.closing ? [step.closing] : [])].map((mark): [string, Placed] => [`${step.id} ${mark.key}`, { step, mark }])))
+  const placed = (steps: MarkStep[]) => new Map(steps.flatMap(step => [
+    ...step.marks,
+    ...(step.closing ? [step.closing] : []),
+  ].map((mark): [string, Placed] => [`${step.id} ${mark.key}`, { step, mark }])))
   const [old, fresh] = [placed(before), placed(after)]
   const moved = [...old].flatMap(([key, { step, mark }]): MarkChange[] => {
     const next = fresh.get(key)
@@ -40,7 +47,15 @@ function changesOf(before: MarkStep[], after: MarkStep[]): MarkChange[] {
   // Where only the line has moved on which they stand, that is told once, not for each mark.
   const lines = before.flatMap((step): MarkChange[] => {
     const next = after.find(one => one.id === step.id)
-    return !next || step.lineMm === null || next.lineMm === null || Math.abs(next.lineMm - step.lineMm) <= SAME_MM ? [] : [{ kind: 'moved', step: next.title, label: 'its line', fromMm: step.lineMm, toMm: next.lineMm }]
+    return !next || step.lineMm === null || next.lineMm === null || Math.abs(next.lineMm - step.lineMm) <= SAME_MM
+      ? []
+      : [{
+          kind: 'moved',
+          step: next.title,
+          label: 'its line',
+          fromMm: step.lineMm,
+          toMm: next.lineMm,
+        }]
   })
   return [...lines, ...moved, ...added]
 }

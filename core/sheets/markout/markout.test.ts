@@ -65,7 +65,11 @@ describe('tape readings of a selection', () => {
   const face = job.faces[0]!
   const plan = planOf(face)
   it.each<[Ref, number, number]>([
-    [{ kind: 'face' }, 2, 2], [{ kind: 'rafters' }, 14, 0], [{ kind: 'rafter', number: 3 }, 1, 0], [{ kind: 'keep-clear' }, 2, 2], [{ kind: 'rows' }, 2, 6], [{ kind: 'row', index: 1 }, 7, 2],
+    [{ kind: 'face' }, 2, 2], [{ kind: 'rafters' }, 14, 0], [
+      { kind: 'rafter', number: 3 },
+      1,
+      0,
+    ], [{ kind: 'keep-clear' }, 2, 2], [{ kind: 'rows' }, 2, 6], [{ kind: 'row', index: 1 }, 7, 2],
     [{ kind: 'rails' }, 0, 6], [{ kind: 'rail', id: 'row1-lower' }, 6, 1],
   ])('%o: %i along, %i up', (selection, along, up) => {
     const readings = tapeReadings({ job, face, plan }, selection)

@@ -38,8 +38,20 @@ describe('every mark lies on its face', () => {
       const [w, h] = [random.between(6000, 12_000), random.between(3500, 5500)]
       const hip = random.pick([0, 0, random.between(800, 2500)])
       const sides = random.pick(['rake', 'hip'] as const)
-      const outline: Outline = { kind: 'corners', corners: ([[0, Math.max(0, off()), 'eave'], [w + off(), Math.max(0, off()), hip ? 'hip' : sides], [w - hip + off(), h + off(), 'ridge'], [hip + off(), h + off(), hip ? 'hip' : sides]] as const).map(([xMm, yMm, edge]) => ({ xMm, yMm, edge })) }
-      jobs.push({ ...changed({ outline, datum: random.pick(['left', 'right']), setbacks: { eaveMm: 150, ridgeMm: 450, leftRakeMm: 300, rightRakeMm: 300, hipMm: 450, valleyMm: 450, wallMm: 300 } }, { shiftMm: null }) })
+      const outline: Outline = {
+        kind: 'corners',
+        corners: ([
+          [0, Math.max(0, off()), 'eave'],
+          [w + off(), Math.max(0, off()), hip ? 'hip' : sides],
+          [w - hip + off(), h + off(), 'ridge'],
+          [hip + off(), h + off(), hip ? 'hip' : sides],
+        ] as const).map(([xMm, yMm, edge]) => ({ xMm, yMm, edge })),
+      }
+      jobs.push({ ...changed({
+        outline,
+        datum: random.pick(['left', 'right']),
+        setbacks: { eaveMm: 150, ridgeMm: 450, leftRakeMm: 300, rightRakeMm: 300, hipMm: 450, valleyMm: 450, wallMm: 300 },
+      }, { shiftMm: null }) })
     }
     let marks = 0
     for (const job of jobs) {
@@ -57,7 +69,10 @@ describe('every mark lies on its face', () => {
   })
   it('a ridge 2 mm out of level keeps its fire strip, marked by two points at its own two heights', () => {
     for (const riseMm of [0, 2, 40, 160]) {
-      const outline: Outline = { kind: 'corners', corners: ([[0, 0, 'eave'], [9000, 0, 'rake'], [9000, 5000 + riseMm, 'ridge'], [0, 5000, 'rake']] as const).map(([xMm, yMm, edge]) => ({ xMm, yMm, edge })) }
+      const outline: Outline = {
+        kind: 'corners',
+        corners: ([[0, 0, 'eave'], [9000, 0, 'rake'], [9000, 5000 + riseMm, 'ridge'], [0, 5000, 'rake']] as const).map(([xMm, yMm, edge]) => ({ xMm, yMm, edge })),
+      }
       const job = changed({ outline }, { rowCount: 1 })
       const plan = planJob({ ...job, keepClear: { ...job.keepClear, ...rulesOf('us-2018') } }, catalogue)
       expect(plan.faces[0]!.strips.some(strip => strip.rule.startsWith('Strip below the ridge') && strip.depthMm > 0)).toBe(true)
@@ -67,19 +82,45 @@ describe('every mark lies on its face', () => {
       }
     }
     // Over two percent it is no level ridge: 200 mm in 9 m.
-    const steep: Outline = { kind: 'corners', corners: ([[0, 0, 'eave'], [9000, 0, 'rake'], [9000, 5200, 'ridge'], [0, 5000, 'rake']] as const).map(([xMm, yMm, edge]) => ({ xMm, yMm, edge })) }
+    const steep: Outline = {
+      kind: 'corners',
+      corners: ([[0, 0, 'eave'], [9000, 0, 'rake'], [9000, 5200, 'ridge'], [0, 5000, 'rake']] as const).map(([xMm, yMm, edge]) => ({ xMm, yMm, edge })),
+    }
     const job = changed({ outline: steep }, { rowCount: 1 })
-    expect(planJob({ ...job, keepClear: { ...job.keepClear, ...rulesOf('us-2018') } }, catalogue).faces[0]!.strips.some(strip => strip.rule.startsWith('Strip below the ridge'))).toBe(false)
+    expect(planJob({
+      ...job,
+      keepClear: { ...job.keepClear, ...rulesOf('us-2018') },
+    }, catalogue).faces[0]!.strips.some(strip => strip.rule.startsWith('Strip below the ridge'))).toBe(false)
   })
 })
 
 describe('the datum', () => {
   it('is named for the edge that rises from it, not for a valley higher up on that side', () => {
-    const outline: Outline = { kind: 'corners', corners: ([[0, 0, 'eave'], [9000, 0, 'rake'], [9000, 5000, 'ridge'], [3000, 5000, 'valley'], [2000, 3000, 'ridge'], [0, 3000, 'rake']] as const).map(([xMm, yMm, edge]) => ({ xMm, yMm, edge })) }
+    const outline: Outline = {
+      kind: 'corners',
+      corners: ([
+        [0, 0, 'eave'],
+        [9000, 0, 'rake'],
+        [9000, 5000, 'ridge'],
+        [3000, 5000, 'valley'],
+        [2000, 3000, 'ridge'],
+        [0, 3000, 'rake'],
+      ] as const).map(([xMm, yMm, edge]) => ({ xMm, yMm, edge })),
+    }
     expect(datumName({ datum: 'left', outline })).toBe('left rake at the eave')
   })
   it('lies on the roof where the eave is stepped: at the end of its lowest part', () => {
-    const outline: Outline = { kind: 'corners', corners: ([[3000, 0, 'eave'], [9000, 0, 'rake'], [9000, 5000, 'ridge'], [0, 5000, 'rake'], [0, 1500, 'eave'], [3000, 1500, 'rake']] as const).map(([xMm, yMm, edge]) => ({ xMm, yMm, edge })) }
+    const outline: Outline = {
+      kind: 'corners',
+      corners: ([
+        [3000, 0, 'eave'],
+        [9000, 0, 'rake'],
+        [9000, 5000, 'ridge'],
+        [0, 5000, 'rake'],
+        [0, 1500, 'eave'],
+        [3000, 1500, 'rake'],
+      ] as const).map(([xMm, yMm, edge]) => ({ xMm, yMm, edge })),
+    }
     expect(shapeOf(outline).eave).toEqual({ fromMm: 3000, toMm: 9000 })
     expect(placeAlong({ datum: 'left', outline }, 0)).toBe(3000)
     const plan = planJob(changed({ outline, datum: 'left' }, { shiftMm: null }), catalogue)
@@ -87,7 +128,10 @@ describe('the datum', () => {
     for (const mark of beyond) expect(mark.note).toContain('of the datum')
   })
   it('is where a tape up the slope begins, also on an eave whose other end lies lower', () => {
-    const outline: Outline = { kind: 'corners', corners: ([[0, 4, 'eave'], [9000, 0, 'rake'], [9000, 5000, 'ridge'], [0, 5000, 'rake']] as const).map(([xMm, yMm, edge]) => ({ xMm, yMm, edge })) }
+    const outline: Outline = {
+      kind: 'corners',
+      corners: ([[0, 4, 'eave'], [9000, 0, 'rake'], [9000, 5000, 'ridge'], [0, 5000, 'rake']] as const).map(([xMm, yMm, edge]) => ({ xMm, yMm, edge })),
+    }
     const railsOf = (datum: 'left' | 'right') => planJob(changed({ outline, datum }, { shiftMm: 500 }), catalogue).faces[0]!.marks.find(step => step.id === 'rail-lines')!.marks
     const [left, right] = [railsOf('left'), railsOf('right')]
     left.forEach((mark, i) => {

@@ -28,7 +28,11 @@ describe('schools of setting out', () => {
 
 describe('the square', () => {
   it('is the largest 3-4-5 in round lengths that fits', () => {
-    expect(squareFor(inch(240), inch(150), 'imperial')).toEqual({ alongMm: expect.closeTo(inch(192), 6), upMm: expect.closeTo(inch(144), 6), diagonalMm: expect.closeTo(inch(240), 6) })
+    expect(squareFor(inch(240), inch(150), 'imperial')).toEqual({
+      alongMm: expect.closeTo(inch(192), 6),
+      upMm: expect.closeTo(inch(144), 6),
+      diagonalMm: expect.closeTo(inch(240), 6),
+    })
     expect(squareFor(6400, 3000, 'metric')).toEqual({ alongMm: 4000, upMm: 3000, diagonalMm: 5000 })
     // Taller than wide: the longer leg lies up the slope.
     expect(squareFor(3100, 9000, 'metric')).toEqual({ alongMm: 3000, upMm: 4000, diagonalMm: 5000 })
@@ -63,7 +67,15 @@ describe('gauge sticks', () => {
 })
 
 describe('a face out of square', () => {
-  const outline = { kind: 'corners' as const, corners: [[0, 0, 'eave'], [8000, 0, 'rake'], [7600, 5000, 'ridge'], [300, 4800, 'rake']].map(([xMm, yMm, edge]) => ({ xMm: xMm as number, yMm: yMm as number, edge: edge as 'eave' })) }
+  const outline = {
+    kind: 'corners' as const,
+    corners: [
+      [0, 0, 'eave'],
+      [8000, 0, 'rake'],
+      [7600, 5000, 'ridge'],
+      [300, 4800, 'rake'],
+    ].map(([xMm, yMm, edge]) => ({ xMm: xMm as number, yMm: yMm as number, edge: edge as 'eave' })),
+  }
   const plan = planOf({ ...face(), outline })
   it('has its lines snapped between a reading up either edge', () => {
     for (const mark of plan.marks.find(one => one.id === 'rail-lines')!.marks) {
@@ -138,7 +150,12 @@ describe('what changed since a sheet was issued', () => {
 })
 
 describe('read aloud', () => {
-  it.each([[inch(55.1875), 'imperial', '4 feet 7 and 3 sixteenths inches'], [inch(0.5), 'imperial', '1 half of an inch'], [inch(12), 'imperial', '1 foot 0 inches'], [1226, 'metric', '1226 millimetres']] as const)('%f mm, %s: %s', (mm, units, words) => {
+  it.each([
+    [inch(55.1875), 'imperial', '4 feet 7 and 3 sixteenths inches'],
+    [inch(0.5), 'imperial', '1 half of an inch'],
+    [inch(12), 'imperial', '1 foot 0 inches'],
+    [1226, 'metric', '1226 millimetres'],
+  ] as const)('%f mm, %s: %s', (mm, units, words) => {
     expect(spokenLength(mm, units)).toBe(words)
   })
   it('says mark, reading and what it stands on', () => {
@@ -151,7 +168,15 @@ describe('read aloud', () => {
 
 describe('a hip', () => {
   it('has its keep-clear line marked on the face, parallel to the hip and as deep as the rule', () => {
-    const outline = { kind: 'corners' as const, corners: [[0, 0, 'eave'], [9000, 0, 'hip'], [6000, 4000, 'ridge'], [3000, 4002, 'hip']].map(([xMm, yMm, edge]) => ({ xMm: xMm as number, yMm: yMm as number, edge: edge as 'eave' })) }
+    const outline = {
+      kind: 'corners' as const,
+      corners: [
+        [0, 0, 'eave'],
+        [9000, 0, 'hip'],
+        [6000, 4000, 'ridge'],
+        [3000, 4002, 'hip'],
+      ].map(([xMm, yMm, edge]) => ({ xMm: xMm as number, yMm: yMm as number, edge: edge as 'eave' })),
+    }
     const plan = planOf({ ...face(), outline, setbacks: { ...face().setbacks, hipMm: 400 } })
     const [low, high] = plan.marks.find(one => one.title === 'Keep-clear line along the right hip')!.marks.sort((a, b) => a.upMm! - b.upMm!)
     expect([low!.upMm, high!.upMm!].map(mm => Math.round(mm!))).toEqual([0, 4000])
@@ -160,7 +185,15 @@ describe('a hip', () => {
     expect(6000 - high!.readingMm).toBeCloseTo(500, 0)
   })
   it('is not gone on with over a ridge that is a little out of level', () => {
-    const outline = { kind: 'corners' as const, corners: [[0, 0, 'eave'], [9000, 0, 'hip'], [6000, 4000, 'ridge'], [3000, 4002, 'hip']].map(([xMm, yMm, edge]) => ({ xMm: xMm as number, yMm: yMm as number, edge: edge as 'eave' })) }
+    const outline = {
+      kind: 'corners' as const,
+      corners: [
+        [0, 0, 'eave'],
+        [9000, 0, 'hip'],
+        [6000, 4000, 'ridge'],
+        [3000, 4002, 'hip'],
+      ].map(([xMm, yMm, edge]) => ({ xMm: xMm as number, yMm: yMm as number, edge: edge as 'eave' })),
+    }
     const plan = planOf({ ...face(), outline })
     const closing = plan.marks.find(one => one.id === 'rows')!.closing!
     expect(closing.endsMm![0]).toBeCloseTo(Math.hypot(3000, 4002), 6)

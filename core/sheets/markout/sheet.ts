@@ -53,7 +53,16 @@ export function markoutSheet(job: Job, plan: Plan, reason = ''): MarkoutSheet {
       const own = plan.faces[f]!
       if (!own.modules) return []
       const { eave, up } = shapeOf(face.outline)
-      return [{ faceId: face.id, name: face.name, datum: face.datum, datumWords: datumName(face), marks: own.marks, figure: faceFigure({ job, face, plan: own }), eaveMm: eave.toMm - eave.fromMm, upMm: up.toMm }]
+      return [{
+        faceId: face.id,
+        name: face.name,
+        datum: face.datum,
+        datumWords: datumName(face),
+        marks: own.marks,
+        figure: faceFigure({ job, face, plan: own }),
+        eaveMm: eave.toMm - eave.fromMm,
+        upMm: up.toMm,
+      }]
     }),
   }
 }

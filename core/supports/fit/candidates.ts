@@ -35,7 +35,10 @@ export function nearestRafter(guess: Pick<RowGuess, 'spacingMm' | 'firstMm' | 'l
  * Log-likelihood of hits under a row: each is on some rafter of the face with its own error, or with a small chance
  * anywhere. A closer spacing has more rafters to be on, so it has to fit better to be as likely.
  */
-export function rowLogLikelihood(guess: Pick<RowGuess, 'spacingMm' | 'firstMm' | 'lean'>, observations: Observation[], misses: { xMm: number, yMm: number }[], scatterMm: number, widthMm: number, lengthMm: number): number {
+export function rowLogLikelihood(guess: Pick<RowGuess, 'spacingMm' | 'firstMm' | 'lean'>, observations: Observation[], misses: {
+  xMm: number
+  yMm: number
+}[], scatterMm: number, widthMm: number, lengthMm: number): number {
   let sum = 0
   for (const { xMm, yMm, sdMm, wrongShare } of observations) {
     const { offMm } = nearestRafter(guess, xMm, yMm)

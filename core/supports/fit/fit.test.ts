@@ -157,7 +157,11 @@ describe('few hits', () => {
 })
 
 describe('rafters found by their number', () => {
-  const row = (found: { rafter: number, centreMm: number }[]) => raftersOf({ ...rafterRow(300, 600, 45, found) }, { kind: 'rectangle', eaveLengthMm: 9200, slopeLengthMm: 5200 }, null)
+  const row = (found: { rafter: number, centreMm: number }[]) => raftersOf({ ...rafterRow(300, 600, 45, found) }, {
+    kind: 'rectangle',
+    eaveLengthMm: 9200,
+    slopeLengthMm: 5200,
+  }, null)
   it('two of them 100 mm right of nominal bring the others with them', () => {
     const rafters = row([{ rafter: 3, centreMm: 1600 }, { rafter: 4, centreMm: 2200 }])
     expect(rafters.map(rafter => Math.round(rafter.centreMm)).slice(0, 6)).toEqual([400, 1000, 1600, 2200, 2800, 3400])

@@ -83,7 +83,10 @@ const levelOf = (fit: RowFit): Pick<RowGuess, 'spacingMm' | 'firstMm' | 'lean'> 
 function halvesAreAsked(guess: RowGuess, all: RowGuess[], observations: Observation[], scatterMm: number): boolean {
   const whole = all.some(other => Math.abs(other.spacingMm / guess.spacingMm - 2) < 0.03)
   if (!whole) return true
-  const onRafters = observations.map(one => ({ ...nearestRafter(guess, one.xMm, one.yMm), sdMm: Math.hypot(one.sdMm, scatterMm) })).filter(one => Math.abs(one.offMm) < OUTLIER * one.sdMm)
+  const onRafters = observations.map(one => ({
+    ...nearestRafter(guess, one.xMm, one.yMm),
+    sdMm: Math.hypot(one.sdMm, scatterMm),
+  })).filter(one => Math.abs(one.offMm) < OUTLIER * one.sdMm)
   const odd = new Set(onRafters.filter(one => Math.abs(one.k) % 2 === 1).map(one => one.k))
   const even = new Set(onRafters.filter(one => one.k % 2 === 0).map(one => one.k))
   return Math.min(odd.size, even.size) >= HALVES_NEED

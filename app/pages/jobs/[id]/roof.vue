@@ -13,7 +13,13 @@ const stops = computed(() => sheet.value?.plan.totals.stops ?? 0)
 const list = computed(() => last.value && !changed.value ? `mark-out:${revisionName(last.value.revision)}` : 'mark-out')
 const { ticked, set, reached } = useTicks(jobId, list)
 
-const tasks = computed(() => markTasks((sheet.value?.plan.faces ?? []).flatMap((plan, f) => plan.modules ? [{ faceId: plan.faceId, name: sheet.value!.job.faces[f]!.name, marks: plan.marks }] : [])))
+const tasks = computed(() => markTasks((sheet.value?.plan.faces ?? []).flatMap((plan, f) => plan.modules
+  ? [{
+      faceId: plan.faceId,
+      name: sheet.value!.job.faces[f]!.name,
+      marks: plan.marks,
+    }]
+  : [])))
 const cards = computed(() => lineCards(tasks.value))
 const faces = computed(() => new Set(cards.value.map(one => one.faceId)).size)
 const isDone = (card: LineCard) => card.tasks.every(task => ticked.value.has(task.key))

@@ -27,7 +27,12 @@ async function makeEdits({ client, firmId, personId }: AtFirm, jobId: string, ba
   const fresh = entries.filter(entry => !known.has(entry.id))
   if (fresh.length && baseVersion !== null && stored.version !== baseVersion) {
     const since = await entriesSince(client, jobId, baseVersion)
-    throw createError({ statusCode: 409, statusMessage: 'Changed meanwhile', message: 'Somebody else has changed this job since. Nothing is lost: look at both changes.', data: { version: stored.version, job: stored.job, entries: since } })
+    throw createError({
+      statusCode: 409,
+      statusMessage: 'Changed meanwhile',
+      message: 'Somebody else has changed this job since. Nothing is lost: look at both changes.',
+      data: { version: stored.version, job: stored.job, entries: since },
+    })
   }
   const catalogue = fresh.length ? await loadCatalogue(client) : null
   const refused: { id: string, sentence: string }[] = []

@@ -23,7 +23,10 @@ export default defineEventHandler(async (event) => {
     if (stored.version !== version) refuse(409, [{ path: 'version', sentence: 'The job has changed since this sheet was shown. Look at it as it stands now, then issue it.' }])
     const plan = planJob(stored.job, await loadCatalogue(client))
     const stops = stopsOf(plan)
-    if (stops.length && !reason) refuse(409, [{ path: 'reason', sentence: `${stops.length === 1 ? 'A stop is' : `${stops.length} stops are`} open. Put ${stops.length === 1 ? 'it' : 'them'} right, or say why the sheet is issued all the same.` }])
+    if (stops.length && !reason) refuse(409, [{
+      path: 'reason',
+      sentence: `${stops.length === 1 ? 'A stop is' : `${stops.length} stops are`} open. Put ${stops.length === 1 ? 'it' : 'them'} right, or say why the sheet is issued all the same.`,
+    }])
     const sheet = markoutSheet(stored.job, plan, reason)
     if (!sheet.faces.length) refuse(409, [{ path: 'faces', sentence: 'There is nothing to issue yet: no face carries modules.' }])
     const revision = await insertSheet(client, { firmId, jobId, personId, jobVersion: version, note, sheet })

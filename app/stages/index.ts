@@ -1,0 +1,38 @@
+import type { Component } from 'vue'
+import type { StageId } from '#core/job/stages'
+import { faceRef, type Ref as FaceRef } from '#core/trade'
+import SheetLoadout from '../components/sheet/SheetLoadout.vue'
+import SheetMarkout from '../components/sheet/SheetMarkout.vue'
+import SitePhotographs from '../components/site/SitePhotographs.vue'
+import SiteSheet from '../components/site/SiteSheet.vue'
+import SlipKeepClear from '../components/slip/SlipKeepClear.vue'
+import SlipRafters from '../components/slip/SlipRafters.vue'
+import SlipRails from '../components/slip/SlipRails.vue'
+import SlipRows from '../components/slip/SlipRows.vue'
+import SlipSurvey from '../components/slip/SlipSurvey.vue'
+
+/**
+ * What a rung of the ladder shows: a face with a slip beside it, a page of its own with the findings and more beside it, or a
+ * sheet over the whole width.
+ */
+export type StageView
+  = | { shows: 'face', slip: Component, /** What is selected on arrival. */ selects: FaceRef, hits?: true, use?: true }
+    | { shows: 'page', label: string, page: Component, beside: Component }
+    | { shows: 'sheet', sheet: Component }
+
+export const stageViews: Record<StageId, StageView> = {
+  'site': { shows: 'page', label: 'Site sheet', page: SiteSheet, beside: SitePhotographs },
+  'survey': { shows: 'face', slip: SlipSurvey, selects: faceRef },
+  'rafters': { shows: 'face', slip: SlipRafters, selects: { kind: 'rafters' }, hits: true },
+  'keep-clear': { shows: 'face', slip: SlipKeepClear, selects: { kind: 'keep-clear' } },
+  'rows': { shows: 'face', slip: SlipRows, selects: { kind: 'rows' } },
+  'rails': { shows: 'face', slip: SlipRails, selects: { kind: 'rails' }, use: true },
+  'load-out': { shows: 'sheet', sheet: SheetLoadout },
+  'mark-out': { shows: 'sheet', sheet: SheetMarkout },
+}
+
+/** What is selected where a rung is reached and nothing on it is asked for. */
+export function selectedOn(stage: StageId): FaceRef {
+  const view = stageViews[stage]
+  return view.shows === 'face' ? view.selects : faceRef
+}
