@@ -8,8 +8,9 @@ interface QueueDb extends DBSchema { waiting: { key: string, value: Entry } }
 export interface Device {
   all: () => Promise<unknown[]>
   ids: () => Promise<Set<string>>
-  keep: (entry: Entry) => Promise<unknown>
-  drop: (ids: string[]) => Promise<unknown>
+  /** Done when it is written down. */
+  keep: (entry: Entry) => Promise<void>
+  drop: (ids: string[]) => Promise<void>
 }
 
 /**
@@ -18,13 +19,30 @@ export interface Device {
  */
 export async function openDevice(): Promise<Device> {
   const db = await openDB<QueueDb>('upper-deck', 1, { upgrade: fresh => void fresh.createObjectStore('waiting', { keyPath: 'id' }) })
+  // While one transaction is under way what comes is gathered for the next, so that a key that repeats never runs ahead of the device.
+  let gathered: ((store: { put: (entry: Entry) => Promise<unknown>, delete: (id: string) => Promise<unknown> }) => Promise<unknown>)[] = []
+  let writing: Promise<void> | null = null
+  async function writeAll() {
+    try {
+      while (gathered.length) {
+        const now = gathered
+        gathered = []
+        const transaction = db.transaction('waiting', 'readwrite')
+        await Promise.all([...now.map(change => change(transaction.store)), transaction.done])
+      }
+    }
+    finally {
+      writing = null
+    }
+  }
+  const write = (change: typeof gathered[number]) => {
+    gathered.push(change)
+    return writing ??= writeAll()
+  }
   return {
     all: () => db.getAll('waiting'),
     ids: async () => new Set(await db.getAllKeys('waiting')),
-    keep: entry => db.put('waiting', toRaw(entry)),
-    drop: async (ids) => {
-      const transaction = db.transaction('waiting', 'readwrite')
-      await Promise.all([...ids.map(id => transaction.store.delete(id)), transaction.done])
-    },
+    keep: entry => write(store => store.put(toRaw(entry))),
+    drop: ids => write(store => Promise.all(ids.map(id => store.delete(id)))),
   }
 }

@@ -32,7 +32,12 @@ export const useJobStore = defineStore('job', () => {
   const aside = computed(() => base.value ? queue.asideOf(base.value.jobId) : [])
   /** Somebody who only looks finds out here that the session has run out. */
   const signedOut = ref(false)
-  const saveState = computed((): SaveState => signedOut.value ? 'signed-out' : !waiting.value ? 'saved' : queue.standing === 'offline' || queue.standing === 'signed-out' ? queue.standing : 'saving')
+  const saveState = computed((): SaveState => {
+    if (signedOut.value) return 'signed-out'
+    if (!waiting.value) return 'saved'
+    // Nothing is called kept before the device has it.
+    return !queue.writing && (queue.standing === 'offline' || queue.standing === 'signed-out') ? queue.standing : 'saving'
+  })
   const meanwhile = shallowRef<Meanwhile | null>(null)
   const loadProblem = ref('')
 

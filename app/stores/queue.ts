@@ -163,5 +163,5 @@ export const useQueue = defineStore('queue', () => {
     if (writing.value || (!keeps.value && entries.value.length)) event.preventDefault()
   })
 
-  return { entries, standing, keeps, open, add, drop, takeUp, giveUp, of, waitingOf, asideOf, send }
+  return { entries, standing, keeps, writing, open, add, drop, takeUp, giveUp, of, waitingOf, asideOf, send }
 })
