@@ -34,3 +34,6 @@ export function stretchesAt(region: Region, yMm: number): Interval[] {
   })).sort((a, b) => a - b)
   return crossings.flatMap((toMm, i) => i % 2 ? [{ fromMm: crossings[i - 1]!, toMm }] : [])
 }
+
+/** The same for a line straight up the face, from below. */
+export const stretchesUp = (region: Region, xMm: number): Interval[] => stretchesAt(region.map(ring => ring.map(({ x, y }) => ({ x: y, y: x }))), xMm)

@@ -10,8 +10,9 @@ const HELD = '#1c5fae'
 const WRONG = '#a3291c'
 /** Lines closer than this would be a grey: every second, third … one is drawn, or none where they can't be told apart by number. */
 const LEAST_PX = 4
-/** Words need so much room. */
-const LEAST_PX_FOR_WORDS = 16
+/** A letter is about so wide, as a share of its size. */
+const LETTER = 0.55
+const fontPx = computed(() => layerStyle.text * 1.5)
 /** A timber never gets thinner than can be seen. */
 const LEAST_PX_WIDE = 2
 
@@ -21,7 +22,7 @@ const areas = of('area')
 const crosses = of('cross')
 const bars = of('bar')
 const dots = of('dot')
-const texts = computed(() => shapes.filter((one): one is Of<'text'> => one.kind === 'text' && one.roomMm * scale.pxPerMm >= LEAST_PX_FOR_WORDS))
+const texts = computed(() => shapes.filter((one): one is Of<'text'> => one.kind === 'text' && one.roomMm * scale.pxPerMm >= one.text.length * LETTER * fontPx.value))
 
 const fill = computed(() => layerStyle.hatched ? `url(#${hatch})` : layerStyle.screen?.fill ?? layerStyle.fill ?? 'none')
 const stroke = computed(() => layerStyle.screen?.stroke ?? layerStyle.stroke)
@@ -157,7 +158,7 @@ const take = (one: Shape) => {
         :x="scale.x(one.at.x) + (one.begins ? 5 : 0)"
         :y="scale.y(one.at.y) + (one.begins ? -5 : layerStyle.text * 0.55)"
         :text-anchor="one.begins ? 'start' : 'middle'"
-        :font-size="layerStyle.text * 1.5"
+        :font-size="fontPx"
         font-weight="600"
         :fill="layerStyle.ink"
         :stroke="one.begins ? '#fff' : 'none'"

@@ -36,6 +36,23 @@ describe('the drawing of a face', () => {
       expect(modules).toBeCloseTo(plan.faces[f]!.modules * longMm * shortMm, -1)
     })
   })
+  it.each(demoJobs.map(({ job }) => [job.title, job] as const))('of %s draws nothing of courses and supports beside a slanting edge', (_, job) => {
+    const plan = planJob(job, catalogue)
+    job.faces.forEach((face, f) => {
+      const { region } = plan.faces[f]!.shape
+      const drawn = faceFigure({ job, face, plan: plan.faces[f]! })
+      // Points moved a little towards their line's middle lie on the face: crossings to the right of them are odd.
+      const onFace = ({ x, y }: Point) => region[0]!.filter((a, i) => {
+        const b = region[0]![(i + 1) % region[0]!.length]!
+        return (a.y > y) !== (b.y > y) && a.x + (b.x - a.x) * (y - a.y) / (b.y - a.y) > x
+      }).length % 2 === 1
+      const off = layerOf(drawn, 'courses').lines.filter(([a, b]) => {
+        const middle = { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 }
+        return [a, b].some(end => Math.hypot(end.x - middle.x, end.y - middle.y) > 5 && !onFace({ x: end.x + (middle.x - end.x) * 0.01, y: end.y + (middle.y - end.y) * 0.01 }) && end.y > 1)
+      })
+      expect(off).toEqual([])
+    })
+  })
   it('ends a course where a hip cuts it', () => {
     const outline = {
       kind: 'corners' as const,
