@@ -1,7 +1,7 @@
 import { nextOf, nudgeEdit, workingsOf } from '#core/hand'
 import type { Face, Job } from '#core/job'
 import type { FacePlan } from '#core/plan'
-import type { Direction, Ref as FaceRef, RefKind } from '#core/trade'
+import { type Direction, type Push, type Ref as FaceRef, type RefKind, sameRef } from '#core/trade'
 import { formatLength, MM_PER_INCH, readingDivisionMm } from '#core/units'
 
 const directions: Record<string, Direction> = { ArrowLeft: 'left', ArrowRight: 'right', ArrowUp: 'up', ArrowDown: 'down' }
@@ -33,20 +33,40 @@ export function useFaceActions(job: Ref<Job>, face: Ref<Face>, plan: Ref<FacePla
     message.value = ''
   }
 
+  interface Pushes { ref: FaceRef, direction: Direction, push: Push, times: number }
+  /** Pushes that came while the plan was on its way: what they start from is not known before it is there. */
+  let waiting: Pushes[] = []
+  const isUpToDate = () => store.planned === store.job
+
   /** Arrow keys on the drawing. */
   function nudge(event: KeyboardEvent) {
     const direction = directions[event.key]
     if (!direction || event.ctrlKey || event.metaKey) return
     const { units } = store.job!
-    const stepMm = event.altKey ? 'snap' as const : event.shiftKey ? (units === 'imperial' ? MM_PER_INCH : 25) : readingDivisionMm(units)
-    const edit = nudgeEdit(ask.value, selection.value, direction, stepMm)
-    if (!edit) return
+    const push = event.altKey ? 'snap' as const : event.shiftKey ? (units === 'imperial' ? MM_PER_INCH : 25) : readingDivisionMm(units)
+    const ref = selection.value
+    if (!nudgeEdit(ask.value, ref, direction, push)) return
     // The drawing has used the key: it must not also scroll the page or climb the ladder.
     event.preventDefault()
     event.stopPropagation()
+    const last = waiting.at(-1)
+    if (last && push !== 'snap' && last.push === push && last.direction === direction && sameRef(last.ref, ref)) last.times++
+    else waiting.push({ ref, direction, push, times: 1 })
+    pushOn()
+  }
+
+  /** Makes the pushes that wait, those of one kind together, each from where the one before left off. */
+  function pushOn() {
+    if (!waiting.length || !isUpToDate()) return
+    const [{ ref, direction, push, times }] = waiting as [Pushes, ...Pushes[]]
+    waiting = waiting.slice(1)
+    const edit = nudgeEdit(ask.value, ref, direction, push === 'snap' ? push : push * times)
+    if (!edit) return pushOn()
     const outcome = store.commit(edit)
     message.value = outcome.ok ? '' : outcome.problem
+    if (!outcome.ok) waiting = []
   }
+  watch(() => store.planned, pushOn, { flush: 'post' })
 
   /** Previous or next of the kind that is selected; rails where it is no kind of which there are several. */
   function step(by: 1 | -1) {
