@@ -33,7 +33,7 @@ export function useFaceActions(job: Ref<Job>, face: Ref<Face>, plan: Ref<FacePla
     message.value = ''
   }
 
-  interface Pushes { ref: FaceRef, direction: Direction, push: Push, times: number }
+  interface Pushes { faceId: string, ref: FaceRef, direction: Direction, push: Push, times: number }
   /** Pushes that came while the plan was on its way: what they start from is not known before it is there. */
   let waiting: Pushes[] = []
   const isUpToDate = () => store.planned === store.job
@@ -44,23 +44,25 @@ export function useFaceActions(job: Ref<Job>, face: Ref<Face>, plan: Ref<FacePla
     if (!direction || event.ctrlKey || event.metaKey) return
     const { units } = store.job!
     const push = event.altKey ? 'snap' as const : event.shiftKey ? (units === 'imperial' ? MM_PER_INCH : 25) : readingDivisionMm(units)
-    const ref = selection.value
+    const [faceId, ref] = [face.value.id, selection.value]
     if (!nudgeEdit(ask.value, ref, direction, push)) return
     // The drawing has used the key: it must not also scroll the page or climb the ladder.
     event.preventDefault()
     event.stopPropagation()
     const last = waiting.at(-1)
-    if (last && push !== 'snap' && last.push === push && last.direction === direction && sameRef(last.ref, ref)) last.times++
-    else waiting.push({ ref, direction, push, times: 1 })
+    if (last && push !== 'snap' && last.push === push && last.direction === direction && last.faceId === faceId && sameRef(last.ref, ref)) last.times++
+    else waiting.push({ faceId, ref, direction, push, times: 1 })
     pushOn()
   }
 
   /** Makes the pushes that wait, those of one kind together, each from where the one before left off. */
   function pushOn() {
     if (!waiting.length || !isUpToDate()) return
-    const [{ ref, direction, push, times }] = waiting as [Pushes, ...Pushes[]]
+    const [{ faceId, ref, direction, push, times }] = waiting as [Pushes, ...Pushes[]]
     waiting = waiting.slice(1)
-    const edit = nudgeEdit(ask.value, ref, direction, push === 'snap' ? push : push * times)
+    // Another face may be in hand by now.
+    const f = store.planned!.faces.findIndex(one => one.id === faceId)
+    const edit = f < 0 ? null : nudgeEdit({ job: store.planned!, face: store.planned!.faces[f]!, plan: store.plan!.faces[f]! }, ref, direction, push === 'snap' ? push : push * times)
     if (!edit) return pushOn()
     const outcome = store.commit(edit)
     message.value = outcome.ok ? '' : outcome.problem

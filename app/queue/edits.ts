@@ -13,6 +13,8 @@ export interface OpenJob {
   took: (entries: UnsentEntry[], version: number) => void
   /** Somebody else was faster: ours go on top of theirs. */
   overtaken: (theirs: { version: number, job: Job, entries: RemoteEntry[] }) => void
+  /** Another window of this device has sent what waited here too. */
+  sentElsewhere: () => void
 }
 
 const openJobs = new Map<string, OpenJob>()
@@ -23,6 +25,8 @@ export function watchEdits(jobId: string, open: OpenJob): () => void {
     if (openJobs.get(jobId) === open) openJobs.delete(jobId)
   }
 }
+
+export const sentElsewhere = (jobId: string): void => openJobs.get(jobId)?.sentElsewhere()
 
 export const unsentEntry = ({ id, content }: Entry): UnsentEntry => ({ id, kind: (content as ContentOf<'edits'>).kind, edit: (content as ContentOf<'edits'>).edit })
 
@@ -47,7 +51,8 @@ export const editSender: Sender = {
       }
       catch (error) {
         if (!(error instanceof FetchError) || error.statusCode !== 409 || !open) throw error
-        open.overtaken((error.data as { data: Parameters<OpenJob['overtaken']>[0] }).data)
+        // A job that was closed meanwhile has nothing to put ours on: the next try goes by what is open then.
+        if (openJobs.get(jobId) === open) open.overtaken((error.data as { data: Parameters<OpenJob['overtaken']>[0] }).data)
       }
     }
   },

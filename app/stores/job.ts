@@ -56,7 +56,7 @@ export const useJobStore = defineStore('job', () => {
       const opened = await $fetch<{ job: Job, version: number, catalogue: Catalogue, history: Pick<HistoryEntry, 'id' | 'kind' | 'inverse'>[] }>(`/api/jobs/${jobId}`)
       // The page may have gone before the server's answer came: what the server has is no longer on the way.
       queue.drop(opened.history.map(entry => entry.id))
-      unwatch = watchEdits(jobId, { version: () => base.value!.version, took, overtaken })
+      unwatch = watchEdits(jobId, { version: () => base.value!.version, took, overtaken, sentElsewhere: () => void look() })
       base.value = { jobId, job: opened.job, version: opened.version, catalogue: opened.catalogue, stacks: stacksOf(opened.history) }
       loadProblem.value = ''
       if (unsent.value.length) void queue.send()

@@ -2,7 +2,7 @@ import { defineStore } from 'pinia'
 import { v4 as newId } from 'uuid'
 import { type Device, openDevice } from '../queue/device'
 import { takeEarlier } from '../queue/earlier'
-import { editSender } from '../queue/edits'
+import { editSender, sentElsewhere } from '../queue/edits'
 import { type Channel, type Content, type Entry, type EntryOf, readEntry } from '../queue/entry'
 import { isAboutAll, isRefusal, isSignedOut, nextBatch, type Refused, type Senders } from '../queue/send'
 import { captionSender, tickSender } from '../queue/ticks-and-captions'
@@ -149,9 +149,13 @@ export const useQueue = defineStore('queue', () => {
   const alone = async (work: () => Promise<void>): Promise<void> => 'locks' in navigator && navigator.locks ? await navigator.locks.request('upper-deck/queue', work) : await work()
 
   async function dropSentElsewhere() {
-    if (!device || writing.value) return
+    // What the device could not write down is not there either, and has been sent by nobody.
+    if (!device || writing.value || !keeps.value) return
     const there = await device.ids()
-    if (!writing.value) entries.value = entries.value.filter(entry => there.has(entry.id))
+    if (writing.value || !keeps.value) return
+    const sent = entries.value.filter(entry => !there.has(entry.id))
+    entries.value = entries.value.filter(entry => there.has(entry.id))
+    for (const jobId of new Set(sent.map(entry => entry.jobId))) sentElsewhere(jobId)
   }
 
   const of = <C extends Channel>(jobId: string, channel: C): EntryOf<C>[] => entries.value.filter((entry): entry is EntryOf<C> => entry.refused === null && entry.jobId === jobId && entry.content.channel === channel)

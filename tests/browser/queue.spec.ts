@@ -55,10 +55,10 @@ test('500 edits without a signal, then a reload, then a signal: all arrive, in o
     await page.keyboard.press('Control+z')
     await page.keyboard.press('Control+Shift+z')
   }
-  await expect(page.getByTestId('save-state')).toHaveText('No signal: 500 kept on this device', { timeout: 60_000 })
+  await expect(page.getByTestId('save-state')).toHaveText('No signal: 500 changes kept on this device', { timeout: 60_000 })
   page.on('dialog', dialog => void dialog.accept())
   await page.reload()
-  await expect(page.getByTestId('save-state')).toContainText('500 kept', { timeout: 60_000 })
+  await expect(page.getByTestId('save-state')).toContainText('500 changes kept', { timeout: 60_000 })
   expect(await historyOf(jobId)).toHaveLength(1)
   await page.unroute('**/api/jobs/*/edits')
   await savedLate(page)

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { formatPitch, formatPower } from '#core/units'
-import { sentenceCase } from '#core/trade'
+import { plural, sentenceCase } from '#core/trade'
 import { wordsOf } from '../../queue/entry'
 
 /** The job's name, its totals, what the last change did, and whether it has reached the office. */
@@ -9,8 +9,8 @@ const queue = useQueue()
 const save = computed(() => ({
   'saved': { text: 'Saved', class: 'text-lichen-600' },
   'saving': { text: 'Saving…', class: 'text-graphite-600' },
-  'offline': { text: `No signal: ${store.waiting} kept ${queue.keeps ? 'on this device' : 'while this page is open'}`, class: 'text-amber-600' },
-  'signed-out': { text: `Signed out: load the page again. ${store.waiting} kept`, class: 'text-brick-600' },
+  'offline': { text: `No signal: ${plural(store.waiting, 'change')} kept ${queue.keeps ? 'on this device' : 'while this page is open'}`, class: 'text-amber-600' },
+  'signed-out': { text: `Signed out: load the page again.${store.waiting ? ` ${plural(store.waiting, 'change')} kept ${queue.keeps ? 'on this device' : 'only while this page is open'}` : ''}`, class: 'text-brick-600' },
 }[store.saveState]))
 const asideWords = (one: typeof store.aside[number]) => sentenceCase(wordsOf(one))
 const { index, choose } = useFaceChoice(computed(() => store.job))

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { type LineCard, lineCards, markTasks, revisionName, spokenTask } from '#core/sheets/markout'
+import { plural } from '#core/trade'
 import { datumName } from '#core/roof'
 
 /** The mark-out on the roof: one card a line, readable at arm's length in the sun, read aloud, ticked whole or mark by mark with one thumb. */
@@ -11,7 +12,7 @@ const last = computed(() => sheet.value?.issued[0] ?? null)
 const changed = computed(() => sheet.value?.changes.reduce((sum, face) => sum + face.changes.length, 0) ?? 0)
 const stops = computed(() => sheet.value?.plan.totals.stops ?? 0)
 const list = computed(() => last.value && !changed.value ? `mark-out:${revisionName(last.value.revision)}` : 'mark-out')
-const { ticked, set, reached } = useTicks(jobId, list)
+const { ticked, set, reached, refused } = useTicks(jobId, list)
 
 const tasks = computed(() => markTasks((sheet.value?.plan.faces ?? []).flatMap((plan, f) => plan.modules
   ? [{
@@ -147,7 +148,7 @@ function wholeLine() {
         v-if="!changed"
         class="px-4 pt-1 text-[15px] font-semibold"
       >
-        {{ last ? `Revision ${revisionName(last.revision)}, ${last.issuedBy}` : 'Not issued yet' }}; {{ reached ? 'ticks have reached the office' : 'ticks kept on this phone' }}
+        {{ last ? `Revision ${revisionName(last.revision)}, ${last.issuedBy}` : 'Not issued yet' }}; {{ reached ? 'ticks have reached the office' : refused.length ? `${plural(refused.length, 'tick')} not taken by the office: ${refused[0]!.refused} Open the sheet to try again` : 'ticks kept on this phone' }}
       </p>
 
       <ol
