@@ -90,6 +90,22 @@ describe('the device’s queue', () => {
     for (let i = 0; i < 30; i++) queue.add(jobId, edit(`G${i}`))
     await vi.waitFor(() => expect(queue.asideOf(jobId)).toHaveLength(30), { timeout: 5000 })
   })
+  it('sends what a full device could not write down, and says meanwhile that it is not kept', async () => {
+    office.answer = 503
+    const queue = useQueue()
+    queue.add(jobId, edit('kept'))
+    await vi.waitFor(() => expect(queue.standing).toBe('offline'), { timeout: 5000 })
+    const full = vi.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(() => {
+      throw new DOMException('full', 'QuotaExceededError')
+    })
+    queue.add(jobId, edit('not kept'))
+    await vi.waitFor(() => expect(queue.keeps).toBe(false))
+    full.mockRestore()
+    office.answer = 200
+    await queue.send()
+    await empty(queue)
+    expect(office.got).toEqual(['kept', 'not kept'])
+  })
   it('takes over what an earlier version of the page left, and names what it can’t read', async () => {
     office.answer = 503
     localStorage.setItem(`upper-deck/unsent/${jobId}`, JSON.stringify([

@@ -1,6 +1,6 @@
 import type { Supports } from '../job'
 import { rafterName, safeStrip } from '../supports'
-import { type DraftFinding, type JobAsk, noCures, plural, type Ref, writer } from '../trade'
+import { type DraftFinding, type JobAsk, noCures, onFace, plural, type Ref, writer } from '../trade'
 import { count, length, share } from '../units'
 import type { FixingsAsk } from './findings'
 import type { FixingsLayout } from './layout'
@@ -66,23 +66,13 @@ export function unproved({ faces }: JobAsk<FixingsLayout>): DraftFinding[] {
   }]
 }
 
-const base = ({ face }: FixingsAsk, id: string) => ({
-  id: `${id}:${face.id}`,
-  stage: 'rails' as const,
-  faceId: face.id,
-  about: null,
-  measured: null,
-  limit: null,
-  propose: noCures,
-})
-
 /** Sheathing thinner than the mount was tested on. */
 export function thinSheathing(ask: FixingsAsk): DraftFinding[] {
   const { face, plan: { parts: { mount }, rails } } = ask
   const say = writer(ask)
   if (!rails.length || face.supports.kind !== 'sheathing' || mount.leastSheathingMm === null || face.supports.thicknessMm >= mount.leastSheathingMm - 0.1) return []
   return [{
-    ...base(ask, 'thin-sheathing'),
+    ...onFace(ask, 'rails', 'thin-sheathing'),
     severity: 'stop',
     sentence: `The sheathing is ${say(face.supports.thicknessMm)} thick. ${mount.name} was tested on ${say(mount.leastSheathingMm)} and more.`,
     measured: length(face.supports.thicknessMm),
@@ -96,7 +86,7 @@ export function pilotOff(ask: FixingsAsk): DraftFinding[] {
   const of = fasteners.pilotMm / fasteners.diameterMm
   if (of >= 0.4 && of <= 0.7) return []
   return [{
-    ...base(ask, 'pilot'),
+    ...onFace(ask, 'rails', 'pilot'),
     severity: 'caution',
     sentence: `A pilot of ${writer(ask)(fasteners.pilotMm)} is ${Math.round(100 * of)} % of the lag’s diameter. In this timber it should be 40 to 70 % (NDS 12.1.4): ${of > 0.7 ? 'a larger one holds less' : 'a smaller one splits the rafter'}.`,
     measured: share(of),

@@ -1,6 +1,6 @@
 import { areaMm2, common } from '../geometry'
 import { type Edit, type Obstruction, ruleSetTable } from '../job'
-import { type DraftFinding, type FindingAsk, type JobAsk, noCures, plural, writer } from '../trade'
+import { type DraftFinding, type FindingAsk, type JobAsk, noCures, onJob, plural, writer } from '../trade'
 import { count, length, words } from '../units'
 import type { KeepClearLayout } from './layout'
 import { pathwayRoomMm } from './pathways'
@@ -12,14 +12,12 @@ const percent = (share: number): string => `${(100 * share).toFixed(1)} %`
 /** The whole roof, with what its rules come to. */
 export type RoofAsk = JobAsk<KeepClearLayout> & { roof: RoofClear }
 
-const base = ({ job }: RoofAsk) => ({ stage: 'keep-clear' as const, faceId: job.faces[0]!.id, about: null, limit: null, propose: noCures })
-
 export const tooFewPlanes = (ask: RoofAsk): DraftFinding[] => {
   const { job: { keepClear: { values, ruleSet } }, roof } = ask
   return !roof.short.includes('planes')
     ? []
     : [{
-        ...base(ask), id: 'pathways-short', severity: 'stop', measured: count(roof.planes.length, 'pathways'), limit: count(values.pathwaysPerBuilding, 'pathways'),
+        ...onJob(ask, 'keep-clear', 'pathways-short'), severity: 'stop', measured: count(roof.planes.length, 'pathways'), limit: count(values.pathwaysPerBuilding, 'pathways'),
         sentence: `${ruleSetTable[ruleSet].name} asks for ${values.pathwaysPerBuilding} pathways on separate planes; this roof as surveyed has ${plural(roof.planes.length, 'plane')} with one. Survey the other planes, bare ones too, or leave one clear.`,
       }]
 }
@@ -27,7 +25,7 @@ export const tooFewPlanes = (ask: RoofAsk): DraftFinding[] => {
 export const noneOnTheStreet = (ask: RoofAsk): DraftFinding[] => !ask.roof.short.includes('street')
   ? []
   : [{
-      ...base(ask), id: 'pathways-street', severity: 'stop', measured: null,
+      ...onJob(ask, 'keep-clear', 'pathways-street'), severity: 'stop', measured: null,
       sentence: 'No pathway lies on the street’s or the driveway’s side, and one has to. Leave a plane on that side clear, or check where the street lies on the site sheet.',
     }]
 
@@ -35,8 +33,7 @@ export function whereIsTheStreet(ask: RoofAsk): DraftFinding[] {
   const { job: { site, keepClear: { values } }, roof } = ask
   if (values.pathways !== 'per-plane' || values.pathwaysPerBuilding === 0 || site.streetDeg !== null || site.drivewayDeg !== null || !roof.planes.length) return []
   return [{
-    ...base(ask),
-    id: 'pathways-where-street',
+    ...onJob(ask, 'keep-clear', 'pathways-where-street'),
     severity: 'caution',
     stage: 'site',
     measured: null,
@@ -52,7 +49,7 @@ export function coverStep(ask: RoofAsk): DraftFinding[] {
   if (!nearStep && choices.nearUncapped === choices.near) return []
   const choose = (ridgeChoice: 'near' | 'far'): Edit => ({ type: 'set-keep-clear', values: { ridgeChoice } })
   return [{
-    ...base(ask), id: 'cover-step', severity: 'note', measured: words(percent(cover.share)), limit: words(percent(cover.limit)),
+    ...onJob(ask, 'keep-clear', 'cover-step'), severity: 'note', measured: words(percent(cover.share)), limit: words(percent(cover.limit)),
     sentence: `${percent(cover.share)} of the roof is covered; the narrower ridge strip holds up to ${percent(cover.limit)}. With it the roof takes ${plural(choices.near, 'module')}, with the wider strip ${choices.far}. One more module is ${percent(cover.oneMore)}.`,
     propose: () => [
       { label: `Narrow strip, ${plural(choices.near, 'module')}`, edit: choose('near') },
@@ -64,8 +61,7 @@ export function coverStep(ask: RoofAsk): DraftFinding[] {
 export const notAllTried = (ask: RoofAsk): DraftFinding[] => ask.roof.proved
   ? []
   : [{
-      ...base(ask),
-      id: 'pathways-unproved',
+      ...onJob(ask, 'keep-clear', 'pathways-unproved'),
       severity: 'note',
       measured: count(ask.roof.tried, 'ways tried'),
       sentence: `The pathways shown are the best of ${ask.roof.tried} ways tried; with so many faces not all were.`,

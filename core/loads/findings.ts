@@ -1,4 +1,4 @@
-import { type DraftFinding, type FindingAsk, type JobAsk, noCures, writer } from '../trade'
+import { type DraftFinding, type FindingAsk, type JobAsk, onFace, onJob, writer } from '../trade'
 import { gapBelow } from '../rows'
 import { shapeOf } from '../roof'
 import { radians } from '../units'
@@ -9,9 +9,6 @@ import type { LoadsLayout } from './layout'
 type LoadsAsk = FindingAsk<LoadsLayout>
 type LoadsJobAsk = JobAsk<LoadsLayout>
 
-const base = ({ face }: LoadsAsk, id: string) => ({ id: `${id}:${face.id}`, stage: 'rails' as const, faceId: face.id, about: null, measured: null, limit: null, propose: noCures })
-const jobBase = ({ job }: LoadsJobAsk, id: string) => ({ id, stage: 'rails' as const, faceId: job.faces[0]!.id, about: null, measured: null, limit: null, propose: noCures })
-
 /** The loads on a face that carries modules, with the rules they are by; null where nobody has said what loads the roof. */
 function rulesOn({ plan, job }: LoadsAsk) {
   const { rules } = job.loads
@@ -20,18 +17,18 @@ function rulesOn({ plan, job }: LoadsAsk) {
 
 /** Loads that are not known stop the job: what is known is checked all the same. */
 export const windNotKnown = (ask: LoadsAsk): DraftFinding[] => (rulesOn(ask)?.loads.wind.unknown ?? []).map((why, i) => ({
-  ...base(ask, `wind-not-known-${i}`), severity: 'stop', sentence: `${why} Dead load and snow are checked here, wind is not: have an engineer give the pressures and type them.`,
+  ...onFace(ask, 'rails', `wind-not-known-${i}`), severity: 'stop', sentence: `${why} Dead load and snow are checked here, wind is not: have an engineer give the pressures and type them.`,
 }))
 
 export function windByNobody(ask: LoadsAsk): DraftFinding[] {
   const wind = rulesOn(ask)?.rules.wind
   return wind?.kind === 'typed' && !wind.by
-    ? [{ ...base(ask, 'wind-by-nobody'), severity: 'stop', sentence: 'The wind pressures are typed, and nobody is named for them. Write down the engineer who gave them.' }]
+    ? [{ ...onFace(ask, 'rails', 'wind-by-nobody'), severity: 'stop', sentence: 'The wind pressures are typed, and nobody is named for them. Write down the engineer who gave them.' }]
     : []
 }
 
 export const snowNotKnown = (ask: LoadsAsk): DraftFinding[] => (rulesOn(ask)?.loads.snow.unknown ?? []).map((why, i) => ({
-  ...base(ask, `snow-not-known-${i}`), severity: 'stop', sentence: `${why} On a roof of this pitch it is nearly always the greater: balanced snow alone is no plan.`,
+  ...onFace(ask, 'rails', `snow-not-known-${i}`), severity: 'stop', sentence: `${why} On a roof of this pitch it is nearly always the greater: balanced snow alone is no plan.`,
 }))
 
 /** Modules over an eave that stands out past the wall have coefficients of their own, which this tool lacks. */
@@ -46,7 +43,7 @@ export function overEave(ask: LoadsAsk): DraftFinding[] {
   const lowMm = Math.min(...plan.rows.rows.map(row => row.bottomMm)) - Math.max(left.y, right.y)
   if (lowMm >= alongSlopeMm - 0.5) return []
   return [{
-    ...base(ask, 'over-eave'), severity: 'stop', measured: { kind: 'length', mm: lowMm }, limit: { kind: 'length', mm: alongSlopeMm },
+    ...onFace(ask, 'rails', 'over-eave'), severity: 'stop', measured: { kind: 'length', mm: lowMm }, limit: { kind: 'length', mm: alongSlopeMm },
     sentence: `Modules begin ${writer(ask)(lowMm)} up the slope and the eave stands out ${writer(ask)(alongSlopeMm)} along it past the wall: over it the edition has coefficients for overhangs, and this tool does not have them. Move the rows up, or type an engineer’s pressures.`,
     propose: () => [{
       label: 'Raise the rows past the wall',
@@ -64,7 +61,7 @@ const METHOD_ENDS = 'The edition’s method for modules close over the roof does
 
 /** Modules close over a roof have a method of their own in the 2016 edition; outside its conditions its factors do not hold. */
 const byMethod = ({ plan }: LoadsAsk): boolean => Boolean(plan.loading.loads?.exposure) && plan.rows.rows.length > 0
-const outsideMethod = (ask: LoadsAsk, id: string, sentence: string): DraftFinding[] => [{ ...base(ask, id), severity: 'caution', sentence: `${sentence} ${METHOD_ENDS}` }]
+const outsideMethod = (ask: LoadsAsk, id: string, sentence: string): DraftFinding[] => [{ ...onFace(ask, 'rails', id), severity: 'caution', sentence: `${sentence} ${METHOD_ENDS}` }]
 const overRoofMm = ({ plan: { parts } }: LoadsAsk): number => parts.mount.standoffMm + parts.module.thicknessMm + 40
 
 export const methodHeight = (ask: LoadsAsk): DraftFinding[] => byMethod(ask) && overRoofMm(ask) > METHOD.highestMm
@@ -106,7 +103,7 @@ export function framing(ask: LoadsJobAsk): DraftFinding[] {
   })
   if (!asks) return []
   return [{
-    ...jobBase(ask, 'framing'), severity: 'caution',
+    ...onJob(ask, 'rails', 'framing'), severity: 'caution',
     sentence: 'Unbalanced snow on a roof this narrow depends on what carries it: plain rafters from eave to ridge, or trusses and the like. Both are taken until somebody says which, under Loads, Building.',
   }]
 }
@@ -116,7 +113,7 @@ export function engineer(ask: LoadsJobAsk): DraftFinding[] {
   const { asked, name } = ask.job.loads.engineer
   if (!asked) return []
   return [{
-    ...jobBase(ask, 'engineer'), severity: name ? 'note' : 'stop',
+    ...onJob(ask, 'rails', 'engineer'), severity: name ? 'note' : 'stop',
     sentence: name
       ? `The structure rests on the work of ${name}. Every sheet says so.`
       : 'A licensed engineer is asked for here. Nothing of this is a sign-off: write down who does it before anything is fixed.',
@@ -130,7 +127,7 @@ export function fromMemory(ask: LoadsJobAsk): DraftFinding[] {
   if (!from.length) return []
   const asd = from[0]!.plan.loading.loads!.format === 'asd'
   return [{
-    ...jobBase(ask, 'loads-from-memory'), faceId: from[0]!.face.id, severity: 'caution',
+    ...onJob(ask, 'rails', 'loads-from-memory'), faceId: from[0]!.face.id, severity: 'caution',
     sentence: `${asd ? 'The pressure coefficients of this edition' : 'The pressure coefficients for this roof’s form'} are from memory and not checked against the document${asd ? '; where memory leaves it open the greater is taken' : ''}. An engineer’s own figures can be typed over each of them.`,
   }]
 }

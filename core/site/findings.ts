@@ -1,5 +1,5 @@
 import { type Decision, decisionWords, type SiteStop } from '../job'
-import { type DraftFinding, type JobAsk, noCures } from '../trade'
+import { type DraftFinding, type JobAsk, onJob } from '../trade'
 import { count } from '../units'
 
 /** What a stop is called, and who can clear it. */
@@ -17,11 +17,9 @@ const DECIDED: Decision[] = ['repair-first', 're-roof-first']
 
 type SiteAsk = JobAsk<unknown>
 /** They belong to the whole job, so they name its first face. */
-const base = ({ job }: SiteAsk) => ({ stage: 'site' as const, faceId: job.faces[0]!.id, about: null, limit: null, propose: noCures })
-
 /** What stops a job before anyone climbs. */
 export const stops = (ask: SiteAsk): DraftFinding[] => ask.job.site.stops.filter(stop => !stop.cleared).map(stop => ({
-  ...base(ask), id: `site-stop:${stop.kind}`, severity: 'stop', measured: null,
+  ...onJob(ask, 'site', `site-stop:${stop.kind}`), severity: 'stop', measured: null,
   sentence: `${siteStopWords[stop.kind].name}: stop here. ${siteStopWords[stop.kind].clearedBy}; write down who cleared it and on what paper.`,
 }))
 
@@ -31,7 +29,7 @@ export function undecided(ask: SiteAsk): DraftFinding[] {
   const short = site.coveringYearsLeft !== null && site.coveringYearsLeft < MODULE_LIFE_YEARS
   if (site.decision !== 'open' || (!old && !short)) return []
   return [{
-    ...base(ask), id: 'site-decision', severity: 'caution', measured: site.coveringYearsLeft === null ? null : count(site.coveringYearsLeft, 'years left'), limit: count(MODULE_LIFE_YEARS, 'years'),
+    ...onJob(ask, 'site', 'site-decision'), severity: 'caution', measured: site.coveringYearsLeft === null ? null : count(site.coveringYearsLeft, 'years left'), limit: count(MODULE_LIFE_YEARS, 'years'),
     sentence: `${old ? `The covering is ${site.coveringState}` : `The covering has about ${site.coveringYearsLeft} years left`} and modules lie about ${MODULE_LIFE_YEARS} years: decide whether to go ahead, repair or re-roof first, and say why.`,
     propose: () => (['re-roof-first', 'repair-first', 'go-ahead'] as const).map(decision => ({ label: decisionWords[decision], edit: { type: 'set-site', values: { decision } } })),
   }]
@@ -40,6 +38,6 @@ export function undecided(ask: SiteAsk): DraftFinding[] {
 export const waits = (ask: SiteAsk): DraftFinding[] => !DECIDED.includes(ask.job.site.decision)
   ? []
   : [{
-      ...base(ask), id: 'site-wait', severity: 'caution', measured: null,
+      ...onJob(ask, 'site', 'site-wait'), severity: 'caution', measured: null,
       sentence: `${ask.job.site.decision === 're-roof-first' ? 'The roof is to be re-covered first' : 'The covering is to be repaired first'}: measure again before fixing anything, courses and edges may move.`,
     }]

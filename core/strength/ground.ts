@@ -1,25 +1,15 @@
 import { FULL } from '../fixings'
-import { type DraftFinding, noCures, plural, sentenceCase, writer } from '../trade'
+import { type DraftFinding, onFace, plural, sentenceCase, writer } from '../trade'
 import { force, formatQuantity, length, moment, type Quantity } from '../units'
 import type { BattenCheck } from './battens'
 import type { StrengthAsk } from './findings'
-
-const base = ({ face }: StrengthAsk, id: string) => ({
-  id: `${id}:${face.id}`,
-  stage: 'rails' as const,
-  faceId: face.id,
-  about: null,
-  measured: null,
-  limit: null,
-  propose: noCures,
-})
 
 /** Nothing counts in a member that nobody has measured. */
 export function noThickness(ask: StrengthAsk): DraftFinding[] {
   const { face: { supports }, plan } = ask
   if (!plan.rails.length || supports.kind !== 'purlins' || !plan.parts.mount.fasteners || supports.thicknessMm !== null) return []
   return [{
-    ...base(ask, 'no-thickness'),
+    ...onFace(ask, 'rails', 'no-thickness'),
     severity: plan.strength ? 'stop' : 'caution',
     sentence: `Nobody has measured how thick the ${supports.member}s are, so no thread counts in them. Measure one and type it.`,
   }]
@@ -33,7 +23,7 @@ export function shortThread(ask: StrengthAsk): DraftFinding[] {
   if (!plan.rails.length || !hold?.tooShort || noThickness(ask).length) return []
   const say = writer(ask)
   return [{
-    ...base(ask, 'short-thread'), severity: 'stop', measured: length(hold.penetrationMm), limit: length(hold.leastMm),
+    ...onFace(ask, 'rails', 'short-thread'), severity: 'stop', measured: length(hold.penetrationMm), limit: length(hold.leastMm),
     sentence: `Only ${say(hold.penetrationMm)} of a screw of ${mount.name} is in the ${face.supports.kind === 'purlins' ? face.supports.member : 'rafter'}, and under ${say(hold.leastMm)} the code counts nothing: it holds nothing. ${face.supports.kind === 'purlins' ? 'Fix into something thicker' : 'A longer screw is needed'}.`,
   }]
 }
@@ -46,7 +36,7 @@ export function outsideCode(ask: StrengthAsk): DraftFinding[] {
   const say = writer(ask)
   const worst = outside[0]!
   return [{
-    ...base(ask, 'screw-approval'), severity: 'stop', measured: length(worst.isMm), limit: length(worst.asksMm),
+    ...onFace(ask, 'rails', 'screw-approval'), severity: 'stop', measured: length(worst.isMm), limit: length(worst.asksMm),
     sentence: `The screws of ${ask.plan.parts.mount.name} are outside EN 1995-1-1 here: ${outside.map(one => `${one.what} ${say(one.asksMm)}, here ${say(one.isMm)}`).join('; ')}. Only their maker’s approval can say what they hold, and the catalogue has none.`,
   }]
 }
@@ -63,7 +53,7 @@ const onBattens = ({
 
 export const battensNotKnown = (ask: StrengthAsk): DraftFinding[] => onBattens(ask) && !ask.plan.battens
   ? [{
-      ...base(ask, 'battens-not-known'),
+      ...onFace(ask, 'rails', 'battens-not-known'),
       severity: 'stop',
       sentence: 'The fixings go into battens. How thick they are, how far apart the rafters under them stand and how they are nailed must be known before anything is fixed.',
     }]
@@ -74,7 +64,7 @@ export function battenOver(ask: StrengthAsk): DraftFinding[] {
   const { plan, job } = ask
   if (!onBattens(ask) || !plan.battens) return []
   return plan.battens.shares.filter(one => one.share > FULL).map((one): DraftFinding => ({
-    ...base(ask, `batten-${one.check}`), severity: 'stop', measured: battenWords[one.check].of(one.value), limit: battenWords[one.check].of(one.limit),
+    ...onFace(ask, 'rails', `batten-${one.check}`), severity: 'stop', measured: battenWords[one.check].of(one.value), limit: battenWords[one.check].of(one.limit),
     sentence: one.limit > 0
       ? `${sentenceCase(one.member)}: ${battenWords[one.check].name} is ${formatQuantity(battenWords[one.check].of(one.value), job.units)} under ${one.combination}, and it bears ${formatQuantity(battenWords[one.check].of(one.limit), job.units)}. Fix into the rafters, or have heavier battens put in.`
       : `${sentenceCase(one.member)}: its nails hold nothing against suction: too little of them is in the rafter. Fix into the rafters.`,
@@ -85,7 +75,7 @@ export function battenEnd(ask: StrengthAsk): DraftFinding[] {
   const nearEnd = onBattens(ask) ? ask.plan.battens?.nearEnd ?? [] : []
   if (!nearEnd.length) return []
   return [{
-    ...base(ask, 'batten-end'), severity: 'stop',
+    ...onFace(ask, 'rails', 'batten-end'), severity: 'stop',
     sentence: `${plural(nearEnd.length, 'fixing')} ${nearEnd.length === 1 ? 'stands' : 'stand'} so near the end of a batten (${nearEnd[0]!.member}) that there are not two rafters’ nails on that side. Move the array in, or fix into the rafters.`,
   }]
 }

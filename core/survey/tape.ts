@@ -1,23 +1,16 @@
 import { bestFurtherReading, cornerLetter, tapedLengths } from '../roof'
-import { type DraftFinding, type FindingAsk, noCures, plural, writer } from '../trade'
+import { type DraftFinding, type FindingAsk, onFace, plural, writer } from '../trade'
 import { count, length } from '../units'
 import type { SurveyLayout } from './layout'
 
 type SurveyAsk = FindingAsk<SurveyLayout>
 
-const base = ({ face }: SurveyAsk, id: string) => ({
-  id: `${id}:${face.id}`,
-  stage: 'survey' as const,
-  faceId: face.id,
-  about: { kind: 'face' as const },
-  limit: null,
-  propose: noCures,
-})
+const onTape = (ask: SurveyAsk, id: string) => ({ ...onFace(ask, 'survey', id), about: { kind: 'face' as const } })
 
 export const impossible = (ask: SurveyAsk): DraftFinding[] => ask.plan.shape.adjusted?.kind !== 'impossible'
   ? []
   : [{
-      ...base(ask, 'tape-impossible'),
+      ...onTape(ask, 'tape-impossible'),
       severity: 'stop',
       measured: null,
       sentence: 'No face has these lengths: one is longer than the others can reach round. Tape the longest again.',
@@ -28,7 +21,7 @@ export function loose(ask: SurveyAsk): DraftFinding[] {
   if (adjusted?.kind !== 'loose') return []
   const letters = adjusted.looseCorners.map(cornerLetter)
   return [{
-    ...base(ask, 'tape-loose'), severity: 'caution', measured: count(adjusted.missing, 'lengths missing'),
+    ...onTape(ask, 'tape-loose'), severity: 'caution', measured: count(adjusted.missing, 'lengths missing'),
     sentence: `These lengths leave the face free to fold: ${plural(adjusted.missing, 'more length')} ${adjusted.missing === 1 ? 'is' : 'are'} needed across it, to ${letters.length === 1 ? `corner ${letters[0]}` : `corners ${letters.join(', ')}`}. Until then it is drawn as if it were true, and nothing proves it is.`,
   }]
 }
@@ -38,7 +31,7 @@ const adjustmentOf = ({ plan }: SurveyAsk) => plan.shape.adjusted?.kind === 'adj
 export const unchecked = (ask: SurveyAsk): DraftFinding[] => adjustmentOf(ask)?.redundancy !== 0
   ? []
   : [{
-      ...base(ask, 'tape-unchecked'),
+      ...onTape(ask, 'tape-unchecked'),
       severity: 'note',
       measured: count(0, 'lengths over'),
       sentence: 'The lengths hold the shape but none checks another: a slip of the tape would not show. One more diagonal would show it.',
@@ -66,7 +59,7 @@ export function wrong(ask: SurveyAsk): DraftFinding[] {
       : 'as well'}: that tells most.`
     : ''
   return [{
-    ...base(ask, 'tape-wrong'), severity: 'caution', measured: length(Math.abs(residual.residualMm)),
+    ...onTape(ask, 'tape-wrong'), severity: 'caution', measured: length(Math.abs(residual.residualMm)),
     sentence: suspects.length === 1
       ? `${nameOf(worst!)} does not agree with the other lengths: the fit would have it ${say(Math.abs(residual.residualMm))} ${residual.residualMm > 0 ? 'longer' : 'shorter'}. Tape it again; of three readings the two that agree decide.`
       : `The taped lengths contradict each other, and it can’t be told which of ${suspects.map(nameOf).join(', ')} is wrong.${again}`,

@@ -1,6 +1,5 @@
 import type { Catalogue } from '../catalogue'
 import type { Edit, Face, Job } from '../job'
-import { formatLength } from '../units'
 
 /**
  * What a trade looks at when it speaks of one face. `L` is as much of the layout as has been laid out when its turn comes: its own
@@ -19,11 +18,3 @@ export interface PartAsk<L> extends Ask<L> { catalogue: Catalogue }
 
 /** What a trade looks at when it speaks of the whole job. */
 export interface JobAsk<L> { job: Job, catalogue: Catalogue, faces: { face: Face, plan: L }[] }
-
-/** Writes a length in the job's units. */
-export const writer = ({ job }: { job: Pick<Job, 'units'> }) => (mm: number): string => formatLength(mm, job.units)
-
-/** `1 rafter`, `3 rafters`. */
-export const plural = (n: number, one: string): string => `${n} ${one}${n === 1 ? '' : 's'}`
-
-export const sentenceCase = (words: string): string => `${words[0]!.toUpperCase()}${words.slice(1)}`

@@ -1,4 +1,4 @@
-import type { Edit, StageId } from '../job'
+import type { Edit, Face, Job, StageId } from '../job'
 import type { Quantity } from '../units'
 import type { Ref } from './ref'
 
@@ -35,3 +35,11 @@ const ORDER: Record<Severity, number> = { stop: 0, caution: 1, note: 2 }
 export const bySeverity = (a: Pick<Finding, 'severity'>, b: Pick<Finding, 'severity'>): number => ORDER[a.severity] - ORDER[b.severity]
 
 export const noCures = (): Cure[] => []
+
+/** What most findings begin with: one that a face can have once, about the whole of it, with nothing measured and no cure. */
+export const onFace = <S extends StageId>({ face }: { face: Pick<Face, 'id'> }, stage: S, id: string) =>
+  ({ id: `${id}:${face.id}`, stage, faceId: face.id, about: null, measured: null, limit: null, propose: noCures })
+
+/** The same of the whole job; it is shown with the first face. */
+export const onJob = <S extends StageId>({ job }: { job: Pick<Job, 'faces'> }, stage: S, id: string) =>
+  ({ id, stage, faceId: job.faces[0]!.id, about: null, measured: null, limit: null, propose: noCures })

@@ -56,16 +56,11 @@ const supplyFor = ({ supplies }: Catalogue, kind: PartKind, item: ItemRef | null
   supplies.find(one => one.kind === kind && one.forId !== null && one.forId === item?.id) ?? supplies.find(one => one.kind === kind && one.forId === null) ?? null
 
 /** The line of a part, with what the shelf says of its pack, mass and price. */
-export function partLine(catalogue: Catalogue, { amount, lengthMm = undefined, ...draft }: PartDraft): Part {
+export function partLine(catalogue: Catalogue, { amount, lengthMm, ...draft }: PartDraft): Part {
   const supply = supplyFor(catalogue, draft.kind, draft.item)
   const holds = supply?.holds ?? null
   return {
-    ...draft, id: [
-      draft.kind,
-      draft.name,
-      draft.maker,
-      lengthMm ?? '',
-    ].join('|'), lengthMm: lengthMm ?? null, pieces: amount / (holds ?? 1), poured: holds !== null, packOf: supply?.packOf ?? 1,
+    ...draft, id: [draft.kind, draft.name, draft.maker, lengthMm ?? ''].join('|'), lengthMm: lengthMm ?? null, pieces: amount / (holds ?? 1), poured: holds !== null, packOf: supply?.packOf ?? 1,
     name: holds === null ? draft.name : supply!.name, maker: draft.maker || supply?.maker || '',
     massKg: draft.massKg === 'by shelf' ? supply?.massKg ?? null : draft.massKg,
     price: draft.price === 'by shelf' ? supply?.price ?? null : draft.price,

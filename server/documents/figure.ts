@@ -3,6 +3,7 @@ import type { Point } from '#core/geometry'
 import type { Pdf } from './pdf'
 
 const CROSS = 2.6
+const DOT = 0.8
 
 export interface FigureBox { x: number, y: number, width: number, height: number }
 
@@ -23,7 +24,7 @@ export function drawFigure(pdf: Pdf, { along, up, layers }: FaceFigure, box: Fig
   return { scale, height: high * perMm }
 }
 
-function drawLayer(pdf: Pdf, { layer, rings, lines, crosses, texts }: LayerShapes, at: (point: Point) => [number, number]) {
+function drawLayer(pdf: Pdf, { layer, rings, lines, crosses, dots = [], texts }: LayerShapes, at: (point: Point) => [number, number]) {
   const { paper, ...plain } = styleOf(layer)
   const style = { ...plain, ...paper }
   pdf.save().lineWidth(style.width).strokeColor(style.stroke)
@@ -42,6 +43,7 @@ function drawLayer(pdf: Pdf, { layer, rings, lines, crosses, texts }: LayerShape
     if (style.fill) pdf.rect(x - 1.2, y - 3, 2.4, 6).fillAndStroke('#ffffff', style.stroke)
     else pdf.moveTo(x - CROSS, y - CROSS).lineTo(x + CROSS, y + CROSS).moveTo(x - CROSS, y + CROSS).lineTo(x + CROSS, y - CROSS).stroke()
   }
+  for (const dot of dots) pdf.circle(...at(dot), DOT).fill(style.stroke)
   pdf.undash().restore()
   if (!style.text) return
   for (const { at: place, text } of texts) {

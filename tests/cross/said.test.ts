@@ -7,7 +7,7 @@ import { markStepKinds } from '../../core/trade'
 import { partKinds } from '../../core/catalogue'
 import { findingExamples } from '../fixtures/findings'
 import { catalogue, threeRowsOfSix } from '../fixtures/jobs'
-import { boltsOf, checkFinding, checkLayer, checkMarks, checkParts, jobs, layerCounts, partCounts } from '../fixtures/said'
+import { boltsOf, checkFinding, checkLayer, checkMarks, checkParts, endBolts, layerCounts, partCounts } from '../fixtures/said'
 
 const kinds = trades.flatMap(trade => [...Object.keys(trade.face?.findings ?? {}), ...Object.keys(trade.job?.findings ?? {})])
 
@@ -44,7 +44,7 @@ describe('marks, parts and layers', () => {
     expect(order).toEqual([...order].sort((a, b) => a - b))
   })
   it('count bolts that go in from a rail’s end by its clamps', () => {
-    const face = planJob(jobs.endBolts, catalogue).faces[0]!
+    const face = planJob(endBolts, catalogue).faces[0]!
     expect(face.marks.find(step => step.kind === 'bolts')!.checks.map(check => check.value.kind === 'count' && check.value.n)).toEqual(boltsOf(face))
   })
   // Tools are said by the job's trades, not counted from the catalogue.

@@ -12,7 +12,15 @@ export const paperLayers = layers.filter(layer => !layer.screenOnly)
 export interface FigureText { at: Point, text: string }
 
 /** One layer of a face's drawing, mm in the face's own plane: x along the eave from its left end, y up the slope. */
-export interface LayerShapes { layer: string, rings: Ring[], lines: [Point, Point][], crosses: Point[], texts: FigureText[] }
+export interface LayerShapes {
+  layer: string
+  rings: Ring[]
+  lines: [Point, Point][]
+  crosses: Point[]
+  /** Sheets issued before dots were told from crosses have none. */
+  dots?: Point[]
+  texts: FigureText[]
+}
 
 /** A face drawn square-on to scale, as plain data: what a sheet keeps when it is issued, and from which it is printed again. */
 export interface FaceFigure { name: string, along: Interval, up: Interval, layers: LayerShapes[] }
@@ -29,11 +37,11 @@ export const faceFigure = (ask: Ask<FaceLayout>): FaceFigure => ({
   name: ask.face.name, along: ask.plan.shape.along, up: ask.plan.shape.up, layers: paperLayers.map(layer => flattened(layer.id, layer.shapes(ask))),
 })
 
-/** A layer's shapes as they are kept on paper: dots and bars are places like crosses, and what is written is written. */
+/** A layer's shapes as they are kept on paper: a bar is a place like a cross, and what is written is written. */
 function flattened(layer: string, shapes: Shape[]): LayerShapes {
   const of = <K extends Shape['kind']>(kind: K) => shapes.filter((shape): shape is Extract<Shape, { kind: K }> => shape.kind === kind)
   return {
     layer, rings: of('area').flatMap(area => area.rings), lines: of('line').map(({ from, to }) => [from, to]),
-    crosses: [...of('cross'), ...of('bar'), ...of('dot')].map(({ at }) => at), texts: of('text').map(({ at, text }) => ({ at, text })),
+    crosses: [...of('cross'), ...of('bar')].map(({ at }) => at), dots: of('dot').map(({ at }) => at), texts: of('text').map(({ at, text }) => ({ at, text })),
   }
 }

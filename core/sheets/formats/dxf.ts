@@ -14,7 +14,7 @@ export const dxfLayer = (layer: string): string => layer.toUpperCase().replace('
 export function faceDxf({ layers }: FaceFigure): string {
   const dxf = new DxfWriter()
   dxf.setUnits(Units.Millimeters)
-  for (const { layer, rings, lines, crosses, texts } of byDepth(layers)) {
+  for (const { layer, rings, lines, crosses, dots = [], texts } of byDepth(layers)) {
     const layerName = dxfLayer(layer)
     dxf.addLayer(layerName, styleOf(layer).dxfColour, 'Continuous')
     for (const ring of rings) dxf.addLWPolyline(ring.map(point => ({ point })), { flags: LWPolylineFlags.Closed, layerName })
@@ -24,6 +24,7 @@ export function faceDxf({ layers }: FaceFigure): string {
       dxf.addLine(point3d(x - CROSS_MM, y - CROSS_MM, 0), point3d(x + CROSS_MM, y + CROSS_MM, 0), { layerName })
       dxf.addLine(point3d(x - CROSS_MM, y + CROSS_MM, 0), point3d(x + CROSS_MM, y - CROSS_MM, 0), { layerName })
     }
+    for (const { x, y } of dots) dxf.addPoint(x, y, 0, { layerName })
     for (const { at, text } of texts) {
       dxf.addText(point3d(at.x, at.y, 0), TEXT_MM, text, {
         layerName,
