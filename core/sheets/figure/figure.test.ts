@@ -3,6 +3,8 @@ import { demoJobs } from '../../../db/demo/jobs'
 import { catalogue, changed, planOf, threeRowsOfSix } from '../../../tests/fixtures/jobs'
 import { areaMm2, bounds, type Point } from '../../geometry'
 import { planJob } from '../../plan'
+import type { Shape } from '../../trade'
+import { dxfLayer, faceDxf, faceSvg } from '../formats'
 import { faceFigure, paperLayers } from './index'
 
 const figure = (job = threeRowsOfSix()) => faceFigure({ job, face: job.faces[0]!, plan: planOf(job.faces[0]!) })
@@ -19,6 +21,23 @@ describe('the drawing of a face', () => {
     expect(layerOf(drawn, 'supports').rings).toHaveLength(14)
     expect(layerOf(drawn, 'courses').lines).toHaveLength(planOf(threeRowsOfSix().faces[0]!).courses.length)
     expect(layerOf(drawn, 'courses').lines.length).toBeGreaterThan(20)
+  })
+  it.each(demoJobs.map(({ job }) => [job.title, job] as const))('of %s has every shape of every layer, in the figure and in the files', (_, job) => {
+    const plan = planJob(job, catalogue)
+    job.faces.forEach((face, f) => {
+      const drawn = faceFigure({ job, face, plan: plan.faces[f]! })
+      const [svg, dxf] = [faceSvg(drawn), faceDxf(drawn)]
+      for (const layer of paperLayers) {
+        const shapes = layer.shapes({ job, face, plan: plan.faces[f]! })
+        const of = (...kinds: Shape['kind'][]) => shapes.filter(one => kinds.includes(one.kind)).length
+        const rings = shapes.reduce((sum, one) => sum + (one.kind === 'area' ? one.rings.length : 0), 0)
+        const group = svg.split('<g ').find(part => part.startsWith(`id="${layer.id}"`))!
+        const count = (tag: string) => group.split(`<${tag} `).length - 1
+        expect([layer.id, count('path'), count('circle'), count('text')]).toEqual([layer.id, rings + of('line', 'cross', 'bar'), of('dot'), of('text')])
+        const inDxf = (entity: string) => dxf.split(new RegExp(`\\n *0\\r?\\n${entity}\\r?\\n`)).slice(1).filter(part => new RegExp(`\\n *8\\r?\\n${dxfLayer(layer.id)}\\r?\\n`).test(part.split(/\n *0\r?\n/)[0]!)).length
+        expect([layer.id, inDxf('LWPOLYLINE'), inDxf('LINE'), inDxf('POINT'), inDxf('TEXT')]).toEqual([layer.id, rings, of('line') + 2 * of('cross', 'bar'), of('cross', 'bar', 'dot'), of('text')])
+      }
+    })
   })
   it.each(demoJobs.map(({ job }) => [job.title, job] as const))('of %s keeps courses, supports and keep-clear strips inside the outline', (_, job) => {
     const plan = planJob(job, catalogue)
