@@ -4,17 +4,18 @@ import { flushPromises } from '@vue/test-utils'
 import { createError, getQuery, readBody } from 'h3'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { defineComponent, h, ref } from 'vue'
-import { useTicked } from '../queue/ticked'
+import { rememberTicked, useTicked } from '../queue/ticked'
 
 // What a list was at last is kept for the page: each test starts afresh.
 const jobId = '77777777-2222-4333-8444-555555555555'
-const office = { items: new Set<string>(), away: false, sent: 0, lists: [] as string[] }
+const office = { items: new Set<string>(), away: false, gone: false, sent: 0, lists: [] as string[] }
 registerEndpoint(`/api/jobs/${jobId}/ticks`, { method: 'GET', handler: () => {
   if (office.away) throw createError({ statusCode: 503 })
   return { items: [...office.items] }
 } })
 registerEndpoint(`/api/jobs/${jobId}/ticks`, { method: 'PUT', handler: async (event) => {
   if (office.away) throw createError({ statusCode: 503 })
+  if (office.gone) throw createError({ statusCode: 404, message: 'There is no such job.' })
   office.sent++
   office.lists.push(String(getQuery(event).list))
   const { ticks } = await readBody<{ ticks: { item: string, done: boolean }[] }>(event)
@@ -37,7 +38,7 @@ async function page(list = ref('van')) {
 }
 
 beforeEach(() => {
-  Object.assign(office, { items: new Set(), away: false, sent: 0, lists: [] })
+  Object.assign(office, { items: new Set(), away: false, gone: false, sent: 0, lists: [] })
   localStorage.clear()
   useTicked().value = {}
   useQueue().drop(useQueue().entries.map(entry => entry.id))
@@ -92,5 +93,18 @@ describe('ticks', () => {
     window.dispatchEvent(new Event('online'))
     await vi.waitFor(() => expect(ticks.reached.value).toBe(true))
     expect(office.lists).toEqual(['mark-out:A', 'mark-out:B'])
+  })
+  it('that the office does not take have not reached it, and are named with its reason', async () => {
+    const { ticks } = await page()
+    office.gone = true
+    ticks.set('tape', true)
+    await vi.waitFor(() => expect(ticks.refused.value).toHaveLength(1))
+    expect(ticks.refused.value[0]!.refused).toMatch(/\.$/)
+    expect(ticks.reached.value).toBe(false)
+  })
+  it('are remembered of the 200 lists heard of last', () => {
+    for (let i = 0; i < 300; i++) rememberTicked(jobId, `mark-out:${i}`, [`rail ${i}`])
+    rememberTicked(jobId, 'mark-out:100', ['rail 1', 'rail 2'])
+    expect(Object.values(useTicked().value).map(items => items[0])).toEqual([...Array.from({ length: 199 }, (_, i) => `rail ${i + 101}`), 'rail 1'])
   })
 })

@@ -1,4 +1,4 @@
-import { tickedKey, useTicked } from '../queue/ticked'
+import { rememberTicked, tickedKey, useTicked } from '../queue/ticked'
 
 /**
  * Ticks of one of a job's lists. They are set at once and go to the office by the device's queue, on the list they were made on;
@@ -7,10 +7,9 @@ import { tickedKey, useTicked } from '../queue/ticked'
 export function useTicks(jobId: string, list: MaybeRefOrGetter<string>) {
   const queue = useQueue()
   const known = useTicked()
-  const key = () => tickedKey(jobId, toValue(list))
   const waiting = computed(() => queue.of(jobId, 'ticks'))
   const ticked = computed(() => {
-    const all = new Set(known.value[key()])
+    const all = new Set(known.value[tickedKey(jobId, toValue(list))])
     for (const { content } of waiting.value) {
       if (content.list !== toValue(list)) continue
       if (content.done) all.add(content.item)
@@ -20,10 +19,10 @@ export function useTicks(jobId: string, list: MaybeRefOrGetter<string>) {
   })
 
   async function refresh() {
-    const of = key()
+    const asked = toValue(list)
     try {
-      const { items } = await $fetch<{ items: string[] }>(`/api/jobs/${jobId}/ticks?list=${encodeURIComponent(toValue(list))}`)
-      known.value = { ...known.value, [of]: items }
+      const { items } = await $fetch<{ items: string[] }>(`/api/jobs/${jobId}/ticks?list=${encodeURIComponent(asked)}`)
+      rememberTicked(jobId, asked, items)
     }
     catch {
       // No signal, or the server is away: the list is shown as it was last heard of.

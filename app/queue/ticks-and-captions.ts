@@ -1,7 +1,7 @@
 import { FetchError } from 'ofetch'
 import type { ContentOf } from './entry'
 import type { Sender } from './send'
-import { tickedKey, useTicked } from './ticked'
+import { rememberTicked } from './ticked'
 
 const ticksOf = (content: unknown) => content as ContentOf<'ticks'>
 
@@ -14,7 +14,7 @@ export const tickSender: Sender = {
     const { list } = ticksOf(batch[0]!.content)
     const ticks = batch.map(({ content }) => ({ item: ticksOf(content).item, done: ticksOf(content).done }))
     const { items } = await $fetch<{ items: string[] }>(`/api/jobs/${jobId}/ticks?list=${encodeURIComponent(list)}`, { method: 'PUT', body: { ticks } })
-    useTicked().value = { ...useTicked().value, [tickedKey(jobId, list)]: items }
+    rememberTicked(jobId, list, items)
     settled([])
   },
 }
