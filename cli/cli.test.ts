@@ -6,6 +6,7 @@ import { describe, expect, it } from 'vitest'
 import { z } from 'zod'
 import type { Plan } from '../core/plan'
 import { jobSchema } from '../core/job'
+import { planFile } from './plan-file'
 
 const run = (...args: string[]) => spawnSync('npm', ['run', '-s', 'plan', '--', ...args], { encoding: 'utf8' })
 const folder = mkdtempSync(join(tmpdir(), 'upper-deck-'))
@@ -26,27 +27,28 @@ describe('npm run -s plan', () => {
     expect(pieces).toMatchObject({ 'module': 18, 'stick': 10, 'mid-clamp': 30, 'end-clamp': 12, 'mount': 36, 'lug': 3, 'electronics': 18 })
   })
 
-  it('exits 1 when something stops the plan', () => {
+  it('exits 1 when something stops the plan', async () => {
     const job = JSON.parse(readFileSync(fixture, 'utf8')) as { faces: { array: { allowedSpanMm: number } }[] }
     job.faces[0]!.array.allowedSpanMm = 300
-    const { status, stdout } = run(file('stopped.json', JSON.stringify(job)))
-    expect(status).toBe(1)
-    expect((JSON.parse(stdout) as Plan).totals.stops).toBeGreaterThan(0)
+    const { status, out, err } = await planFile(file('stopped.json', JSON.stringify(job)))
+    expect([status, err]).toEqual([1, ''])
+    expect((JSON.parse(out) as Plan).totals.stops).toBeGreaterThan(0)
   })
 
-  it('exits 2 with a path and a sentence for what it can’t use', () => {
+  it('exits 2 with a path and a sentence for what it can’t use', async () => {
     const job = JSON.parse(readFileSync(fixture, 'utf8')) as Record<string, unknown>
+    const cubits = file('bad.json', JSON.stringify({ ...job, units: 'cubits' }))
     for (const [path, said] of [
-      [file('bad.json', JSON.stringify({ ...job, units: 'cubits' })), /^units: /],
+      [cubits, /^units: /],
       [file('torn.json', '{"format":'), /not JSON/],
       [join(folder, 'nowhere.json'), /can’t be read/],
+      [undefined, /Name a job file/],
     ] as const) {
-      const { status, stderr, stdout } = run(path)
-      expect(status).toBe(2)
-      expect(stderr).toMatch(said)
-      expect(stdout).toBe('')
+      const { status, err, out } = await planFile(path)
+      expect([status, out]).toEqual([2, ''])
+      expect(err).toMatch(said)
     }
-    expect(run().status).toBe(2)
+    expect(run(cubits)).toMatchObject({ status: 2, stdout: '', stderr: expect.stringMatching(/^units: /) as unknown })
   })
 })
 

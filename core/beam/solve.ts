@@ -40,7 +40,7 @@ export interface BeamSolution {
 }
 
 /** The parts of a beam that do not depend on its load: where pieces end, and the factored equations of its support moments. */
-export interface PreparedBeam { beam: Beam, spans: Span[], rows: number[][], unknownOf: number[], cuts: number[] }
+export interface PreparedBeam { beam: Beam, spans: Span[], equations: Factored, unknownOf: number[], cuts: number[] }
 
 /** Load of each stretch between neighbouring cuts, N/mm, and the point load at each cut, N. */
 interface LoadAtCuts { perMm: number[], atCut: number[] }
@@ -107,8 +107,10 @@ export function prepareBeam(beam: Beam, cuts: number[]): PreparedBeam | null {
     return { fromMm, toMm, joints }
   })
   const matrix = Array.from({ length: n }, () => new Array<number>(n).fill(0))
+  let band = 0
   const add = (i: number, j: number, value: number) => {
     if (i < 0 || j < 0) return
+    band = Math.max(band, Math.abs(i - j))
     matrix[i]![j]! += value
     if (i !== j) matrix[j]![i]! += value
   }
@@ -124,35 +126,42 @@ export function prepareBeam(beam: Beam, cuts: number[]): PreparedBeam | null {
       add(joint.unknown, joint.unknown, -joint.stiffness)
     }
   })
-  const rows = factor(matrix)
-  if (!rows) return null
+  const equations = factor(matrix, band)
+  if (!equations) return null
   const places = [beam.fromMm, beam.toMm, ...supportsMm, ...beam.joints.map(joint => joint.xMm), ...cuts.filter(x => x > beam.fromMm && x < beam.toMm)].sort((a, b) => a - b)
-  return { beam, spans, rows, unknownOf, cuts: places.filter((x, i) => i === 0 || x - places[i - 1]! > 1e-7) }
+  return { beam, spans, equations, unknownOf, cuts: places.filter((x, i) => i === 0 || x - places[i - 1]! > 1e-7) }
 }
 
-/** Symmetric elimination without exchange: rows hold multipliers below the diagonal, pivots on it. Null where it is singular. */
-function factor(matrix: number[][]): number[][] | null {
-  const n = matrix.length
+/** Eliminated equations: multipliers below the diagonal, pivots on it; nothing stands farther from it than the band. */
+interface Factored { rows: number[][], band: number }
+
+/** Symmetric elimination without exchange. Null where it is singular. */
+function factor(rows: number[][], band: number): Factored | null {
+  const n = rows.length
   for (let k = 0; k < n; k++) {
-    const pivot = matrix[k]![k]!
-    const scale = Math.max(1e-30, ...matrix[k]!.map(Math.abs))
+    const row = rows[k]!
+    const to = Math.min(n - 1, k + band)
+    let scale = 1e-30
+    for (let j = Math.max(0, k - band); j <= to; j++) scale = Math.max(scale, Math.abs(row[j]!))
+    const pivot = row[k]!
     if (Math.abs(pivot) < 1e-12 * scale) return null
-    for (let i = k + 1; i < n; i++) {
-      const multiple = matrix[i]![k]! / pivot
+    for (let i = k + 1; i <= to; i++) {
+      const multiple = rows[i]![k]! / pivot
       if (multiple === 0) continue
-      for (let j = k + 1; j < n; j++) matrix[i]![j]! -= multiple * matrix[k]![j]!
-      matrix[i]![k] = multiple
+      for (let j = k + 1; j <= to; j++) rows[i]![j]! -= multiple * row[j]!
+      rows[i]![k] = multiple
     }
   }
-  return matrix
+  return { rows, band }
 }
 
-function solveFactored(rows: number[][], right: number[]): number[] {
+function solveFactored({ rows, band }: Factored, right: number[]): number[] {
   const n = rows.length
   const x = [...right]
-  for (let i = 0; i < n; i++) for (let k = 0; k < i; k++) x[i]! -= rows[i]![k]! * x[k]!
+  for (let i = 0; i < n; i++) for (let k = Math.max(0, i - band); k < i; k++) x[i]! -= rows[i]![k]! * x[k]!
   for (let i = n - 1; i >= 0; i--) {
-    for (let k = i + 1; k < n; k++) x[i]! -= rows[i]![k]! * x[k]!
+    const to = Math.min(n - 1, i + band)
+    for (let k = i + 1; k <= to; k++) x[i]! -= rows[i]![k]! * x[k]!
     x[i]! /= rows[i]![i]!
   }
   return x
@@ -161,12 +170,12 @@ function solveFactored(rows: number[][], right: number[]): number[] {
 /** Moments over the supports, and what each span starts with at its left end. */
 interface SolvedSpans { moments: number[], starts: SpanStart[] }
 
-function solveSpans({ beam, spans, rows, unknownOf }: PreparedBeam, load: BeamLoad): SolvedSpans {
+function solveSpans({ beam, spans, equations, unknownOf }: PreparedBeam, load: BeamLoad): SolvedSpans {
   const { supportsMm, stiffness } = beam
   const moments = supportsMm.map(() => 0)
   moments[0] = overhangMoment(load, supportsMm[0]!, 'left')
   moments[moments.length - 1] = overhangMoment(load, supportsMm.at(-1)!, 'right')
-  const right = new Array<number>(rows.length).fill(0)
+  const right = new Array<number>(equations.rows.length).fill(0)
   const rotations = spans.map((span, s) => {
     const free = freeSpan(span, load, stiffness)
     const flex = (span.toMm - span.fromMm) / (6 * stiffness)
@@ -179,7 +188,7 @@ function solveSpans({ beam, spans, rows, unknownOf }: PreparedBeam, load: BeamLo
     for (const joint of span.joints) right[joint.unknown]! -= free.momentAt(joint.at) + knownLeft * (1 - joint.at) + knownRight * joint.at
     return free
   })
-  const unknowns = solveFactored(rows, right)
+  const unknowns = solveFactored(equations, right)
   unknownOf.forEach((u, i) => {
     if (u >= 0) moments[i] = unknowns[u]!
   })
@@ -237,12 +246,12 @@ function freeSpan({ fromMm, toMm }: Span, { uniform, points }: BeamLoad, stiffne
   let left = 0
   let right = 0
   let leftForce = 0
-  const turnBy = (u: number) => L ** 2 * u ** 2 / 2 - u ** 4 / 4
+  const turnBy = (u: number) => u * u * (L * L / 2 - u * u / 4)
   const inside: UniformLoad[] = []
   for (const one of uniform) {
+    if (one.toMm <= fromMm || one.fromMm >= toMm || one.nPerMm === 0) continue
     const a = Math.max(0, one.fromMm - fromMm)
     const b = Math.min(L, one.toMm - fromMm)
-    if (b <= a || one.nPerMm === 0) continue
     inside.push({ fromMm: a, toMm: b, nPerMm: one.nPerMm })
     left += one.nPerMm * (turnBy(L - a) - turnBy(L - b)) / (6 * L)
     right += one.nPerMm * (turnBy(b) - turnBy(a)) / (6 * L)

@@ -36,6 +36,8 @@ export interface Steps {
   n: number
   mayStart: (i: number) => boolean
   mayFollow: (i: number, j: number) => boolean
+  /** None past this one may follow. */
+  farthest: (i: number) => number
   mayEnd: (i: number) => boolean
   /** Rails that a fixing at this candidate would serve, and so what choosing it costs. */
   cost: (i: number) => number
@@ -52,14 +54,28 @@ export interface RailColumns { atMm: (number | null)[], reach: Interval }
 export function stepsFor(n: number, rails: RailColumns[], rules: LocalRules): Steps {
   // Each rail needs a fixing in the stretch of columns at each of its ends: no step may pass over such a stretch.
   const needed = rails.flatMap(rail => endStretches(rail, rules))
-  const passesOver = (i: number, j: number) => needed.some(stretch => i < stretch.first && j > stretch.last)
   const spans = rails.map(rail => farthestNext(rail.atMm, rules.maxSpanMm))
+  const costs = Array.from({ length: n }, (_, i) => rails.reduce((sum, rail) => sum + (rail.atMm[i] === null ? 0 : 1), 0))
+  // Past its farthest a rail lets pass only columns in which it has no place.
+  const gapsTo = rails.map(rail => rail.atMm.lastIndexOf(null))
+  const farthest = Array.from({ length: n }, (_, i) => Math.min(
+    n - 1,
+    ...needed.flatMap(stretch => i < stretch.first ? [stretch.last] : []),
+    ...spans.map((next, r) => Math.max(next[i]!, gapsTo[r]!)),
+  ))
+  const withGaps = spans.flatMap((next, r) => gapsTo[r]! < 0 ? [] : [{ next, stands: rails[r]!.atMm.map(x => x !== null) }])
   return {
     n,
-    mayStart: i => !passesOver(-1, i),
-    mayEnd: i => !passesOver(i, n),
-    mayFollow: (i, j) => spans.every((farthest, r) => rails[r]!.atMm[i] === null || rails[r]!.atMm[j] === null || j <= farthest[i]!) && !passesOver(i, j),
-    cost: i => rails.reduce((sum, rail) => sum + (rail.atMm[i] === null ? 0 : 1), 0),
+    mayStart: i => needed.every(stretch => i <= stretch.last),
+    mayEnd: i => needed.every(stretch => i >= stretch.first),
+    farthest: i => farthest[i]!,
+    mayFollow: (i, j) => {
+      if (j > farthest[i]!) return false
+      // A plain loop: columns over open support are a thousand, each asked about every other.
+      for (const { next, stands } of withGaps) if (j > next[i]! && stands[j]) return false
+      return true
+    },
+    cost: i => costs[i]!,
   }
 }
 
@@ -75,19 +91,18 @@ function endStretches({ atMm, reach }: RailColumns, rules: LocalRules): { first:
   ]
 }
 
-/** For each column of a rail, the farthest that may come next: inside the span, or the very next where none is. */
+/** For each column of a rail, the farthest that may come next: inside the span, or the very next where none is; any where the rail has no place. */
 function farthestNext(atMm: (number | null)[], maxSpanMm: number): number[] {
-  return atMm.map((x, i) => {
-    if (x === null) return i
-    let farthest = i
-    for (let j = i + 1; j < atMm.length; j++) {
-      const next = atMm[j]
-      if (next === null || next === undefined) continue
-      if (farthest > i && next - x > maxSpanMm + KEPT_WITHIN_MM) break
-      farthest = j
-    }
-    return farthest
+  const next = atMm.map(() => atMm.length)
+  const own = atMm.flatMap((x, i) => x === null ? [] : [{ x, i }])
+  // Places are in order, so that the farthest of one is never before that of the one before it.
+  let to = 0
+  own.forEach(({ x, i }, at) => {
+    to = Math.max(to, Math.min(at + 1, own.length - 1))
+    while (to + 1 < own.length && own[to + 1]!.x - x <= maxSpanMm + KEPT_WITHIN_MM) to++
+    next[i] = own[to]!.i
   })
+  return next
 }
 
 /** Least cost from each candidate to the end of the rail, itself included; Infinity where the end can't be reached. */
@@ -95,7 +110,7 @@ export function costToEnd(steps: Steps): number[] {
   const toEnd = new Array<number>(steps.n).fill(Infinity)
   for (let i = steps.n - 1; i >= 0; i--) {
     if (steps.mayEnd(i)) toEnd[i] = steps.cost(i)
-    for (let j = i + 1; j < steps.n; j++) {
+    for (let j = i + 1; j <= steps.farthest(i); j++) {
       if (toEnd[j]! + steps.cost(i) < toEnd[i]! && steps.mayFollow(i, j)) toEnd[i] = toEnd[j]! + steps.cost(i)
     }
   }

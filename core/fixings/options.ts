@@ -22,7 +22,7 @@ export function listPaths(steps: Steps, budget: number, most: number): { paths: 
       }
       paths.push(path)
     }
-    for (let j = at + 1; j < steps.n && complete; j++) {
+    for (let j = at + 1; j <= steps.farthest(at) && complete; j++) {
       if (spent + toEnd[j]! <= budget && steps.mayFollow(at, j)) walk([...path, j], spent + steps.cost(j))
     }
   }

@@ -1,4 +1,4 @@
-import { choose, expect, freshJob, jobWithEngineerAsked, openStage, saved, test, typeOver } from './support'
+import { choose, expect, freshJob, jobWithEngineerAsked, openStage, saved, test, toStage, typeOver } from './support'
 
 test('usual spans become justified ones: rules, bad figures, utilisation, chart, span table, another rail', async ({ page }) => {
   const jobId = await freshJob()
@@ -57,7 +57,7 @@ test('an engineer who is asked for stops the job until named, and stands on ever
   await expect(page.getByText('The structure rests on the work of M. Tamarisk').first()).toBeVisible()
   await saved(page)
   for (const stage of ['load-out', 'mark-out']) {
-    await openStage(page, jobId, stage)
+    await toStage(page, stage)
     await expect(page.getByText('The structure rests on the work of M. Tamarisk').first()).toBeVisible()
   }
   const answer = await page.request.get(`/api/jobs/${jobId}/calculations.pdf`)
@@ -73,18 +73,18 @@ test('sticks: the van’s longest load and the yard’s offcuts change the cut p
   await page.getByRole('tab', { name: 'Sticks' }).click()
   await typeOver(page, 'Longest load the van takes', '12 ft')
   await saved(page)
-  await openStage(page, jobId, 'load-out')
+  await toStage(page, 'load-out')
   const rails = page.getByRole('region', { name: 'Rails' })
   await expect(rails).toContainText('11\' 0"')
   await expect(rails).not.toContainText('13\' 8"')
-  await openStage(page, jobId, 'rails')
+  await toStage(page, 'rails')
   await page.getByRole('tab', { name: 'Sticks' }).click()
   await typeOver(page, 'Add an offcut', '9 ft x two')
   await expect(page.getByRole('alert').filter({ hasText: 'not a number of pieces' })).toBeVisible()
   await typeOver(page, 'Add an offcut', '9 ft x 2')
   await expect(page.getByText('2 of 9')).toBeVisible()
   await saved(page)
-  await openStage(page, jobId, 'load-out')
+  await toStage(page, 'load-out')
   await page.getByRole('tab', { name: 'Cut plan' }).click()
   await expect(page.getByText('yard offcut').first()).toBeVisible()
 })

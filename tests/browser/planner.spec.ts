@@ -1,4 +1,4 @@
-import { expect, freshJob, openStage, saved, test, typeOver } from './support'
+import { expect, freshJob, openStage, saved, test, toStage, typeOver } from './support'
 
 test('the countable fixture: every part of the load-out is right', async ({ page }) => {
   const jobId = await freshJob()
@@ -38,11 +38,11 @@ test('typing a spacing and a rafter’s place moves readings, fixings and parts;
   await expect(page.getByLabel('Rafter 6', { exact: false }).first()).toHaveValue(`8' 11/16"`)
   await saved(page)
 
-  await page.goto(`/jobs/${jobId}/mark-out`)
+  await toStage(page, 'mark-out')
   const rafter5 = page.locator('[data-mark="rafters-5"]')
   await expect(rafter5).toContainText(`6' 5 1/2"`)
 
-  await page.goto(`/jobs/${jobId}/rafters`)
+  await toStage(page, 'rafters')
   await expect(page.getByLabel('Spacing').first()).toHaveValue(`1' 7 3/16"`)
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect(page.getByText('0 of 17 proved')).toBeVisible()

@@ -1,5 +1,5 @@
 import Papa from 'papaparse'
-import { expect, freshJob, jobWithEngineerAsked, openStage, saved, test, typeOver } from './support'
+import { expect, freshJob, jobWithEngineerAsked, openStage, saved, test, toStage, typeOver } from './support'
 
 test('a mark-out is issued, then superseded by an edit, then issued again; each revision keeps its sheet', async ({ page }) => {
   const jobId = await freshJob()
@@ -11,11 +11,11 @@ test('a mark-out is issued, then superseded by an edit, then issued again; each 
   await expect(issue).toContainText('Revision A issued by')
   await expect(issue).toContainText('It holds')
 
-  await openStage(page, jobId, 'rails')
+  await toStage(page, 'rails')
   await page.getByRole('button', { name: /^Rail 1, up/ }).click()
   await typeOver(page, 'Above the row’s edge', '12 3/4"')
   await saved(page)
-  await openStage(page, jobId, 'mark-out')
+  await toStage(page, 'mark-out')
   await expect(issue).toContainText('Revision A is superseded')
   await issue.getByRole('button', { name: 'Show what changed' }).click()
   await expect(issue.getByText('Moved Rail lines: Rail 1')).toBeVisible()
@@ -39,7 +39,7 @@ test('a mark-out is issued, then superseded by an edit, then issued again; each 
 test('a mark-out with a stop open is issued only with a reason, and sheet and phone carry it', async ({ page }) => {
   const jobId = await jobWithEngineerAsked(page)
   await saved(page)
-  await openStage(page, jobId, 'mark-out')
+  await toStage(page, 'mark-out')
   const issue = page.getByRole('region', { name: 'Issue' })
   const button = issue.getByRole('button', { name: 'Issue revision A' })
   await expect(page.getByRole('region', { name: 'What stops the work' })).toContainText('engineer')
@@ -176,7 +176,7 @@ test('rails are turned up the slope, and a row is parted by an expansion break',
   await expect(page.getByRole('button', { name: /^Rail 6, up/ })).toBeVisible()
   await saved(page)
 
-  await openStage(page, jobId, 'rows')
+  await toStage(page, 'rows')
   const row = page.getByRole('region', { name: 'Row 1' })
   await row.getByText('Row 1').click()
   await row.getByRole('button', { name: 'Press to drop' }).click()
@@ -184,7 +184,7 @@ test('rails are turned up the slope, and a row is parted by an expansion break',
   await expect(row.getByRole('button', { name: 'Press to part after' })).toBeVisible()
   await row.getByRole('button', { name: 'Place 3' }).click()
   await expect(row.getByRole('button', { name: 'Place 3, expansion break after it' })).toBeVisible()
-  await saved(page)
-  await openStage(page, jobId, 'rails')
+  await toStage(page, 'rails')
   await expect(page.getByRole('button', { name: /^Rail 8, up/ })).toBeVisible()
+  await saved(page)
 })

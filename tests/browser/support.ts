@@ -21,6 +21,13 @@ export async function openStage(page: Page, jobId: string, stage: string): Promi
   await expect(page.getByTestId('totals')).toContainText('modules')
 }
 
+/** Climbs to a stage by the ladder: nothing is loaded again, as for somebody at work. */
+export async function toStage(page: Page, stage: string): Promise<void> {
+  const rung = page.getByRole('navigation', { name: 'Stages of the job' }).locator(`[data-stage="${stage}"]`)
+  await rung.click()
+  await expect(rung).toHaveAttribute('aria-current', 'page')
+}
+
 /** Types over a field of the slip and takes it. */
 export async function typeOver(page: Page, label: string, text: string): Promise<void> {
   const field = page.getByLabel(label).first()
@@ -51,7 +58,13 @@ export const saved = (page: Page) => expect(page.getByTestId('save-state')).toHa
 export { expect }
 
 /** Every test also fails on an error in the page or a request that leaves this machine. */
-export const test = base.extend<{ watched: undefined }>({
+export const test = base.extend<{ watched: undefined, other: Page }>({
+  /** A window of somebody else, who shares nothing with the first but the office. */
+  other: async ({ browser }, use) => {
+    const context = await browser.newContext()
+    await use(await context.newPage())
+    await context.close()
+  },
   watched: [async ({ page }, use) => {
     const troubles: string[] = []
     page.on('pageerror', error => troubles.push(error.message))

@@ -1,4 +1,4 @@
-import { choose, expect, freshJob, openStage, saved, test, typeOver } from './support'
+import { choose, expect, freshJob, openStage, saved, test, toStage, typeOver } from './support'
 
 test('a hip side by tape with both diagonals: the true shape, what checks what, and a slip that shows', async ({ page }) => {
   const jobId = await freshJob()
@@ -55,9 +55,9 @@ test('eight hits with one wrong: the slip is named, the fit is taken, the fixing
   expect((await fixings()).length).toBeGreaterThan(10)
   await saved(page)
 
-  await page.goto(`/jobs/${jobId}/mark-out`)
+  await toStage(page, 'mark-out')
   await expect(page.locator('[data-mark="rafters-1"]')).toContainText(/8 15\/16"|9"|9 1\/16"/)
-  await page.goto(`/jobs/${jobId}/rafters`)
+  await toStage(page, 'rafters')
   await page.locator('[data-finding^="hit-wrong"]').getByRole('button', { name: 'Set that hit aside' }).click()
   await expect(page.getByTestId('fit')).toContainText('7 of 7')
   await page.getByRole('button', { name: 'Undo' }).click()

@@ -1,8 +1,7 @@
 import { expect, freshJob, openStage, saved, test, typeOver } from './support'
 
-test('two windows: the second is told, both changes are kept', async ({ browser, page }) => {
+test('two windows: the second is told, both changes are kept', async ({ page, other }) => {
   const jobId = await freshJob()
-  const other = await (await browser.newContext()).newPage()
   await openStage(page, jobId, 'keep-clear')
   await page.getByRole('tab', { name: 'This face' }).click()
   await openStage(other, jobId, 'survey')
@@ -23,9 +22,8 @@ test('two windows: the second is told, both changes are kept', async ({ browser,
   await expect(page.getByLabel('Pitch')).toHaveValue('9:12')
 })
 
-test('two windows change the same fact: the second chooses, and neither is lost', async ({ browser, page }) => {
+test('two windows change the same fact: the second chooses, and neither is lost', async ({ page, other }) => {
   const jobId = await freshJob()
-  const other = await (await browser.newContext()).newPage()
   await openStage(page, jobId, 'survey')
   await openStage(other, jobId, 'survey')
   await other.route('**/edits?since=*', route => route.abort())
@@ -42,9 +40,8 @@ test('two windows change the same fact: the second chooses, and neither is lost'
   await expect(other.getByLabel('Pitch')).toHaveValue('10:12')
 })
 
-test('a window that only looks is told of a change and shows it', async ({ browser, page }) => {
+test('a window that only looks is told of a change and shows it', async ({ page, other }) => {
   const jobId = await freshJob()
-  const other = await (await browser.newContext()).newPage()
   await openStage(page, jobId, 'survey')
   await openStage(other, jobId, 'survey')
   await typeOver(page, 'Pitch', '5:12')

@@ -4,7 +4,8 @@ import { dirname, join } from 'node:path'
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs'
 import { beforeAll, describe, expect, it } from 'vitest'
 import { demoJobs } from '../../db/demo/jobs'
-import { readJob } from '../../core/job'
+import { type Job, readJob } from '../../core/job'
+import { onceFor } from '../../core/memory'
 import type { MarkStep } from '../../core/trade'
 import { type FacePlan, planJob } from '../../core/plan'
 import { markoutSheet } from '../../core/sheets/markout'
@@ -36,12 +37,16 @@ async function read(pdf: Buffer): Promise<{ pages: string[], width: number, heig
   return { pages, width, height }
 }
 const issued: SheetStanding = { revision: 2, issuedBy: 'Perrin Oakum', issuedAt: '2026-03-04T09:30:00.000Z', note: 'Ladder at the left rake', changedSince: 0 }
+/** A job's sheet as issued on A4, printed and read once for all who look at it. */
+const printed = onceFor(async (job: Job) => {
+  const sheet = markoutSheet(job, planJob(job, catalogue))
+  return { sheet, ...await read(await markoutPdf(sheet, issued, 'A4', fonts)) }
+})
 const demo = demoJobs.map(({ job }) => [job.title, job] as const)
 
 describe('the printed mark-out', () => {
   it.each(demo)('of %s says every reading and check of the plan, in order', async (_, job) => {
-    const sheet = markoutSheet(job, planJob(job, catalogue))
-    const { pages } = await read(await markoutPdf(sheet, issued, 'A4', fonts))
+    const { sheet, pages } = await printed(job)
     const text = pages.join(' ')
     pages.forEach((page, i) => expect(page).toContain(`Page ${i + 1} of ${pages.length}`))
     expect(text).not.toMatch(/NaN|Infinity|undefined|\[object/)
@@ -147,9 +152,8 @@ describe('no text of a printed sheet runs into another or off the page', () => {
   })
   it('takes three to five pages for one face of a usual house', async () => {
     for (const { job } of demoJobs) {
-      const sheet = markoutSheet(job, planJob(job, catalogue))
-      const pages = (await read(await markoutPdf(sheet, issued, 'A4', fonts))).pages.length
-      if (sheet.faces.length === 1 && sheet.faces[0]!.marks.length <= 30) expect(pages, job.title).toBeLessThanOrEqual(5)
+      const { sheet, pages } = await printed(job)
+      if (sheet.faces.length === 1 && sheet.faces[0]!.marks.length <= 30) expect(pages.length, job.title).toBeLessThanOrEqual(5)
     }
   })
 })

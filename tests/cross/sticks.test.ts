@@ -39,22 +39,23 @@ function stageOne({ rails, rules: { rail, spliceAs, van } }: Order) {
 
 /**
  * Stage two as a mixed-integer program: x = way of each rail, b = a stick bought, y = a piece in a stick. Sticks of one length
- * are opened in order, which only spares the solver equal answers.
+ * are opened in order, the k-th not before the k-th piece, which only spares the solver equal answers.
  */
 function model(splits: ReturnType<typeof stageOne>, { rules: { rail: { stock }, van } }: Order): string {
   const most = splits.reduce((sum, ways) => sum + Math.max(...ways.map(way => way.pieces.length)), 0)
-  const bins = [...stock.flatMap((one, s) => Array.from({ length: most }, (_, k) => ({ id: `s${s}k${k}`, mm: one.mm, price: one.price, after: k ? `s${s}k${k - 1}` : null }))),
-    ...van.offcuts.flatMap((one, s) => Array.from({ length: one.pieces }, (_, k) => ({ id: `o${s}k${k}`, mm: one.mm, price: 0, after: null })))]
+  const bins = [...stock.flatMap((one, s) => Array.from({ length: most }, (_, k) => ({ k, id: `s${s}k${k}`, mm: one.mm, price: one.price, after: k ? `s${s}k${k - 1}` : null }))),
+    ...van.offcuts.flatMap((one, s) => Array.from({ length: one.pieces }, (_, k) => ({ k: 0, id: `o${s}k${k}`, mm: one.mm, price: 0, after: null })))]
   const rows: string[] = []
   const binaries: string[] = [...bins.map(bin => `b${bin.id}`)]
   const loads = new Map(bins.map(bin => [bin.id, [] as string[]]))
+  let before = 0
   splits.forEach((ways, r) => {
     rows.push(`${ways.map((_, w) => `x${r}w${w}`).join(' + ')} = 1`)
     ways.forEach((way, w) => {
       binaries.push(`x${r}w${w}`)
       way.pieces.forEach((piece, p) => {
         const mm = piece.toMm - piece.fromMm
-        const into = bins.filter(bin => bin.mm >= mm - 1e-6)
+        const into = bins.filter(bin => bin.mm >= mm - 1e-6 && bin.k <= before + p)
         rows.push(`${into.map(bin => `y${r}w${w}p${p}${bin.id}`).join(' + ')} - x${r}w${w} = 0`)
         for (const bin of into) {
           binaries.push(`y${r}w${w}p${p}${bin.id}`)
@@ -62,6 +63,7 @@ function model(splits: ReturnType<typeof stageOne>, { rules: { rail: { stock }, 
         }
       })
     })
+    before += Math.max(...ways.map(way => way.pieces.length))
   })
   for (const bin of bins) {
     if (loads.get(bin.id)!.length) rows.push(`${loads.get(bin.id)!.join(' + ')} - ${bin.mm + KERF_MM} b${bin.id} <= 0`)
