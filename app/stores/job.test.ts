@@ -74,6 +74,25 @@ beforeEach(async () => {
 })
 
 describe('the open job', () => {
+  const other = '99999999-2222-4333-8444-666666666666'
+  registerEndpoint(`/api/jobs/${other}`, () => ({ job: { ...threeRowsOfSix(), title: 'The next one' }, version: 0, catalogue, history: [] }))
+  it('stays open when the page of the one before it goes after it was opened', async () => {
+    const store = await opened()
+    await store.open(other)
+    store.close(jobId)
+    await vi.waitFor(() => expect(store.job?.title).toBe('The next one'))
+    store.close(other)
+    expect(store.job).toBeNull()
+  })
+  it('is the one asked for last, whichever answer comes first; and none once its page has gone', async () => {
+    const store = useJobStore()
+    await Promise.all([store.open(jobId), store.open(other)])
+    expect(store.job?.title).toBe('The next one')
+    const late = store.open(jobId)
+    store.close(jobId)
+    await late
+    expect(store.job).toBeNull()
+  })
   it('is planned, takes an edit at once, tells what it changed, and saves it', async () => {
     const store = await opened()
     expect(store.plan!.totals.modules).toBe(18)

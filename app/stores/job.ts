@@ -49,25 +49,34 @@ export const useJobStore = defineStore('job', () => {
 
   const { plan, planned, preview, previewEdit, changes, planProblem } = usePlanOf(job, catalogue)
 
+  /** The job that was asked for last: an answer that comes late must not put another in its place. */
+  let wanted = ''
   async function open(jobId: string) {
     close()
+    wanted = jobId
     await queue.open()
     try {
       const opened = await $fetch<{ job: Job, version: number, catalogue: Catalogue, history: Pick<HistoryEntry, 'id' | 'kind' | 'inverse'>[] }>(`/api/jobs/${jobId}`)
       // The page may have gone before the server's answer came: what the server has is no longer on the way.
       queue.drop(opened.history.map(entry => entry.id))
+      if (wanted !== jobId) return
       unwatch = watchEdits(jobId, { version: () => base.value!.version, took, overtaken, sentElsewhere: () => void look() })
       base.value = { jobId, job: opened.job, version: opened.version, catalogue: opened.catalogue, stacks: stacksOf(opened.history) }
       loadProblem.value = ''
       if (unsent.value.length) void queue.send()
     }
     catch (error) {
-      loadProblem.value = sentenceOf(error)
+      if (wanted === jobId) loadProblem.value = sentenceOf(error)
     }
   }
 
   let unwatch = () => {}
-  function close() {
+  /**
+   * @param left the job whose page goes: the page of the next one opens it before the last one's is gone
+   */
+  function close(left?: string) {
+    if (left && wanted !== left) return
+    wanted = ''
     unwatch()
     base.value = null
     meanwhile.value = null

@@ -101,7 +101,7 @@ test('every face of a hipped roof and every part of its survey: no fault, and no
   for (const face of job.faces) {
     await page.getByRole('tab', { name: 'Roof' }).click()
     await roof.getByRole('button', { name: `${face.name}, faces` }).click()
-    await expect(page.getByLabel('Name', { exact: true })).toHaveValue(face.name)
+    await expect(page.getByRole('heading', { name: `Where ${face.name} lies` })).toBeVisible()
     for (const part of ['Roof', 'Shape', 'On it', 'Covering']) {
       await page.getByRole('tab', { name: part }).click()
       expect(await page.locator('body').innerText()).not.toMatch(NO_FIGURE)

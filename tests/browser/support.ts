@@ -2,7 +2,9 @@ import { randomUUID } from 'node:crypto'
 import { readFileSync } from 'node:fs'
 import { expect, type Page, test as base } from '@playwright/test'
 import type { QueryResultRow } from 'pg'
+import type { App } from 'vue'
 import { DEMO_FIRM_ID } from '../../db/demo/ids'
+import config from '../../playwright.config'
 import { sqlAsFirm } from '../fixtures/sql'
 
 export const asFirm = <T extends QueryResultRow>(firmId: string, sql: string, values: unknown[] = []): Promise<T[]> => sqlAsFirm<T>(process.env.NUXT_DATABASE_URL, firmId, sql, values)
@@ -16,7 +18,15 @@ export async function freshJob(firmId = DEMO_FIRM_ID): Promise<string> {
 }
 
 export async function openStage(page: Page, jobId: string, stage: string): Promise<void> {
-  await page.goto(`/jobs/${jobId}/${stage}`)
+  const path = `/jobs/${jobId}/${stage}`
+  // A window that shows the app already goes on inside it, from job to job, as at work; only a new one loads it.
+  const inside = await page.evaluate(async (to) => {
+    const root = document.querySelector<HTMLElement & { __vue_app__?: App }>('#__nuxt')
+    await root?.__vue_app__?.config.globalProperties.$router.push(to)
+    return Boolean(root?.__vue_app__)
+  }, path)
+  if (!inside) await page.goto(path)
+  await expect(page).toHaveURL(new RegExp(`${path}$`))
   await expect(page.getByRole('navigation', { name: 'Stages of the job' })).toBeVisible()
   await expect(page.getByTestId('totals')).toContainText('modules')
 }
@@ -57,8 +67,24 @@ export const saved = (page: Page) => expect(page.getByTestId('save-state')).toHa
 
 export { expect }
 
+/** The window that tests of one worker share, one after the other: what it should start anew with is put back after each. */
+const VIEW = { width: 1280, height: 800 }
+
 /** Every test also fails on an error in the page or a request that leaves this machine. */
-export const test = base.extend<{ watched: undefined, other: Page }>({
+export const test = base.extend<{ watched: undefined, other: Page }, { shared: Page }>({
+  shared: [async ({ browser }, use) => {
+    const context = await browser.newContext({ baseURL: config.use!.baseURL, viewport: VIEW })
+    await use(await context.newPage())
+    await context.close()
+  }, { scope: 'worker' }],
+  page: async ({ shared }, use) => {
+    await use(shared)
+    await shared.unrouteAll({ behavior: 'ignoreErrors' })
+    await shared.context().setOffline(false)
+    await shared.setViewportSize(VIEW)
+    shared.removeAllListeners()
+  },
+  context: async ({ page }, use) => await use(page.context()),
   /** A window of somebody else, who shares nothing with the first but the office. */
   other: async ({ browser }, use) => {
     const context = await browser.newContext()

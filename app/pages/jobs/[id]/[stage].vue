@@ -6,9 +6,10 @@ definePageMeta({ validate: route => stages.some(stage => stage.id === route.para
 const route = useRoute()
 const store = useJobStore()
 const stage = computed(() => route.params.stage as StageId)
-const jobId = computed(() => String(route.params.id))
-await store.open(jobId.value)
-onBeforeUnmount(() => store.close())
+// The page is another for each job.
+const jobId = String(route.params.id)
+onBeforeUnmount(() => store.close(jobId))
+await store.open(jobId)
 useHead({ title: () => store.job ? `${store.job.title} · Upper Deck` : 'Upper Deck' })
 </script>
 
