@@ -58,17 +58,18 @@ async function part(name, check) {
   sum.failed += result.failed
 }
 
-// A build and the checks of what is written each leave a core free, so they share the machine; tests take all of it.
-console.log('\n== Build, lint, types')
+// Two lanes for two cores: unit tests begin as soon as the build leaves one free. Browser tests have the machine to themselves.
+console.log('\n== Build, lint, types, unit tests and cross-checks')
 await Promise.all([
-  part('Build', single('bash scripts/build.sh')),
+  (async () => {
+    await part('Build', single('bash scripts/build.sh'))
+    await part('Unit tests and cross-checks', unitTests)
+  })(),
   (async () => {
     await part('Lint and floors', single('npm run -s lint'))
     await part('Types', single('npm run -s typecheck'))
   })(),
 ])
-console.log('\n== Unit tests and cross-checks')
-await part('Unit tests and cross-checks', unitTests)
 console.log('\n== Browser tests')
 await part('Browser tests', browserTests)
 console.log(`\nTimes: ${times.join(', ')}`)

@@ -1,4 +1,6 @@
+import { create } from 'fontkit'
 import PDFDocument from 'pdfkit'
+import { onceFor } from '#core/memory'
 
 /** Fonts as files, shipped with the server. */
 export interface DocumentFonts { regular: Buffer, bold: Buffer }
@@ -11,12 +13,16 @@ export type Pdf = InstanceType<typeof PDFDocument>
 export const papers = ['A4', 'LETTER'] as const
 export type Paper = typeof papers[number]
 
+/** Fonts are read once for all documents: their tables take longer to read than a page to write. */
+const read = onceFor(create)
+
 /** Opens a document in the app's own fonts; `finish` closes it and gives its bytes. */
 export function openPdf(title: string, paper: Paper, margin: number, fonts: DocumentFonts): { pdf: Pdf, finish: () => Promise<Buffer> } {
   // No font to begin with: one opened there would be looked up anew, and read anew, with every change of font.
   const pdf = new PDFDocument({ size: paper, margin, bufferPages: true, font: null as unknown as string, info: { Title: title, Creator: 'Upper Deck' } })
-  pdf.registerFont('regular', fonts.regular)
-  pdf.registerFont('bold', fonts.bold)
+  // It takes a font that is read already, though its types name only files.
+  pdf.registerFont('regular', read(fonts.regular) as unknown as Buffer)
+  pdf.registerFont('bold', read(fonts.bold) as unknown as Buffer)
   const chunks: Buffer[] = []
   pdf.on('data', (chunk: Buffer) => chunks.push(chunk))
   const finished = new Promise<void>(resolve => pdf.on('end', resolve))
