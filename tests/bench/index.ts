@@ -1,4 +1,5 @@
 /** Times of what a planner waits for. Every file prints its own when it is loaded. */
 import './plan'
+import './two-firms'
 import './long-rails'
 import './documents'

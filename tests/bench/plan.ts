@@ -46,9 +46,10 @@ const edited = (job: Job, all = false): Job => ({
   faces: job.faces.map((face, i) => all || i === 0 ? { ...face, array: { ...face.array, trimTailMm: 70 + ++edits / 1000 } } : face),
 })
 
-/** The middle of many times, and the least: other work on the machine only ever adds. */
-function timesOf(work: () => void, runs: number): { median: number, least: number } {
+/** The middle of many times, and the least: other work on the machine only ever adds. What goes before each run is not timed. */
+export function timesOf(work: () => void, runs: number, before = () => {}): { median: number, least: number } {
   const times = Array.from({ length: runs }, () => {
+    before()
     const start = performance.now()
     work()
     return performance.now() - start
