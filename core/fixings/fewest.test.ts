@@ -32,6 +32,41 @@ describe('the fewest fixings of one rail', () => {
     expect(tried - possible).toBeGreaterThan(50)
   })
 
+  it('lets follow in shared columns what each rail’s own places let, with gaps and with columns that cross, on 400 random arrays', () => {
+    const random = seeded(41)
+    const rules = { maxSpanMm: 1200, maxOverhangMm: 600 }
+    let crossed = 0
+    for (let k = 0; k < 400; k++) {
+      const n = random.whole(2, 14)
+      const rails = Array.from({ length: random.whole(1, 4) }, () => ({
+        atMm: Array.from({ length: n }, (_, i) => random.next() < 0.25 ? null : 300 + i * 400 + random.between(-260, 260)),
+        reach: { fromMm: 0, toMm: 600 + n * 400 },
+      }))
+      const steps = stepsFor(n, rails, rules)
+      for (let i = 0; i < n; i++) {
+        for (let j = i + 1; j < n; j++) {
+          // By its words: on every rail that stands in both columns, all places from the next one on lie inside the span, or it is the next.
+          const spans = rails.every(({ atMm }) => {
+            if (atMm[i] === null || atMm[j] === null) return true
+            const after = atMm.slice(i + 1, j + 1).flatMap(x => x ?? [])
+            if (after.some((x, at) => x < (after[at - 1] ?? atMm[i]!))) crossed++
+            return after.slice(1).every(x => x - atMm[i]! <= 1200.01)
+          })
+          // And no rail’s end is passed over: left and right of the step something within its overhang stands.
+          const ends = rails.every(({ atMm, reach }) => {
+            const own = atMm.flatMap((x, column) => x === null ? [] : [{ x, column }])
+            if (!own.length) return true
+            const left = own.filter(({ x }) => x <= Math.max(600, own[0]!.x) + 0.01).at(-1)!.column
+            const right = own.find(({ x }) => x >= Math.min(reach.toMm - 600, own.at(-1)!.x) - 0.01)!.column
+            return !(i < own[0]!.column && j > left) && !(i < right && j > own.at(-1)!.column)
+          })
+          expect(steps.mayFollow(i, j), JSON.stringify([rails, i, j])).toBe(spans && ends)
+        }
+      }
+    }
+    expect(crossed).toBeGreaterThan(100)
+  })
+
   it('names the gap, the end and the lack of any support', () => {
     const rules = { maxSpanMm: 1200, maxOverhangMm: 600 }
     const at = (...xs: number[]) => candidatesOf({

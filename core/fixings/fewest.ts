@@ -95,9 +95,10 @@ function endStretches({ atMm, reach }: RailColumns, rules: LocalRules): { first:
 function farthestNext(atMm: (number | null)[], maxSpanMm: number): number[] {
   const next = atMm.map(() => atMm.length)
   const own = atMm.flatMap((x, i) => x === null ? [] : [{ x, i }])
-  // Places are in order, so that the farthest of one is never before that of the one before it.
   let to = 0
   own.forEach(({ x, i }, at) => {
+    // What one place reaches the next reaches too, unless columns in order on other rails cross on this one.
+    if (at > 0 && x < own[at - 1]!.x) to = at
     to = Math.max(to, Math.min(at + 1, own.length - 1))
     while (to + 1 < own.length && own[to + 1]!.x - x <= maxSpanMm + KEPT_WITHIN_MM) to++
     next[i] = own[to]!.i
