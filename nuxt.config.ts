@@ -32,7 +32,7 @@ export default defineNuxtConfig({
   },
   vite: {
     worker: { format: 'es' },
-    optimizeDeps: { include: ['comlink', 'zod', 'd3', 'papaparse', 'clipper2-ts'] },
+    optimizeDeps: { include: ['comlink', 'zod', 'papaparse', 'clipper2-ts'] },
   },
   // Pages see core by its declarations: it is checked once, by itself.
   typescript: { strict: true, typeCheck: false, tsConfig: { references: [{ path: '../tsconfig.core.json' }] } },

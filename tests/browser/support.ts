@@ -67,11 +67,11 @@ export const saved = (page: Page) => expect(page.getByTestId('save-state')).toHa
 
 export { expect }
 
-/** The window that tests of one worker share, one after the other: what it should start anew with is put back after each. */
 const VIEW = { width: 1280, height: 800 }
 
 /** Every test also fails on an error in the page or a request that leaves this machine. */
 export const test = base.extend<{ watched: undefined, other: Page }, { shared: Page }>({
+  /** The window that tests of one worker share, one after the other: what each should start with is put back after the last. */
   shared: [async ({ browser }, use) => {
     const context = await browser.newContext({ baseURL: config.use!.baseURL, viewport: VIEW })
     await use(await context.newPage())
