@@ -133,7 +133,7 @@ function combined(format: Format, pullN: number, shearN: number, withdrawalN: nu
   if (pullN <= 0 && shearN <= 0) return 0
   if (withdrawalN <= 0 || lateralN <= 0) return UNHELD
   if (format === 'en') return Math.min(UNHELD, Math.sqrt((pullN / withdrawalN) ** 2 + (shearN / lateralN) ** 2))
-  const alpha = Math.atan2(pullN, Math.max(0, shearN))
-  const atAngle = withdrawalN * lateralN / (withdrawalN * Math.cos(alpha) ** 2 + lateralN * Math.sin(alpha) ** 2)
-  return Math.min(UNHELD, Math.hypot(pullN, shearN) / atAngle)
+  // With cos α = shear / force and sin α = pull / force.
+  const forceN = Math.sqrt(pullN * pullN + shearN * shearN)
+  return Math.min(UNHELD, (withdrawalN * shearN * shearN + lateralN * pullN * pullN) / (withdrawalN * lateralN * forceN))
 }

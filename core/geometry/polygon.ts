@@ -49,12 +49,16 @@ export const rectangle = (along: Interval, up: Interval): Region => [[
 
 /** Least upright rectangle round a region; null for an empty one. */
 export function bounds(region: Region): { along: Interval, up: Interval } | null {
-  const points = region.flat()
-  if (!points.length) return null
-  const xs = points.map(point => point.x)
-  const ys = points.map(point => point.y)
-  return {
-    along: { fromMm: Math.min(...xs), toMm: Math.max(...xs) },
-    up: { fromMm: Math.min(...ys), toMm: Math.max(...ys) },
+  const along = { fromMm: Infinity, toMm: -Infinity }
+  const up = { fromMm: Infinity, toMm: -Infinity }
+  // Plain loops: rows are sought at hundreds of heights, each of which asks.
+  for (const ring of region) {
+    for (const { x, y } of ring) {
+      along.fromMm = Math.min(along.fromMm, x)
+      along.toMm = Math.max(along.toMm, x)
+      up.fromMm = Math.min(up.fromMm, y)
+      up.toMm = Math.max(up.toMm, y)
+    }
   }
+  return along.fromMm === Infinity ? null : { along, up }
 }

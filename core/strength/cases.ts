@@ -1,4 +1,4 @@
-import { type BeamLoad, type BeamSolution, type Joint, type UniformLoad, prepareBeam, reactionsOf, solveBeam, superpose } from '../beam'
+import { type BeamLoad, type BeamSolution, type BeamSum, type Joint, type UniformLoad, prepareBeam, reactionsOf, solveBeam } from '../beam'
 import type { Interval } from '../geometry'
 import { spanAreaMm2 } from '../loads'
 import { loadAlong, type LoadCase, type PreparedSetting, preparedOf, type RailSetting } from './setting'
@@ -84,26 +84,24 @@ export function solveRail(setting: RailSetting, xs: number[], joints: Joint[], p
   }
 }
 
-/** The whole rail in one case: what bends it. */
-export function railIn({ gravity, drift, windUp, windDown }: SolvedRail, one: LoadCase): BeamSolution {
-  const solutions = [gravity]
-  const factors = [one.gravity]
-  if (drift && one.drift > 0) {
-    solutions.push(drift)
-    factors.push(one.drift)
-  }
-  if (one.combination.windActs !== 'none') {
-    solutions.push(one.combination.windActs === 'up' ? windUp : windDown)
-    factors.push(one.combination.windActs === 'up' ? -one.combination.wind : one.combination.wind)
-  }
-  return superpose(solutions, factors)
+/** Whether a case has drifted snow on this rail. */
+const drifts = ({ drift }: SolvedRail, one: LoadCase): boolean => drift !== null && one.drift > 0
+
+/** Dead load and snow along the whole rail in one case. */
+export const gravityIn = (rail: SolvedRail, one: LoadCase): BeamSum =>
+  drifts(rail, one) ? { of: [rail.gravity, rail.drift!], times: [one.gravity, one.drift] } : { of: [rail.gravity], times: [one.gravity] }
+
+/** The whole rail in one case, what `gravityIn` gives first: all that bends it away from the roof and towards it. */
+export function railIn(rail: SolvedRail, one: LoadCase): BeamSum {
+  const { of, times } = gravityIn(rail, one)
+  const { wind, windActs } = one.combination
+  if (windActs === 'none') return { of, times }
+  return { of: [...of, windActs === 'up' ? rail.windUp : rail.windDown], times: [...times, windActs === 'up' ? -wind : wind] }
 }
 
 /** Dead load and snow on fixing i in one case, N. */
-export const gravityOn = ({
-  gravity,
-  drift,
-}: SolvedRail, one: LoadCase, i: number): number => gravity.reactions[i]! * one.gravity + (drift && one.drift > 0 ? drift.reactions[i]! * one.drift : 0)
+export const gravityOn = (rail: SolvedRail, one: LoadCase, i: number): number =>
+  rail.gravity.reactions[i]! * one.gravity + (drifts(rail, one) ? rail.drift!.reactions[i]! * one.drift : 0)
 
 /** All that presses on fixing i in one case, N; below 0 where it is pulled. */
 export function onFixing(rail: SolvedRail, one: LoadCase, i: number): number {

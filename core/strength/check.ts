@@ -1,9 +1,9 @@
-import { type BeamPiece, type BeamSolution, type Joint, type Peak, peakMoment, peakOfTwo, peakSag, peakShear, superpose } from '../beam'
+import { allPieces, type BeamPiece, type BeamSolution, type BeamSum, type Joint, type Peak, peakMoment, peakSag, peakShear, type PieceRange, superpose } from '../beam'
 import { fixingUse, type RailStrength, usedShare } from '../capacity'
 import type { Interval } from '../geometry'
 import type { Combination } from '../loads'
 import { radians } from '../units'
-import { gravityOn, onFixing, railIn, type SolvedRail, solveRail } from './cases'
+import { gravityIn, gravityOn, onFixing, railIn, type SolvedRail, solveRail } from './cases'
 import type { LoadCase, RailSetting } from './setting'
 
 export const checkKinds = ['bending', 'shear', 'deflection', 'overhang-deflection', 'fixing-up', 'fixing-down', 'fixing-slope', 'hook'] as const
@@ -29,12 +29,15 @@ const OVERHANG_FACTOR = 2
 /** Overhangs shorter than this are not judged by their sag, mm. */
 const SHORT_MM = 50
 
-/** Bending about both axes at once, fbx/Fbx + fby/Fby: |a| + |b| is the greater of |a + b| and |a − b|. */
-function biaxial(pieces: BeamPiece[], slope: BeamPiece[], acrossPerSlope: number, { momentX, momentY }: RailStrength): Peak {
-  const across = acrossPerSlope / momentY
-  const sum = peakOfTwo(pieces, 1 / momentX, slope, across)
-  if (across === 0) return sum
-  const difference = peakOfTwo(pieces, 1 / momentX, slope, -across)
+/**
+ * Bending about both axes at once, fbx/Fbx + fby/Fby: |a| + |b| is the greater of |a + b| and |a − b|.
+ * @param gravity what bends the rail down the slope, times its tangent; it comes first in `all`
+ */
+function biaxial(all: BeamSum, gravity: BeamSum, tangent: number, range: PieceRange, { momentX, momentY }: RailStrength): Peak {
+  const turned = (sign: number): BeamSum => ({ of: all.of, times: all.times.map((times, i) => times / momentX + (i < gravity.of.length ? sign * gravity.times[i]! * tangent / momentY : 0)) })
+  const sum = peakMoment(turned(1), range)
+  if (tangent === 0) return sum
+  const difference = peakMoment(turned(-1), range)
   return Math.abs(difference.value) > Math.abs(sum.value) ? difference : sum
 }
 
@@ -48,7 +51,15 @@ export interface CheckOptions {
   piece?: Interval
 }
 
-const piecesIn = (pieces: BeamPiece[], part: Interval | undefined): BeamPiece[] => part ? pieces.filter(one => one.fromMm >= part.fromMm - 1e-6 && one.toMm <= part.toMm + 1e-6) : pieces
+/** The pieces that lie in a part of the rail. */
+function rangeIn(solution: BeamSolution, part: Interval | undefined): PieceRange {
+  if (!part) return allPieces(solution)
+  const { pieces } = solution
+  const from = pieces.findIndex(one => one.fromMm >= part.fromMm - 1e-6 && one.toMm <= part.toMm + 1e-6)
+  let to = Math.max(0, from)
+  while (from >= 0 && to < pieces.length && pieces[to]!.toMm <= part.toMm + 1e-6) to++
+  return { from: Math.max(0, from), to }
+}
 
 /**
  * Checks one rail with its fixings at `xs` under every combination and case of snow: bending about both axes, shear, deflection,
@@ -66,15 +77,15 @@ export function checkRail(setting: RailSetting, xs: number[], joints: Joint[] = 
   }
   const fixings = xs.map((_, i) => i).filter(i => !part || (xs[i]! >= part.fromMm - 1e-6 && xs[i]! <= part.toMm + 1e-6))
   const duties = fixings.map((i): FixingDuty => ({ xMm: xs[i]!, upN: 0, downN: 0, slopeN: 0, up: 0, down: 0, slope: 0, worst: 0 }))
+  const range = rangeIn(rail.gravity, part)
   for (const one of rail.own.strength) {
-    const pieces = piecesIn(railIn(rail, one).pieces, part)
-    const slopeOf = one.drift > 0 && rail.drift ? superpose([rail.gravity, rail.drift], [one.gravity, one.drift]) : rail.gravity
-    const bending = biaxial(pieces, piecesIn(slopeOf.pieces, part), setting.slope === 'across' ? (slopeOf === rail.gravity ? one.gravity : 1) * tangent : 0, strength)
+    const all = railIn(rail, one)
+    const bending = biaxial(all, gravityIn(rail, one), setting.slope === 'across' ? tangent : 0, range, strength)
     note('bending', Math.abs(bending.value), one.name, bending.xMm, bending.value * strength.momentX, strength.momentX)
-    const shear = peakShear(pieces)
+    const shear = peakShear(all, range)
     note('shear', Math.abs(shear.value) / strength.shearN, one.name, shear.xMm, shear.value, strength.shearN)
     const allN = setting.slope === 'along' ? xs.reduce((sum, _, i) => sum + gravityOn(rail, one, i), 0) : 0
-    fixings.forEach((i, at) => {
+    for (const [at, i] of fixings.entries()) {
       const n = onFixing(rail, one, i)
       const slopeN = (setting.slope === 'along' ? allN / xs.length : Math.max(0, gravityOn(rail, one, i))) * tangent
       const load = { format: strength.format, upN: Math.max(0, -n), downN: Math.max(0, n), slopeN }
@@ -89,7 +100,7 @@ export function checkRail(setting: RailSetting, xs: number[], joints: Joint[] = 
       duty.up = Math.max(duty.up, use.up)
       duty.down = Math.max(duty.down, use.down)
       duty.slope = Math.max(duty.slope, use.slope)
-    })
+    }
   }
   for (const one of rail.own.service) serviceChecks(rail, one, fixings, part, note, quick ? Math.max(...Object.values(shares).map(share => share.share)) : 0)
   for (const duty of duties) duty.worst = Math.max(duty.up, duty.down, duty.slope)
@@ -108,14 +119,15 @@ type Note = (kind: CheckKind, share: number, name: string, xMm: number, value: n
 function serviceChecks(rail: SolvedRail, one: LoadCase, fixings: number[], part: Interval | undefined, note: Note, beside: number) {
   const { setting, xs, stiffness } = rail
   const { capacity, deflectionOver, reach } = setting
-  const pieces = piecesIn(railIn(rail, one).pieces, part)
-  const moment = beside > 0 ? Math.abs(peakMoment(pieces).value) : Infinity
+  const all = railIn(rail, one)
+  const range = rangeIn(rail.gravity, part)
+  const moment = beside > 0 ? Math.abs(peakMoment(all, range).value) : Infinity
   const sag = (kind: CheckKind, fromMm: number, toMm: number, limit: number) => {
     if (part && (fromMm < part.fromMm - 1e-6 || toMm > part.toMm + 1e-6)) return
     const lengthMm = toMm - fromMm
     // Between two fixings the sag is at most M L² / 8EI: most spans are nowhere near being the worst.
     if (kind === 'deflection' && moment * lengthMm ** 2 / (8 * stiffness) <= beside * limit) return
-    const peak = peakSag(pieces, stiffness, fromMm, toMm)
+    const peak = peakSag(all, range, stiffness, fromMm, toMm)
     note(kind, Math.abs(peak.value) / limit, one.name, peak.xMm, peak.value, limit)
   }
   for (let i = 1; i < xs.length; i++) sag('deflection', xs[i - 1]!, xs[i]!, (xs[i]! - xs[i - 1]!) / deflectionOver)
@@ -136,6 +148,5 @@ export function railCurves(setting: RailSetting, xs: number[], joints: Joint[], 
   const rail = solveRail(setting, xs, joints)
   const one = rail && [...rail.own.strength, ...rail.own.service].find(found => found.combination === combination)
   if (!rail || !one) return null
-  const solution: BeamSolution = railIn(rail, one)
-  return { ...solution, stiffness: rail.stiffness }
+  return { ...superpose(railIn(rail, one)), stiffness: rail.stiffness }
 }

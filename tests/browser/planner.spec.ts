@@ -1,4 +1,4 @@
-import { expect, freshJob, openStage, saved, test, toStage, typeOver } from './support'
+import { expect, freshJob, goTo, openStage, saved, test, toStage, typeOver } from './support'
 
 test('the countable fixture: every part of the load-out is right', async ({ page }) => {
   const jobId = await freshJob()
@@ -172,7 +172,7 @@ test('balance evens the overhangs, patterns show their price, working opens, the
 })
 
 test('a new job is opened with a survey to type over', async ({ page }) => {
-  await page.goto('/')
+  await goTo(page, '/')
   await expect(page.getByText('14 Ropewalk Rise')).toBeVisible()
   await page.getByRole('button', { name: 'New job' }).click()
   await page.getByRole('button', { name: 'Open it' }).click()

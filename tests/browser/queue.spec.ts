@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import type { Page } from '@playwright/test'
 import { DEMO_FIRM_ID } from '../../db/demo/ids'
-import { asFirm, expect, freshJob, openStage, saved, test } from './support'
+import { asFirm, expect, freshJob, goTo, openStage, saved, test } from './support'
 
 const historyOf = async (jobId: string) => await asFirm<{
   version: number
@@ -82,7 +82,7 @@ test('a tick made without a signal on a revision that is superseded meanwhile re
   await openStage(page, jobId, 'mark-out')
   const post = (path: string, data: unknown) => page.request.post(`/api/jobs/${jobId}/${path}`, { data })
   expect((await post('sheets', { version: 0, note: '' })).status()).toBe(201)
-  await page.goto(`/jobs/${jobId}/roof`)
+  await goTo(page, `/jobs/${jobId}/roof`)
   await expect(page.getByText('Revision A')).toBeVisible()
   await page.route('**/api/jobs/*/ticks?*', route => route.request().method() === 'PUT' ? route.abort() : route.continue())
   await page.getByRole('button', { name: 'Marked' }).click()

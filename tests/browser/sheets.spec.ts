@@ -1,5 +1,5 @@
 import Papa from 'papaparse'
-import { expect, freshJob, jobWithEngineerAsked, openStage, saved, test, toStage, typeOver } from './support'
+import { expect, freshJob, goTo, jobWithEngineerAsked, openStage, saved, test, toStage, typeOver } from './support'
 
 test('a mark-out is issued, then superseded by an edit, then issued again; each revision keeps its sheet', async ({ page }) => {
   const jobId = await freshJob()
@@ -55,14 +55,14 @@ test('a mark-out with a stop open is issued only with a reason, and sheet and ph
   await expect(issue).toContainText('Revision A issued by')
   await expect(issue).toContainText('Rails only today, fixings wait for the letter')
   await page.setViewportSize({ width: 390, height: 844 })
-  await page.goto(`/jobs/${jobId}/roof`)
+  await goTo(page, `/jobs/${jobId}/roof`)
   await expect(page.getByRole('alert').filter({ hasText: 'issued it all the same: Rails only today' })).toBeVisible()
 })
 
 test('on the roof: one card a line, ticked mark by mark or whole, ticks kept over a reload and without a signal, and a superseded sheet says so', async ({ page, context }) => {
   const jobId = await freshJob()
   await page.setViewportSize({ width: 390, height: 844 })
-  await page.goto(`/jobs/${jobId}/roof`)
+  await goTo(page, `/jobs/${jobId}/roof`)
   await expect(page.getByRole('heading', { name: 'Datum corner' })).toBeVisible()
   await page.getByRole('button', { name: 'Marked' }).click()
   await expect(page.getByRole('heading', { name: /far end/ })).toBeVisible()
@@ -97,7 +97,7 @@ test('on the roof: one card a line, ticked mark by mark or whole, ticks kept ove
   await openStage(page, jobId, 'rows')
   await page.getByRole('button', { name: 'One row fewer' }).click()
   await saved(page)
-  await page.goto(`/jobs/${jobId}/roof`)
+  await goTo(page, `/jobs/${jobId}/roof`)
   await expect(page.getByRole('alert').filter({ hasText: 'Not the issued sheet' })).toBeVisible()
 })
 
@@ -148,7 +148,7 @@ test('the van list is ticked, spares and lifts are typed, and files can be had',
 
 test('a job file goes out and comes in as the same job; one that is none says why', async ({ page }) => {
   const jobId = await freshJob()
-  await page.goto('/')
+  await goTo(page, '/')
   await expect(page.getByText('14 Ropewalk Rise')).toBeVisible()
   const file = await (await page.request.get(`/api/jobs/${jobId}/job.json`)).body()
   const input = page.locator('input[type="file"]')
@@ -158,7 +158,7 @@ test('a job file goes out and comes in as the same job; one that is none says wh
   expect(opened).not.toBe(jobId)
   expect(await (await page.request.get(`/api/jobs/${opened}/job.json`)).json()).toEqual(JSON.parse(file.toString()))
 
-  await page.goto('/')
+  await goTo(page, '/')
   await input.setInputFiles({ name: 'job.json', mimeType: 'application/json', buffer: Buffer.from('{"format": "something else"}') })
   await expect(page.getByRole('alert')).toContainText('This file was not opened')
   await input.setInputFiles({ name: 'job.json', mimeType: 'application/json', buffer: Buffer.from('not JSON') })

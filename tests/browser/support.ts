@@ -17,9 +17,8 @@ export async function freshJob(firmId = DEMO_FIRM_ID): Promise<string> {
   return jobId
 }
 
-export async function openStage(page: Page, jobId: string, stage: string): Promise<void> {
-  const path = `/jobs/${jobId}/${stage}`
-  // A window that shows the app already goes on inside it, from job to job, as at work; only a new one loads it.
+/** Goes to an address. A window that shows the app already goes on inside it, as at work; only a new one loads it. */
+export async function goTo(page: Page, path: string): Promise<void> {
   const inside = await page.evaluate(async (to) => {
     const root = document.querySelector<HTMLElement & { __vue_app__?: App }>('#__nuxt')
     await root?.__vue_app__?.config.globalProperties.$router.push(to)
@@ -27,6 +26,10 @@ export async function openStage(page: Page, jobId: string, stage: string): Promi
   }, path)
   if (!inside) await page.goto(path)
   await expect(page).toHaveURL(new RegExp(`${path}$`))
+}
+
+export async function openStage(page: Page, jobId: string, stage: string): Promise<void> {
+  await goTo(page, `/jobs/${jobId}/${stage}`)
   await expect(page.getByRole('navigation', { name: 'Stages of the job' })).toBeVisible()
   await expect(page.getByTestId('totals')).toContainText('modules')
 }

@@ -12,14 +12,16 @@ import { longCases, longJob } from '../fixtures/long-rails'
 import { seeded } from '../fixtures/random'
 import { keeps } from '../fixtures/rails'
 
-const waysOf = ({ setting, candidates, rules }: LoadedRail): Ways => waysFor({ candidates, reach: setting.reach, judge: judgeOf(setting, rules), even: null }, rules, 0)
+const waysOf = ({ setting, candidates, rules }: LoadedRail, judge = judgeOf(setting, rules)): Ways => waysFor({ candidates, reach: setting.reach, judge, even: null }, rules, 0)
 const usable = ({ candidates, setting, rules }: LoadedRail) => candidates.length >= 2 && !shortfalls(candidates, setting.reach, rules).length
 
-/** A second program: every place, and every second to fourth, then one fixing less at a time, by what is left least used, from the left and from the right. */
-function byDropping({ setting, candidates, rules }: LoadedRail): { fewest: number | null, allPass: boolean } {
+/**
+ * A second program: every place, and every second to fourth, then one fixing less at a time, by what is left least used, from the
+ * left and from the right.
+ * @param worst the check of the whole rail, which the stranger below holds
+ */
+function byDropping({ setting, candidates, rules }: LoadedRail, { worst } = judgeOf(setting, rules)): { fewest: number | null, allPass: boolean } {
   const xs = candidates.map(one => one.atMm)
-  const known = new Map<string, number>()
-  const worst = (own: number[]) => known.get(own.join()) ?? known.set(own.join(), checkRail(setting, own, [], { quick: true })?.worst ?? 99).get(own.join())!
   const good = (own: number[]) => own.length >= 2 && keeps(own, { reach: setting.reach, rules }) && worst(own) <= FULL
   let fewest: number | null = null
   const note = (own: number[]) => {
@@ -163,8 +165,10 @@ describe('fixings on long rails', () => {
       const rail = longLoadedRail(random)
       if (!usable(rail)) continue
       compared++
-      const ours = waysOf(rail)
-      const plain = byDropping(rail)
+      // One judge for both, so that a rail which both look at is checked once.
+      const judge = judgeOf(rail.setting, rail.rules)
+      const ours = waysOf(rail, judge)
+      const plain = byDropping(rail, judge)
       if (plain.fewest === null) {
         if (ours.over !== null) stopped++
         continue

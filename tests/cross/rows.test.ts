@@ -58,7 +58,16 @@ function optimumByHighs(region: Region, kinds: RowKind[], gaps: RowGaps): number
   }
   if (!columns.length) return 0
   // No two rows may overlap: at most one of those that cover any row's lower edge, the gap counted with it.
-  const clash = columns.map(({ y }, i) => columns.flatMap((other, j) => (other.y <= y + 2e-4 && y < other.y + other.kind.heightMm + gaps.rowMm - 2e-4) || i === j ? [`x${j}`] : []))
+  columns.sort((a, b) => a.y - b.y)
+  const tallest = Math.max(...kinds.map(kind => kind.heightMm)) + gaps.rowMm
+  const clash = columns.map(({ y }, i) => {
+    const names: string[] = []
+    for (let j = columns.findIndex(other => other.y > y - tallest); j < columns.length && columns[j]!.y <= y + 2e-4; j++) {
+      const other = columns[j]!
+      if (i === j || y < other.y + other.kind.heightMm + gaps.rowMm - 2e-4) names.push(`x${j}`)
+    }
+    return names
+  })
   const unique = [...new Set(clash.map(names => names.join(' + ')))]
   // Rows are stretches of one line: a matrix of intervals, whose linear program has whole numbers at its best corner anyhow.
   const model = `Maximize\n obj: ${columns.map(({ n }, j) => `${n} x${j}`).join(' + ')}\nSubject To\n${unique.map((row, i) => ` c${i}: ${row} <= 1`).join('\n')}\nEnd`

@@ -37,9 +37,12 @@ async function read(pdf: Buffer): Promise<{ pages: string[], width: number, heig
   return { pages, width, height }
 }
 const issued: SheetStanding = { revision: 2, issuedBy: 'Perrin Oakum', issuedAt: '2026-03-04T09:30:00.000Z', note: 'Ladder at the left rake', changedSince: 0 }
+/** Each job is planned once for all who look at it, and once more in the other units. */
+const planOf = onceFor((job: Job) => planJob(job, catalogue))
+const otherUnits = onceFor((job: Job): Job => ({ ...job, units: job.units === 'imperial' ? 'metric' : 'imperial' }))
 /** A job's sheet as issued on A4, printed and read once for all who look at it. */
 const printed = onceFor(async (job: Job) => {
-  const sheet = markoutSheet(job, planJob(job, catalogue))
+  const sheet = markoutSheet(job, planOf(job))
   return { sheet, ...await read(await markoutPdf(sheet, issued, 'A4', fonts)) }
 })
 const demo = demoJobs.map(({ job }) => [job.title, job] as const)
@@ -70,7 +73,7 @@ describe('the printed mark-out', () => {
     }
   })
   it('carries revision, who issued it and when, the note, and page sizes of either paper', async () => {
-    const sheet = markoutSheet(demo[0]![1], planJob(demo[0]![1], catalogue))
+    const sheet = markoutSheet(demo[0]![1], planOf(demo[0]![1]))
     const a4 = await read(await markoutPdf(sheet, issued, 'A4', fonts))
     expect([Math.round(a4.width), Math.round(a4.height)]).toEqual([595, 842])
     for (const words of ['Revision B', 'Perrin Oakum', '2026-03-04', 'Ladder at the left rake']) expect(a4.pages[0]).toContain(words)
@@ -79,7 +82,7 @@ describe('the printed mark-out', () => {
     expect([Math.round(letter.width), Math.round(letter.height)]).toEqual([612, 792])
   })
   it('says on every page that it is superseded, or that it was never issued', async () => {
-    const sheet = markoutSheet(demo[0]![1], planJob(demo[0]![1], catalogue))
+    const sheet = markoutSheet(demo[0]![1], planOf(demo[0]![1]))
     const old = await read(await markoutPdf(sheet, { ...issued, changedSince: 3 }, 'A4', fonts))
     expect(old.pages[0]).toContain('3 marks have changed')
     for (const page of old.pages) expect(page).toContain('SUPERSEDED')
@@ -88,7 +91,7 @@ describe('the printed mark-out', () => {
     for (const page of draft.pages) expect(page).toContain('not issued')
   })
   it('says so where there is nothing to mark', async () => {
-    const sheet = { ...markoutSheet(demo[0]![1], planJob(demo[0]![1], catalogue)), faces: [] }
+    const sheet = { ...markoutSheet(demo[0]![1], planOf(demo[0]![1])), faces: [] }
     expect((await read(await markoutPdf(sheet, issued, 'A4', fonts))).pages[0]).toContain('Nothing to mark out')
   })
 })
@@ -122,8 +125,8 @@ describe('no text of a printed sheet runs into another or off the page', () => {
     ...boxes.slice(i + 1).flatMap(two => Math.min(one.right, two.right) - Math.max(one.left, two.left) > 0.8 && Math.min(one.high, two.high) - Math.max(one.low, two.low) > 0.8 ? [`page ${p + 1}: “${one.text}” over “${two.text}”`] : []),
   ]))
   it.each(cases)('%s on %s, %s', async (_, paper, units, job) => {
-    const own = { ...job, units }
-    const plan = planJob(own, catalogue)
+    const own = units === job.units ? job : otherUnits(job)
+    const plan = planOf(own)
     const sheet = markoutSheet(own, plan, plan.totals.stops ? 'The crew waits for the tiler; only the lower rows are marked' : '')
     expect(await faults(await markoutPdf(sheet, { ...issued, changedSince: 2 }, paper, fonts))).toEqual([])
     if (paper === 'A4') expect(await faults(await calculationPdf(calculationSheet(own, plan), own.units, fonts, 'As of change 1'))).toEqual([])
@@ -160,7 +163,7 @@ describe('no text of a printed sheet runs into another or off the page', () => {
 
 it('the calculation sheet opens in a general reader too', async () => {
   const [, job] = demo[0]!
-  const { pages } = await read(await calculationPdf(calculationSheet(job, planJob(job, catalogue)), job.units, fonts, 'As of change 1'))
+  const { pages } = await read(await calculationPdf(calculationSheet(job, planOf(job)), job.units, fonts, 'As of change 1'))
   expect(pages[0]).toContain('Calculation sheet')
   expect(pages.join(' ')).not.toMatch(/NaN|Infinity|undefined/)
 })
@@ -185,7 +188,7 @@ describe('every mark, derived again from where things stand', () => {
     }
   }
   it.each(demo)('of %s to half a division', (_, job) => {
-    const plan = planJob(job, catalogue)
+    const plan = planOf(job)
     let checked = 0
     plan.faces.forEach((face, f) => {
       for (const step of face.marks) {

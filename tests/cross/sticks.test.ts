@@ -140,7 +140,9 @@ it('makes a long rail of what is left beside three short ones wherever the windo
     const orders = [[0, 1, 2], [0, 2, 1], [1, 0, 2], [1, 2, 0], [2, 0, 1], [2, 1, 0]]
     const fits = (a: number, b: number) => Math.min(a, b - a, 4989 - b) >= 2 * own.barMm && orders.some(order => [a, b - a, 4989 - b].every((mm, k) => mm <= left[order[k]!]!))
     const places = Array.from({ length: 1247 }, (_, k) => 4 * k).filter(inside)
-    if (!places.some(a => places.some(b => b > a && fits(a, b)))) continue
+    const mayEnd = (mm: number) => mm >= 2 * own.barMm && mm <= Math.max(...left)
+    const [firsts, lasts] = [places.filter(mayEnd), places.filter(b => mayEnd(4989 - b))]
+    if (!firsts.some(a => lasts.some(b => b > a && fits(a, b)))) continue
     possible++
     if (cutSticks(rails, { rail: { ...light!, stock, splice: own }, spliceAs: 'butted', van: { longestMm: null, offcuts: [] } }).cost < 125.21) found++
   }

@@ -17,7 +17,8 @@ export function widestSpread(rails: RailProblem[], lists: FixingOption[][]): { o
   let states: State[] = [{ mask: 0n, members: 0, option: null, before: null }]
   let complete = true
   lists.forEach((options, r) => {
-    const masks = options.map(option => option.picks.reduce((mask, i) => mask | bitOf(rails[r]!.candidates[i]!.member), 0n))
+    const own = rails[r]!.candidates.map(({ member }) => bitOf(member))
+    const masks = options.map(option => option.picks.reduce((mask, i) => mask | own[i]!, 0n))
     const next = new Map<bigint, State>()
     for (const state of states) {
       options.forEach((option, o) => {
