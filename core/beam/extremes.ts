@@ -141,5 +141,5 @@ function rootsOfMoment(moment: number, shear: number, load: number): number[] {
   const under = shear ** 2 + 2 * load * moment
   if (under < 0) return []
   const root = Math.sqrt(under)
-  return [(shear - root) / load, (shear + root) / load].sort((a, b) => a - b)
+  return load > 0 ? [(shear - root) / load, (shear + root) / load] : [(shear + root) / load, (shear - root) / load]
 }

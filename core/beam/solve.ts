@@ -106,13 +106,13 @@ export function prepareBeam(beam: Beam, cuts: number[]): PreparedBeam | null {
     }))
     return { fromMm, toMm, joints }
   })
-  const matrix = Array.from({ length: n }, () => new Array<number>(n).fill(0))
+  const matrix = new Array<number>(n * n).fill(0)
   let band = 0
   const add = (i: number, j: number, value: number) => {
     if (i < 0 || j < 0) return
     band = Math.max(band, Math.abs(i - j))
-    matrix[i]![j]! += value
-    if (i !== j) matrix[j]![i]! += value
+    matrix[i * n + j]! += value
+    if (i !== j) matrix[j * n + i]! += value
   }
   spans.forEach(({ fromMm, toMm, joints }, s) => {
     const flex = (toMm - fromMm) / (6 * beam.stiffness)
@@ -126,43 +126,40 @@ export function prepareBeam(beam: Beam, cuts: number[]): PreparedBeam | null {
       add(joint.unknown, joint.unknown, -joint.stiffness)
     }
   })
-  const equations = factor(matrix, band)
+  const equations = factor(n, matrix, band)
   if (!equations) return null
   const places = [beam.fromMm, beam.toMm, ...supportsMm, ...beam.joints.map(joint => joint.xMm), ...cuts.filter(x => x > beam.fromMm && x < beam.toMm)].sort((a, b) => a - b)
   return { beam, spans, equations, unknownOf, cuts: places.filter((x, i) => i === 0 || x - places[i - 1]! > 1e-7) }
 }
 
-/** Eliminated equations: multipliers below the diagonal, pivots on it; nothing stands farther from it than the band. */
-interface Factored { rows: number[][], band: number }
+/** Eliminated equations, row by row: multipliers below the diagonal, pivots on it; nothing stands farther from it than the band. */
+interface Factored { n: number, matrix: number[], band: number }
 
 /** Symmetric elimination without exchange. Null where it is singular. */
-function factor(rows: number[][], band: number): Factored | null {
-  const n = rows.length
+function factor(n: number, matrix: number[], band: number): Factored | null {
   for (let k = 0; k < n; k++) {
-    const row = rows[k]!
     const to = Math.min(n - 1, k + band)
     let scale = 1e-30
-    for (let j = Math.max(0, k - band); j <= to; j++) scale = Math.max(scale, Math.abs(row[j]!))
-    const pivot = row[k]!
+    for (let j = Math.max(0, k - band); j <= to; j++) scale = Math.max(scale, Math.abs(matrix[k * n + j]!))
+    const pivot = matrix[k * n + k]!
     if (Math.abs(pivot) < 1e-12 * scale) return null
     for (let i = k + 1; i <= to; i++) {
-      const multiple = rows[i]![k]! / pivot
+      const multiple = matrix[i * n + k]! / pivot
       if (multiple === 0) continue
-      for (let j = k + 1; j <= to; j++) rows[i]![j]! -= multiple * row[j]!
-      rows[i]![k] = multiple
+      for (let j = k + 1; j <= to; j++) matrix[i * n + j]! -= multiple * matrix[k * n + j]!
+      matrix[i * n + k] = multiple
     }
   }
-  return { rows, band }
+  return { n, matrix, band }
 }
 
-function solveFactored({ rows, band }: Factored, right: number[]): number[] {
-  const n = rows.length
+function solveFactored({ n, matrix, band }: Factored, right: number[]): number[] {
   const x = [...right]
-  for (let i = 0; i < n; i++) for (let k = Math.max(0, i - band); k < i; k++) x[i]! -= rows[i]![k]! * x[k]!
+  for (let i = 0; i < n; i++) for (let k = Math.max(0, i - band); k < i; k++) x[i]! -= matrix[i * n + k]! * x[k]!
   for (let i = n - 1; i >= 0; i--) {
     const to = Math.min(n - 1, i + band)
-    for (let k = i + 1; k <= to; k++) x[i]! -= rows[i]![k]! * x[k]!
-    x[i]! /= rows[i]![i]!
+    for (let k = i + 1; k <= to; k++) x[i]! -= matrix[i * n + k]! * x[k]!
+    x[i]! /= matrix[i * n + i]!
   }
   return x
 }
@@ -175,7 +172,7 @@ function solveSpans({ beam, spans, equations, unknownOf }: PreparedBeam, load: B
   const moments = supportsMm.map(() => 0)
   moments[0] = overhangMoment(load, supportsMm[0]!, 'left')
   moments[moments.length - 1] = overhangMoment(load, supportsMm.at(-1)!, 'right')
-  const right = new Array<number>(equations.rows.length).fill(0)
+  const right = new Array<number>(equations.n).fill(0)
   const rotations = spans.map((span, s) => {
     const free = freeSpan(span, load, stiffness)
     const flex = (span.toMm - span.fromMm) / (6 * stiffness)
@@ -247,19 +244,17 @@ function freeSpan({ fromMm, toMm }: Span, { uniform, points }: BeamLoad, stiffne
   let right = 0
   let leftForce = 0
   const turnBy = (u: number) => u * u * (L * L / 2 - u * u / 4)
-  const inside: UniformLoad[] = []
   for (const one of uniform) {
     if (one.toMm <= fromMm || one.fromMm >= toMm || one.nPerMm === 0) continue
     const a = Math.max(0, one.fromMm - fromMm)
     const b = Math.min(L, one.toMm - fromMm)
-    inside.push({ fromMm: a, toMm: b, nPerMm: one.nPerMm })
     left += one.nPerMm * (turnBy(L - a) - turnBy(L - b)) / (6 * L)
     right += one.nPerMm * (turnBy(b) - turnBy(a)) / (6 * L)
     leftForce += one.nPerMm * (b - a) * (L - (a + b) / 2) / L
   }
-  // A load over a support goes straight into it and bends nothing.
-  const own = points.filter(point => point.xMm > fromMm && point.xMm < toMm)
-  for (const { xMm, n } of own) {
+  for (const { xMm, n } of points) {
+    // A load over a support goes straight into it and bends nothing.
+    if (xMm <= fromMm || xMm >= toMm) continue
     const a = xMm - fromMm
     const b = L - a
     left += n * b * (L ** 2 - b ** 2) / (6 * L)
@@ -271,8 +266,12 @@ function freeSpan({ fromMm, toMm }: Span, { uniform, points }: BeamLoad, stiffne
     momentAt: (at: number): number => {
       const x = at * L
       return leftForce * x
-        - inside.reduce((sum, one) => sum + one.nPerMm * (x <= one.fromMm ? 0 : x >= one.toMm ? (one.toMm - one.fromMm) * (x - (one.fromMm + one.toMm) / 2) : (x - one.fromMm) ** 2 / 2), 0)
-        - own.reduce((sum, { xMm, n }) => sum + n * Math.max(0, x - (xMm - fromMm)), 0)
+        - uniform.reduce((sum, one) => {
+          const from = Math.max(0, one.fromMm - fromMm)
+          const to = Math.min(x, one.toMm - fromMm)
+          return to > from ? sum + one.nPerMm * (to - from) * (x - (from + to) / 2) : sum
+        }, 0)
+        - points.reduce((sum, { xMm, n }) => xMm > fromMm && xMm < toMm ? sum + n * Math.max(0, x - (xMm - fromMm)) : sum, 0)
     },
   }
 }

@@ -57,7 +57,7 @@ export function tributariesOf(setting: Pick<RailSetting, 'reach'>, xs: number[])
 
 /** What of a load lies on a piece of the rail. */
 const clipped = ({ uniform, points }: BeamLoad, { fromMm, toMm }: Interval): BeamLoad => ({
-  uniform: uniform.flatMap(one => one.toMm > fromMm && one.fromMm < toMm ? [{ ...one, fromMm: Math.max(one.fromMm, fromMm), toMm: Math.min(one.toMm, toMm) }] : []),
+  uniform: uniform.flatMap(one => one.toMm > fromMm && one.fromMm < toMm ? [{ fromMm: Math.max(one.fromMm, fromMm), toMm: Math.min(one.toMm, toMm), nPerMm: one.nPerMm }] : []),
   points: points.filter(one => one.xMm >= fromMm && one.xMm <= toMm),
 })
 
@@ -72,15 +72,21 @@ export function solveRail(setting: RailSetting, xs: number[], joints: Joint[], p
   const cut = piece ? { fromMm: Math.max(piece.fromMm, whole.fromMm), toMm: Math.min(piece.toMm, whole.toMm) } : whole
   const on = (load: BeamLoad) => piece ? clipped(load, cut) : load
   const turning = [...setting.couplers, ...joints].filter(joint => !piece || (joint.xMm > xs[0]! && joint.xMm < xs.at(-1)!))
-  const prepared = prepareBeam({ ...cut, supportsMm: xs, joints: turning, stiffness: section.eMpa * section.ixMm4 }, own.cuts)
+  const prepared = prepareBeam({ fromMm: cut.fromMm, toMm: cut.toMm, supportsMm: xs, joints: turning, stiffness: section.eMpa * section.ixMm4 }, own.cuts)
   if (!prepared) return null
   const wind = windOnSpans(setting, own, xs, cut)
   const unit = own.kinds.map(kind => reactionsOf(prepared, on(kind.load)))
   const tributary = tributariesOf(setting, xs)
-  const alone = (way: 'up' | 'down') => xs.map((_, i) => own.kinds.reduce((sum, kind, k) => sum + unit[k]![i]! * kind.at(tributary[i]! * kind.bearsMm)[way], 0))
+  const fixingUp = xs.map(() => 0)
+  const fixingDown = xs.map(() => 0)
+  own.kinds.forEach((kind, k) => tributary.forEach((mm, i) => {
+    const { up, down } = kind.at(mm * kind.bearsMm)
+    fixingUp[i]! += unit[k]![i]! * up
+    fixingDown[i]! += unit[k]![i]! * down
+  }))
   return {
     setting, own, xs, stiffness: prepared.beam.stiffness, gravity: solveBeam(prepared, on(own.gravity)), drift: own.drift && solveBeam(prepared, on(own.drift)),
-    windUp: solveBeam(prepared, on(wind.up)), windDown: solveBeam(prepared, on(wind.down)), fixingUp: alone('up'), fixingDown: alone('down'),
+    windUp: solveBeam(prepared, on(wind.up)), windDown: solveBeam(prepared, on(wind.down)), fixingUp, fixingDown,
   }
 }
 
@@ -103,9 +109,10 @@ export function railIn(rail: SolvedRail, one: LoadCase): BeamSum {
 export const gravityOn = (rail: SolvedRail, one: LoadCase, i: number): number =>
   rail.gravity.reactions[i]! * one.gravity + (drifts(rail, one) ? rail.drift!.reactions[i]! * one.drift : 0)
 
-/** All that presses on fixing i in one case, N; below 0 where it is pulled. */
-export function onFixing(rail: SolvedRail, one: LoadCase, i: number): number {
-  const { wind, windActs } = one.combination
-  const n = gravityOn(rail, one, i)
-  return windActs === 'up' ? n - wind * rail.fixingUp[i]! : windActs === 'down' ? n + wind * rail.fixingDown[i]! : n
+/** What the wind presses on fixing i with in one case, N; below 0 where it pulls. */
+export function windOn(rail: SolvedRail, { combination: { wind, windActs } }: LoadCase, i: number): number {
+  return windActs === 'none' ? 0 : windActs === 'up' ? -wind * rail.fixingUp[i]! : wind * rail.fixingDown[i]!
 }
+
+/** All that presses on fixing i in one case, N; below 0 where it is pulled. */
+export const onFixing = (rail: SolvedRail, one: LoadCase, i: number): number => gravityOn(rail, one, i) + windOn(rail, one, i)

@@ -3,7 +3,7 @@ import { fixingUse, type RailStrength, usedShare } from '../capacity'
 import type { Interval } from '../geometry'
 import type { Combination } from '../loads'
 import { radians } from '../units'
-import { gravityIn, gravityOn, onFixing, railIn, type SolvedRail, solveRail } from './cases'
+import { gravityIn, gravityOn, onFixing, railIn, type SolvedRail, solveRail, windOn } from './cases'
 import type { LoadCase, RailSetting } from './setting'
 
 export const checkKinds = ['bending', 'shear', 'deflection', 'overhang-deflection', 'fixing-up', 'fixing-down', 'fixing-slope', 'hook'] as const
@@ -85,9 +85,11 @@ export function checkRail(setting: RailSetting, xs: number[], joints: Joint[] = 
     const shear = peakShear(all, range)
     note('shear', Math.abs(shear.value) / strength.shearN, one.name, shear.xMm, shear.value, strength.shearN)
     const allN = setting.slope === 'along' ? xs.reduce((sum, _, i) => sum + gravityOn(rail, one, i), 0) : 0
-    for (const [at, i] of fixings.entries()) {
-      const n = onFixing(rail, one, i)
-      const slopeN = (setting.slope === 'along' ? allN / xs.length : Math.max(0, gravityOn(rail, one, i))) * tangent
+    for (let at = 0; at < fixings.length; at++) {
+      const i = fixings[at]!
+      const gravityN = gravityOn(rail, one, i)
+      const n = gravityN + windOn(rail, one, i)
+      const slopeN = (setting.slope === 'along' ? allN / xs.length : Math.max(0, gravityN)) * tangent
       const load = { format: strength.format, upN: Math.max(0, -n), downN: Math.max(0, n), slopeN }
       const use = fixingUse(setting.capacity, load, one.combination.shortest)
       note('fixing-up', use.up, one.name, xs[i]!, load.upN, use.up > 0 ? load.upN / use.up : 0)
@@ -102,7 +104,8 @@ export function checkRail(setting: RailSetting, xs: number[], joints: Joint[] = 
       duty.slope = Math.max(duty.slope, use.slope)
     }
   }
-  for (const one of rail.own.service) serviceChecks(rail, one, fixings, part, note, quick ? Math.max(...Object.values(shares).map(share => share.share)) : 0)
+  const beside = quick ? Math.max(...Object.values(shares).map(share => share.share)) : 0
+  for (const one of rail.own.service) serviceChecks(rail, one, fixings, part, note, beside)
   for (const duty of duties) duty.worst = Math.max(duty.up, duty.down, duty.slope)
   const entries = Object.entries(shares) as [CheckKind, CheckShare][]
   const [governs, { share: worst }] = entries.reduce((a, b) => b[1].share > a[1].share ? b : a)

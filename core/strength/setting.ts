@@ -1,5 +1,5 @@
 import type { Rail } from '../catalogue'
-import type { BeamLoad, Joint } from '../beam'
+import type { BeamLoad, Joint, UniformLoad } from '../beam'
 import type { FixingCapacity, RailStrength } from '../capacity'
 import type { LoadPath } from '../job'
 import { onceFor } from '../memory'
@@ -58,13 +58,13 @@ export const preparedOf = onceFor((setting: RailSetting): PreparedSetting => {
   const casesOf = (list: Combination[]) => list.flatMap(combination => casesFor(setting, combination, drift))
   return {
     cuts: loadPath === 'line' ? line.flatMap(one => [one.fromMm, one.toMm]) : modules.flatMap(one => [one.fromMm, one.toMm]),
-    gravity: loadAlong(setting, line.map(one => ({ ...one, nPerMm: line[0]!.dead > 0 ? one.dead / line[0]!.dead : 1 }))),
-    drift: drift ? loadAlong(setting, line.map(one => ({ ...one, nPerMm: one.drift }))) : null,
+    gravity: loadAlong(setting, line.map(({ fromMm, toMm, dead }) => ({ fromMm, toMm, nPerMm: line[0]!.dead > 0 ? dead / line[0]!.dead : 1 }))),
+    drift: drift ? loadAlong(setting, line.map(({ fromMm, toMm, drift: nPerMm }) => ({ fromMm, toMm, nPerMm }))) : null,
     kinds: names.map((name) => {
       const own = line.filter((_, i) => keys[i] === name)
       const byArea = new Map<number, { up: number, down: number }>()
       return {
-        bearsMm: bearsOver(own[0]!), load: loadAlong(setting, own.map(one => ({ ...one, nPerMm: 1 }))),
+        bearsMm: bearsOver(own[0]!), load: loadAlong(setting, own.map(({ fromMm, toMm }) => ({ fromMm, toMm, nPerMm: 1 }))),
         at: areaMm2 => byArea.get(areaMm2) ?? byArea.set(areaMm2, windAlong(loads, own[0]!, areaMm2)).get(areaMm2)!,
       }
     }),
@@ -82,8 +82,8 @@ function casesFor({ line, loads: { snow } }: RailSetting, combination: Combinati
 }
 
 /** A load along a rail, as a line or through the clamps at the modules' edges. */
-export function loadAlong({ modules, loadPath }: Pick<RailSetting, 'modules' | 'loadPath'>, stretches: { fromMm: number, toMm: number, nPerMm: number }[]): BeamLoad {
-  const uniform = stretches.flatMap(({ fromMm, toMm, nPerMm }) => nPerMm !== 0 ? [{ fromMm, toMm, nPerMm }] : [])
+export function loadAlong({ modules, loadPath }: Pick<RailSetting, 'modules' | 'loadPath'>, stretches: UniformLoad[]): BeamLoad {
+  const uniform = stretches.filter(({ nPerMm }) => nPerMm !== 0)
   if (loadPath === 'line') return { uniform, points: [] }
   const points = modules.flatMap((module) => {
     const n = uniform.reduce((sum, one) => sum + one.nPerMm * Math.max(0, Math.min(one.toMm, module.toMm) - Math.max(one.fromMm, module.fromMm)), 0)
