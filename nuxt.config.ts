@@ -29,11 +29,13 @@ export default defineNuxtConfig({
   compatibilityDate: '2026-05-01',
   nitro: {
     esbuild: { options: { target: 'es2022' } },
+    logging: { compressedSizes: false },
     // Fonts for documents: they have the Greek and the mathematical signs that formulas need.
     serverAssets: [{ baseName: 'fonts', dir: fileURLToPath(new URL('./node_modules/dejavu-fonts-ttf/ttf', import.meta.url)), pattern: 'DejaVuSans{,-Bold}.ttf' }],
   },
   vite: {
     worker: { format: 'es' },
+    build: { reportCompressedSize: false },
     optimizeDeps: { include: ['comlink', 'zod', 'papaparse', 'clipper2-ts'] },
   },
   // Pages see core by its declarations: it is checked once, by itself.

@@ -1,7 +1,6 @@
 import { readFile } from 'node:fs/promises'
 import { createRequire } from 'node:module'
 import { dirname, join } from 'node:path'
-import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs'
 import { beforeAll, describe, expect, it } from 'vitest'
 import { demoJobs } from '../../db/demo/jobs'
 import type { Job } from '../../core/job'
@@ -16,6 +15,12 @@ import { calculationSheet } from '../../core/sheets/calculation'
 import { catalogue } from '../fixtures/jobs'
 import { roughened } from '../fixtures/out-of-true'
 import { seeded } from '../fixtures/random'
+
+// The reader brings a push of its own, several times slower than Node's, which it is given back.
+const { push } = Array.prototype
+const { getDocument } = await import('pdfjs-dist/legacy/build/pdf.mjs')
+await import('pdfjs-dist/legacy/build/pdf.worker.mjs' as string)
+Array.prototype.push = push
 
 let fonts: DocumentFonts
 beforeAll(async () => {
