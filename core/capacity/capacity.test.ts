@@ -199,9 +199,12 @@ describe('a fixing', () => {
     const use = (up: number, slope: number) => fixingUse({ ...capacity, maker, timber: hold }, duty(up, 0, slope), 'wind')
     expect(use(withdrawalN, 0).up).toBeCloseTo(1, 9)
     expect(use(0, lateralN).slope).toBeCloseTo(1, 9)
-    // Hankinson's form, written out: R / Z' = (V²/Z + T²/W) / R with R the resultant.
-    const [T, V] = [withdrawalN / 2, lateralN / 3]
-    expect(use(T, V).up).toBeCloseTo((V ** 2 / lateralN + T ** 2 / withdrawalN) / Math.hypot(T, V), 9)
+    // As it is printed, by the angle between the resultant and the member's face.
+    for (let deg = 3; deg < 90; deg += 3) {
+      const angle = deg * Math.PI / 180
+      const held = withdrawalN * lateralN / (withdrawalN * Math.cos(angle) ** 2 + lateralN * Math.sin(angle) ** 2)
+      expect(use(700 * Math.sin(angle), 700 * Math.cos(angle)).up, `${deg}°`).toBeCloseTo(700 / held, 9)
+    }
     const en = { ...fixingCapacity(parts.mount, face, plain, 'en'), maker: { ...maker, format: 'en' as const }, timber: hold }
     const design = adjusted(hold, 'en', 'wind')
     expect(fixingUse(en, { format: 'en', upN: 0.6 * design.withdrawalN, downN: 0, slopeN: 0.8 * design.lateralN }, 'wind').up).toBeCloseTo(1, 9)

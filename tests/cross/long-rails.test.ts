@@ -54,7 +54,7 @@ function byDropping({ setting, candidates, rules }: LoadedRail, { worst } = judg
  * by each span's and each fixing's own area worked out from the zones' curves here, moments read at the elements' ends. Shares the
  * fixings' resistance with the planner and nothing else.
  */
-function strangersWorst({ line, loads, reach, fromMm, toMm, section, strength, capacity, deflectionOver }: RailSetting, xs: number[]): number {
+function strangers({ line, loads, reach, fromMm, toMm, section, strength, capacity, deflectionOver }: RailSetting, xs: number[]): { bending: number, worst: number } {
   const ends = [reach.fromMm, ...xs, reach.toMm]
   const pressure = (i: number, areaMm2: number, way: 'up' | 'down') => line[i]!.strips.reduce((sum, strip) => {
     const { smallMm2, largeMm2, equalised, leastPa, ...curve } = loads.wind.curves[strip.zones[0]!]!
@@ -103,9 +103,9 @@ function strangersWorst({ line, loads, reach, fromMm, toMm, section, strength, c
     const u = factored.solve(F)
     const moments = each.map(({ f, n, L }, e) => {
       const force = [0, 1, 2, 3].map(p => stiff[e]![p]!.reduce((sum, k, q) => sum + k * u.get(2 * e + q, 0), 0) - f[p]!)
-      // Left end, middle and right end of the element.
+      // Left end, middle and right end of the element, positive where it hogs.
       const left = -force[1]!
-      return [left, left + force[0]! * L / 2 - n * L * L / 8, force[3]!]
+      return [left, left + force[0]! * L / 2 + n * L * L / 8, force[3]!]
     })
     const reactions = fixed.map(i => -(K.getRow(2 * i).reduce((sum, k, q) => sum + k * u.get(q, 0), 0) - F.get(2 * i, 0)))
     return { moments, reactions, sag: nodes.map((_, i) => u.get(2 * i, 0)) }
@@ -127,6 +127,7 @@ function strangersWorst({ line, loads, reach, fromMm, toMm, section, strength, c
   const onFixing = (way: 'up' | 'down') => xs.map((_, f) => loadsOf((__, i) => pressure(i, tributary[f]! * line[i]!.strips.reduce((sum, strip) => sum + strip.bearsMm, 0), way)).reactions[f]!)
   const [fixingUp, fixingDown] = [onFixing('up'), onFixing('down')]
   const tangent = Math.tan(loads.pitchDeg * Math.PI / 180)
+  let bending = 0
   let worst = 0
   for (const { dead: d, snow: s, wind, windActs, shortest } of loads.combinations.strength) {
     const w = windActs === 'up' ? -wind : windActs === 'down' ? wind : 0
@@ -134,7 +135,7 @@ function strangersWorst({ line, loads, reach, fromMm, toMm, section, strength, c
     dead.moments.forEach((own, e) => own.forEach((m, k) => {
       const gravity = d * m + s * snow.moments[e]![k]!
       const about = Math.abs(gravity + w * blow.moments[e]![k]!) / strength.momentX + Math.abs(gravity * tangent) / strength.momentY
-      worst = Math.max(worst, about)
+      bending = Math.max(bending, about)
     }))
     xs.forEach((_, f) => {
       const gravity = d * dead.reactions[f]! + s * snow.reactions[f]!
@@ -151,7 +152,7 @@ function strangersWorst({ line, loads, reach, fromMm, toMm, section, strength, c
       worst = Math.max(worst, Math.abs(d * dead.sag[i]! + s * snow.sag[i]! + w * blow.sag[i]!) * deflectionOver / spanAt(x))
     })
   }
-  return worst
+  return { bending, worst: Math.max(bending, worst) }
 }
 
 describe('fixings on long rails', () => {
@@ -198,9 +199,18 @@ describe('fixings on long rails', () => {
       const { shear: _, 'overhang-deflection': __, ...rest } = use.shares
       const ours = Math.max(...Object.values(rest).map(one => one.share))
       // The stranger reads moments at the ends and middles of short elements: a little below the true peak at most.
-      const theirs = strangersWorst(rail.setting, xs)
+      const { worst: theirs } = strangers(rail.setting, xs)
       expect(theirs).toBeLessThanOrEqual(ours + 1e-6)
       expect(theirs).toBeGreaterThan(ours * 0.999)
+      // Bending by itself, and where only uplift acts: then the wind and the pull down the slope bend against each other.
+      const { loads } = rail.setting
+      const lifted = { ...rail.setting, loads: { ...loads, combinations: { ...loads.combinations, strength: loads.combinations.strength.filter(one => one.windActs === 'up') } } }
+      for (const setting of [rail.setting, lifted]) {
+        const own = checkRail(setting, xs)!.shares.bending!.share
+        const { bending } = strangers(setting, xs)
+        expect(bending).toBeLessThanOrEqual(own + 1e-6)
+        expect(bending).toBeGreaterThan(own * 0.995)
+      }
       compared++
     }
     expect(compared).toBeGreaterThan(25)
