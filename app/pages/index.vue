@@ -174,10 +174,11 @@ async function create() {
             />
           </UFormField>
           <UFormField label="Lengths are read in">
-            <USelect
-              v-model="draft.units"
+            <FieldChoiceList
+              :value="draft.units"
               class="w-full"
-              :items="[{ label: 'Feet, inches and sixteenths', value: 'imperial' }, { label: 'Millimetres', value: 'metric' }]"
+              :choices="[{ label: 'Feet, inches and sixteenths', value: 'imperial' }, { label: 'Millimetres', value: 'metric' }]"
+              @choose="draft.units = $event"
             />
           </UFormField>
           <p

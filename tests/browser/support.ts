@@ -41,6 +41,22 @@ export async function toStage(page: Page, stage: string): Promise<void> {
   await expect(rung).toHaveAttribute('aria-current', 'page')
 }
 
+/**
+ * Presses what is found and named so as soon as it is there. Playwright's own click also waits until it is in view, still and
+ * uncovered, and a role is looked for in the whole page: right where pressing is tested, three quarters of the time of a long walk.
+ */
+export async function press(page: Page, css: string, name: string | RegExp = '', nth = 0): Promise<void> {
+  const source = typeof name === 'string' ? `^${name.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}${name && '$'}` : name.source
+  await page.waitForFunction(({ css, source, nth }) => {
+    const named = new RegExp(source)
+    const one = [...document.querySelectorAll<HTMLElement>(css)].filter(one => named.test(one.ariaLabel ?? one.textContent.trim()))[nth]
+    // Tabs open when a button of the mouse goes down.
+    one?.dispatchEvent(new MouseEvent('mousedown', { bubbles: true, button: 0 }))
+    one?.click()
+    return one !== undefined
+  }, { css, source, nth })
+}
+
 /** Types over a field of the slip and takes it. */
 export async function typeOver(page: Page, label: string, text: string): Promise<void> {
   const field = page.getByLabel(label).first()

@@ -11,14 +11,13 @@ const id = useId()
       :for="id"
       class="block text-[13px] text-muted"
     >{{ label }}</label>
-    <USelect
+    <FieldChoiceList
       :id="id"
-      :model-value="value as string"
-      :items="choices as { label: string, value: string }[]"
+      :value="value"
+      :choices="choices"
       size="sm"
-      color="neutral"
       class="w-full font-medium"
-      @update:model-value="emit('choose', $event as T)"
+      @choose="emit('choose', $event)"
     />
   </div>
 </template>

@@ -1,6 +1,7 @@
 import { mountSuspended } from '@nuxt/test-utils/runtime'
-import { describe, expect, it } from 'vitest'
+import { describe, expect, it, vi } from 'vitest'
 import { done, refused } from '#core/outcome'
+import ChoiceList from './ChoiceList.vue'
 import TypedField from './TypedField.vue'
 
 describe('a field that is typed over', () => {
@@ -36,5 +37,26 @@ describe('a field that is typed over', () => {
     await input.trigger('keydown', { key: 'Escape' })
     expect(input.element.value).toBe(`12' 3"`)
     expect(wrapper.find('[role=alert]').exists()).toBe(false)
+  })
+})
+
+describe('a list that opens', () => {
+  const choices = ['Hook', 'Standoff', 'Seam clamp'].map(label => ({ label, value: label.toLowerCase() }))
+
+  it('names its choice while closed, has all of them open, and gives back the one that is taken', async () => {
+    const wrapper = await mountSuspended(ChoiceList<string>, { props: { value: 'standoff', choices }, attachTo: document.body })
+    const made = () => wrapper.findAllComponents({ name: 'SelectItem' }).map(one => one.props('value'))
+    expect(wrapper.text()).toBe('Standoff')
+    expect(made()).toEqual(['standoff'])
+    await wrapper.get('button').trigger('keydown', { key: 'ArrowDown' })
+    await vi.waitFor(() => expect(made()).toEqual(['hook', 'standoff', 'seam clamp']))
+    const options = [...document.querySelectorAll<HTMLElement>('[role=option]')]
+    expect(options.map(one => [one.textContent.trim(), one.dataset.state])).toEqual([['Hook', 'unchecked'], ['Standoff', 'checked'], ['Seam clamp', 'unchecked']])
+    options[2]!.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true }))
+    await vi.waitFor(() => expect(wrapper.emitted('choose')).toEqual([['seam clamp']]))
+    await wrapper.setProps({ value: 'seam clamp' })
+    expect(wrapper.text()).toBe('Seam clamp')
+    expect(made()).toEqual(['seam clamp'])
+    wrapper.unmount()
   })
 })

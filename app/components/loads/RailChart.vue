@@ -119,14 +119,13 @@ const summary = computed(() => `${kinds.find(one => one.value === kind.value)!.l
           {{ one.label }}
         </button>
       </div>
-      <USelect
-        :model-value="combination.name"
-        :items="combinations.map(one => ({ label: one.name, value: one.name }))"
+      <FieldChoiceList
+        :value="combination.name"
+        :choices="combinations.map(one => ({ label: one.name, value: one.name }))"
         size="xs"
-        color="neutral"
         aria-label="Combination"
         class="w-60"
-        @update:model-value="chosen = $event as string"
+        @choose="chosen = $event"
       />
       <output
         class="ml-auto text-sm font-semibold whitespace-nowrap"

@@ -10,7 +10,7 @@ import { simulatedMeter } from '../../instruments/simulated-meter'
 /** The hit log: one reading after the other as they are called out, typed, pasted or sent by a meter. */
 const { supports } = defineProps<{ supports: RafterSupports }>()
 const { face, facePlan, units, commit } = useFace()
-const stateChoices = hitStates.map(value => ({ value: value as string, label: hitStateNames[value] }))
+const stateChoices = hitStates.map(value => ({ value, label: hitStateNames[value] }))
 
 const reading = ref('')
 const state = ref<HitState>('knock')
@@ -136,14 +136,13 @@ const use = (hit: Hit) => commit({ type: 'use-hit', faceId: face.value.id, hitId
           autocomplete="off"
           :ui="{ base: 'text-right font-medium' }"
         /></label>
-      <USelect
-        :model-value="state as string"
-        :items="stateChoices"
+      <FieldChoiceList
+        :value="state"
+        :choices="stateChoices"
         size="sm"
-        color="neutral"
         aria-label="How it was found"
         class="w-full"
-        @update:model-value="state = $event as HitState"
+        @choose="state = $event"
       />
       <UButton
         type="submit"

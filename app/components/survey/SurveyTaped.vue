@@ -98,14 +98,14 @@ const lengthsTaped = computed(() => tapedLengths(outline).length)
     :commit="mm => setDiagonal(one.from, one.to, one.at, mm)"
   />
   <div class="flex items-end gap-2 py-1">
-    <USelect
-      v-model="again"
-      :items="pairs"
+    <FieldChoiceList
+      :value="again"
+      :choices="pairs"
       size="sm"
-      color="neutral"
       class="w-28"
       placeholder="Which"
       aria-label="Which length was taped again"
+      @choose="again = $event"
     />
     <FieldLengthField
       v-if="again"
