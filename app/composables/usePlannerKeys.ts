@@ -17,10 +17,10 @@ export interface PlannerKeys {
   showPalette: () => void
 }
 
-/** True while a person types in a field or has a dialog open, where letters are letters. */
+/** True while a person types in a field or has a dialog, a list or a menu open, where letters are letters and Escape closes. */
 function isTyping(event: KeyboardEvent): boolean {
   const target = event.target as HTMLElement
-  return ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName) || target.isContentEditable || Boolean(document.querySelector('[role="dialog"]'))
+  return ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName) || target.isContentEditable || Boolean(document.querySelector('[role="dialog"], [role="listbox"], [role="menu"]'))
 }
 
 /** Listens for the shortcuts of the planner's page. */
