@@ -45,6 +45,7 @@ async function everyRail(page: Page, look: boolean) {
     if (look) await noSeriousFault(page)
   }
   const many = Math.min(8, await page.getByRole('button', { name: RAIL }).count())
+  expect(many).toBeGreaterThan(0)
   for (let r = 0; r < many; r++) {
     await press(page, 'button', RAIL, r)
     await page.getByText('All rails').waitFor()
