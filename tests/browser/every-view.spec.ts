@@ -2,7 +2,7 @@ import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
 import { stages } from '../../core/job'
 import { demoJobs } from '../../db/demo/jobs'
-import { expect, goTo, openStage, press, test } from './support'
+import { expect, goTo, openStage, press, test, toStage } from './support'
 
 // Nothing here changes a job, so that views may be looked at side by side.
 test.describe.configure({ mode: 'parallel' })
@@ -94,8 +94,7 @@ for (const [i, { id, job }] of demoJobs.entries()) {
     const look = [0, 5, 11].includes(i)
     await openStage(page, id, stages[0].id)
     for (const stage of stages) {
-      await press(page, `nav [data-stage="${stage.id}"]`)
-      await page.locator(`nav [data-stage="${stage.id}"][aria-current=page]`).waitFor()
+      await toStage(page, stage.id)
       if (stage.id === 'load-out' || stage.id === 'mark-out') await expect(page.getByRole('heading', { name: stage.title, level: 2 })).toBeVisible()
       await text(page)
       if (look) await noSeriousFault(page)

@@ -1,20 +1,21 @@
 <script setup lang="ts" generic="T extends string">
 /**
- * A list that opens. What can be chosen is made while it is open and not before: a closed list of the library holds all its
- * options ready, out of sight, and a slip with six lists took most of its time for them.
+ * A list that opens. What can be chosen is made when it opens and kept until it has faded out: a closed list of the library
+ * holds all its options ready, out of sight, which a slip with six lists pays for whenever it is shown.
  */
 const { value, choices } = defineProps<{ value: T | undefined, choices: readonly { label: string, value: T }[] }>()
 const emit = defineEmits<{ choose: [value: T] }>()
-const open = ref(false)
-const shown = computed(() => (open.value ? [...choices] : choices.filter(one => one.value === value)) as { label: string, value: string }[])
+const made = ref(false)
+const shown = computed(() => (made.value ? [...choices] : choices.filter(one => one.value === value)) as { label: string, value: string }[])
 </script>
 
 <template>
   <USelect
-    v-model:open="open"
     :model-value="value as string"
     :items="shown"
+    :content="{ onCloseAutoFocus: () => { made = false } }"
     color="neutral"
+    @update:open="made ||= $event"
     @update:model-value="emit('choose', $event as T)"
   />
 </template>
