@@ -1,4 +1,4 @@
-import { type Catalogue, mismatches, type Rail } from '../catalogue'
+import { type Catalogue, goesWith, mismatches, type Rail } from '../catalogue'
 import { faceOf, type Job } from '../job'
 import { type SpanRow, spanTable } from '../strength'
 import { FULL, type PatternTotals, patternTotals } from '../fixings'
@@ -39,11 +39,13 @@ export function compareRails(job: Job, catalogue: Catalogue, faceId: string): Ra
   const own = layOut(face, catalogue, job, clear)
   const ground = { covering: face.covering.kind, support: face.supports.kind }
   const exposed = own.strength?.exposed.some(row => row.some(Boolean)) ?? false
-  const goes = (rail: Rail) => rail.mountIds.includes(own.parts.mount.id)
+  /** What may be chosen, and what is. */
+  const rails = catalogue.rails.filter(rail => !rail.retired || rail.id === own.parts.rail.id)
+  const goes = (rail: Rail) => goesWith(catalogue, rail.id, own.parts.mount.id)
   return {
-    rails: catalogue.rails.map(({ id, name }) => ({ id, name })),
-    table: own.loading.loads ? spanTable(face, own.loading.loads, own.parts, catalogue.rails, exposed) : [],
-    choices: catalogue.rails.filter(goes).map((rail) => {
+    rails: rails.map(({ id, name }) => ({ id, name })),
+    table: own.loading.loads ? spanTable(face, own.loading.loads, own.parts, rails, exposed) : [],
+    choices: rails.filter(goes).map((rail) => {
       const layout = rail.id === own.parts.rail.id ? own : layOut({ ...face, array: { ...face.array, railId: rail.id } }, catalogue, job, clear)
       return choiceOf(rail, layout, !mismatches(catalogue, { ...own.parts, rail }, ground).length)
     }),

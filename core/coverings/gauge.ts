@@ -1,4 +1,5 @@
-import type { Covering, Nailing } from '../job'
+import type { Nailing } from '../catalogue'
+import type { Covering } from '../job'
 
 /**
  * Height of a slate's course that shows, mm. Centre-nailed (L - lap)/2; head-nailed (L - lap - 25 mm)/2, the nail hole

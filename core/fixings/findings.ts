@@ -1,4 +1,4 @@
-import { goesOn, mismatches, supportNames } from '../catalogue'
+import { goesOn, goesWith, mismatches, offered, supportNames } from '../catalogue'
 import { forbiddenStrips } from '../coverings'
 import type { PlainEdit } from '../job'
 import { endNames, railNumbers } from '../rails'
@@ -100,11 +100,11 @@ function shifts(ask: FixingsAsk, shortfall: Shortfall): Cure[] {
 /** Rails of the catalogue whose own limits reach, with mount and clamps that go with them. */
 function strongerRails({ catalogue, face, plan }: FixingsAsk, shortfall: Shortfall): Cure[] {
   if (shortfall.kind === 'no-support') return []
-  return catalogue.rails.filter(rail => rail.id !== plan.parts.rail.id && !rail.frame).flatMap((rail): Cure[] => {
+  return offered(catalogue.rails).filter(rail => rail.id !== plan.parts.rail.id && !rail.frame).flatMap((rail): Cure[] => {
     if (shortfall.kind === 'span' && rail.usualSpanMm < shortfall.spanMm) return []
     const ground = { covering: face.covering.kind, support: face.supports.kind }
-    const mount = [plan.parts.mount, ...catalogue.mounts].find(one => rail.mountIds.includes(one.id) && goesOn(one, ground))
-    const clamps = [plan.parts.clamps, ...catalogue.clamps].find(set => mount && !mismatches(catalogue, { ...plan.parts, rail, mount, clamps: set }, ground).length)
+    const mount = [plan.parts.mount, ...offered(catalogue.mounts)].find(one => goesWith(catalogue, rail.id, one.id) && goesOn(one, ground))
+    const clamps = [plan.parts.clamps, ...offered(catalogue.clamps)].find(set => mount && !mismatches(catalogue, { ...plan.parts, rail, mount, clamps: set }, ground).length)
     if (!mount || !clamps) return []
     return [{
       label: `Use ${rail.name}`,

@@ -1,3 +1,4 @@
+import { goesWith, offered } from '../catalogue'
 import type { Supports } from '../job'
 import { rafterName, safeStrip } from '../supports'
 import { type DraftFinding, type JobAsk, noCures, onFace, plural, type Ref, writer } from '../trade'
@@ -41,7 +42,7 @@ export function emptyStrip(ask: FixingsAsk): DraftFinding[] {
   return [{
     stage: 'rafters', faceId: face.id, id: `strip-empty:${face.id}`, severity: 'stop', about: { kind: 'rafters' }, measured: length(widthMm), limit: length(need),
     sentence: `Timber ${say(widthMm)} wide has no sound strip for the ${plan.parts.mount.screw.name} of ${plan.parts.mount.name}: ${fasteners.edgeDiameters} diameters from both edges need ${say(need)}. Only the screw’s own approval can allow less; ask its maker, or choose another mount.`,
-    propose: () => ask.catalogue.mounts.filter(mount => mount.id !== plan.parts.mount.id && plan.parts.rail.mountIds.includes(mount.id)).map(mount => ({
+    propose: () => offered(ask.catalogue.mounts).filter(mount => mount.id !== plan.parts.mount.id && goesWith(ask.catalogue, plan.parts.rail.id, mount.id)).map(mount => ({
       label: `Use ${mount.name}`,
       edit: { type: 'set-array', faceId: face.id, values: { mountId: mount.id } },
     })),

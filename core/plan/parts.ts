@@ -1,11 +1,16 @@
-import { partKinds } from '../catalogue'
+import { type Catalogue, partKinds } from '../catalogue'
+import type { Face } from '../job'
 import { type JobAsk, type Part, type PartAsk, type PartDraft, partLine } from '../trade'
 import { type FaceLayout, trades } from '../trades'
 
-const lines = ({ catalogue }: Pick<PartAsk<unknown>, 'catalogue'>, drafts: PartDraft[]): Part[] => drafts.filter(draft => draft.amount > 0).map(draft => partLine(catalogue, draft))
+/** Where several small parts would do, those that a face's set names; for the whole job, those of its first face that names one. */
+const lines = (catalogue: Catalogue, faces: Pick<Face, 'array'>[], drafts: PartDraft[]): Part[] => {
+  const named = faces.flatMap(face => face.array.supplyIds)
+  return drafts.filter(draft => draft.amount > 0).map(draft => partLine(catalogue, named, draft))
+}
 
 /** Everything one face takes, in the order in which parts are listed. */
-export const partsOf = (ask: PartAsk<FaceLayout>): Part[] => partKinds.flatMap(kind => trades.flatMap(trade => lines(ask, trade.face?.parts?.[kind]?.(ask) ?? [])))
+export const partsOf = (ask: PartAsk<FaceLayout>): Part[] => partKinds.flatMap(kind => trades.flatMap(trade => lines(ask.catalogue, [ask.face], trade.face?.parts?.[kind]?.(ask) ?? [])))
 
 /** What a job takes beside what its faces do. */
-export const partsOfJob = (ask: JobAsk<FaceLayout>): Part[] => partKinds.flatMap(kind => trades.flatMap(trade => lines(ask, trade.job?.parts?.[kind]?.(ask) ?? [])))
+export const partsOfJob = (ask: JobAsk<FaceLayout>): Part[] => partKinds.flatMap(kind => trades.flatMap(trade => lines(ask.catalogue, ask.faces.map(({ face }) => face), trade.job?.parts?.[kind]?.(ask) ?? [])))

@@ -1,4 +1,4 @@
-import type { Mount, Rail } from '../catalogue'
+import { evidenceOf, type Mount, type Rail } from '../catalogue'
 import type { ArrayRules } from '../job'
 import { MM_PER_INCH, length } from '../units'
 import type { Working } from '../working'
@@ -60,7 +60,7 @@ export function railLimits(rail: Rail, mount: Mount, array: Pick<ArrayRules, 'al
         ...(mount.greatestSpanMm === null ? [] : [{ symbol: 's₂', what: `${mount.name}, greatest by its maker`, value: length(mount.greatestSpanMm) }]),
       ],
       result: length(maxSpanMm),
-      source: span.mm !== null ? answers(span.over) : loaded ? `${rail.evidence}. What this roof’s loads allow is checked rail by rail` : `${rail.evidence}. Not worked out for this roof’s wind and snow`,
+      source: span.mm !== null ? answers(span.over) : loaded ? `${evidenceOf(rail, 'greatestSpanMm')}. What this roof’s loads allow is checked rail by rail` : `${evidenceOf(rail, 'usualSpanMm')}. Not worked out for this roof’s wind and snow`,
       basis: typedWins(span) ? 'typed on this job' : span.mm !== null || loaded ? 'maker' : 'common practice',
     },
     overhangWorking: {
@@ -71,7 +71,7 @@ export function railLimits(rail: Rail, mount: Mount, array: Pick<ArrayRules, 'al
         { symbol: 'o₁', what: rail.overhangMm === null ? `${rail.name}: no figure by its maker` : rail.name, value: length(rail.overhangMm ?? USUAL_OVERHANG_MM) },
       ],
       result: length(maxOverhangMm),
-      source: overhang.mm !== null ? answers(overhang.over) : rail.overhangMm !== null ? rail.evidence : 'No maker’s figure: about 24 in by common practice',
+      source: overhang.mm !== null ? answers(overhang.over) : rail.overhangMm !== null ? evidenceOf(rail, 'overhangMm') : 'No maker’s figure: about 24 in by common practice',
       basis: typedWins(overhang) ? 'typed on this job' : rail.overhangMm !== null ? 'maker' : 'common practice',
     },
   }

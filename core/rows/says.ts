@@ -6,7 +6,7 @@ import { gapBelow, type RowPlan } from './fill'
 import { lowEdgeMissed, noRoom, tooHigh, tooWide } from './findings'
 import type { RowsLayout } from './layout'
 import { firstRowSteps, moduleSteps, rowSteps, squareSteps } from './marks'
-import { partsApart } from './mismatches'
+import { partsApart, retiredParts } from './mismatches'
 
 type RowsAsk = Ask<RowsLayout>
 
@@ -69,7 +69,7 @@ function allRows(ask: RowsAsk): Selectable {
 
 /** Rows of modules: whether they fit, the lines they are struck by, and the modules themselves. */
 export const rows = {
-  findings: { 'parts': partsApart, 'low-edge': lowEdgeMissed, 'no-room': noRoom, 'row-high': tooHigh, 'row-wide': tooWide },
+  findings: { 'parts': partsApart, 'retired-parts': retiredParts, 'low-edge': lowEdgeMissed, 'no-room': noRoom, 'row-high': tooHigh, 'row-wide': tooWide },
   marks: { 'square': squareSteps, 'first-row': firstRowSteps, 'rows': rowSteps, 'modules': moduleSteps },
   parts: {
     module: ({ plan: { parts: { module }, modules: count } }) => [{

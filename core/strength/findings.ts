@@ -1,5 +1,5 @@
 import { isUnheld } from '../capacity'
-import { goesOn, mismatches } from '../catalogue'
+import { goesOn, goesWith, mismatches, offered } from '../catalogue'
 import { FULL } from '../fixings'
 import { placeRailEdits, railNumbers } from '../rails'
 import { type Cure, type DraftFinding, type FindingAsk, noCures, writer } from '../trade'
@@ -50,10 +50,10 @@ export function cannotStand(ask: StrengthAsk): DraftFinding[] {
 /** Rails and mounts of the catalogue that go with the rest; those that really hold are kept by planning with them. */
 function otherParts({ catalogue, face, plan }: StrengthAsk): Cure[] {
   const ground = { covering: face.covering.kind, support: face.supports.kind }
-  const others = catalogue.rails.filter(rail => rail.id !== plan.parts.rail.id && !rail.frame)
+  const others = offered(catalogue.rails).filter(rail => rail.id !== plan.parts.rail.id && !rail.frame)
   const rails = others.filter(rail => !mismatches(catalogue, { ...plan.parts, rail }, ground).length)
-  const mounts = catalogue.mounts.filter(mount => mount.id !== plan.parts.mount.id && goesOn(mount, ground) && plan.parts.rail.mountIds.includes(mount.id))
-  const both = others.flatMap(rail => catalogue.mounts.filter(mount => mount.id !== plan.parts.mount.id && !mismatches(catalogue, {
+  const mounts = offered(catalogue.mounts).filter(mount => mount.id !== plan.parts.mount.id && goesOn(mount, ground) && goesWith(catalogue, plan.parts.rail.id, mount.id))
+  const both = others.flatMap(rail => offered(catalogue.mounts).filter(mount => mount.id !== plan.parts.mount.id && !mismatches(catalogue, {
     ...plan.parts,
     rail,
     mount,
@@ -116,7 +116,7 @@ function betterPlace({ face, plan }: StrengthAsk): Cure[] {
   return edits.length ? [{ label: 'Move the rails to where the module is rated highest', edit: { type: 'batch', edits } }] : []
 }
 
-const otherClamps = ({ catalogue, face, plan }: StrengthAsk): Cure[] => catalogue.clamps
+const otherClamps = ({ catalogue, face, plan }: StrengthAsk): Cure[] => offered(catalogue.clamps)
   .filter(set => set.id !== plan.parts.clamps.id && !mismatches(catalogue, { ...plan.parts, clamps: set }, { covering: face.covering.kind, support: face.supports.kind }).length)
   .map((set): Cure => ({ label: `Use ${set.name}`, edit: { type: 'set-array', faceId: face.id, values: { clampsId: set.id } } }))
 

@@ -1,4 +1,4 @@
-import type { ChosenParts } from '../catalogue'
+import { type ChosenParts, evidenceOf } from '../catalogue'
 import { adjusted } from '../capacity'
 import { windAlong, zonesOver, zoneWords } from '../loads'
 import { count, factor, force, length, lineLoad, moment, type Quantity, share, stress, words } from '../units'
@@ -94,7 +94,7 @@ export function capacityWorkings({ strength, capacity }: FaceStrength, { rail, m
       { symbol: 'Zx', what: 'section modulus', value: { kind: 'section-modulus', mm3: section.zxMm3 } },
       { symbol: 'I', what: 'second moment', value: { kind: 'second-moment', mm4: section.ixMm4 } },
     ],
-    result: moment(strength.momentX), source: `${asd ? 'Aluminum Design Manual (from memory)' : 'EN 1999-1-1, 6.2.5'}; section by ${rail.maker}: ${rail.evidence}`, basis: 'code',
+    result: moment(strength.momentX), source: `${asd ? 'Aluminum Design Manual (from memory)' : 'EN 1999-1-1, 6.2.5'}; section by ${rail.maker}: ${evidenceOf(rail, 'section')}`, basis: 'code',
   }]
   const { timber, maker, held } = capacity
   if (held.upN) found.push({
@@ -134,7 +134,7 @@ export function capacityWorkings({ strength, capacity }: FaceStrength, { rail, m
         formula: 'up, down, down the slope',
         values: [{ symbol: '↓', what: 'towards the roof', value: force(maker.downN) }, { symbol: '↘', what: 'down the slope', value: force(maker.slopeN) }],
         result: force(maker.upN),
-        source: `${mount.maker}, ${asd ? 'allowable' : 'design'} values: ${mount.evidence}`,
+        source: `${mount.maker}, ${asd ? 'allowable' : 'design'} values: ${evidenceOf(mount, 'resistances')}`,
         basis: 'maker',
       }
     : {

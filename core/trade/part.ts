@@ -51,17 +51,25 @@ export interface PartDraft extends Pick<Part, 'kind' | 'item' | 'name' | 'maker'
 
 export type PartsOf<A> = Partial<Record<PartKind, (ask: A) => PartDraft[]>>
 
-/** The pack in which a small part is bought: the one made for its item, else one that goes with any. */
-const supplyFor = ({ supplies }: Catalogue, kind: PartKind, item: ItemRef | null): Supply | null =>
-  supplies.find(one => one.kind === kind && one.forId !== null && one.forId === item?.id) ?? supplies.find(one => one.kind === kind && one.forId === null) ?? null
+/** The pack in which a small part is bought: the one made for its item, else the one that was named, else the first that goes with any. */
+function supplyFor({ supplies }: Catalogue, named: string[], kind: PartKind, item: ItemRef | null): Supply | null {
+  const own = supplies.filter(one => one.kind === kind && (!one.retired || named.includes(one.id)))
+  const forAny = own.filter(one => one.forId === null)
+  return own.find(one => one.forId !== null && one.forId === item?.id) ?? forAny.find(one => named.includes(one.id)) ?? forAny[0] ?? null
+}
 
-/** The line of a part, with what the shelf says of its pack, mass and price. */
-export function partLine(catalogue: Catalogue, { amount, lengthMm, ...draft }: PartDraft): Part {
-  const supply = supplyFor(catalogue, draft.kind, draft.item)
+/**
+ * The line of a part, with what the shelf says of its pack, mass and price.
+ * @param named ids of small parts that are wanted where several would do
+ */
+export function partLine(catalogue: Catalogue, named: string[], { amount, lengthMm, ...draft }: PartDraft): Part {
+  const supply = supplyFor(catalogue, named, draft.kind, draft.item)
   const holds = supply?.holds ?? null
+  // What goes with any make is called what it is sold as.
+  const name = draft.item && holds === null ? draft.name : supply?.name ?? draft.name
+  const maker = draft.maker || supply?.maker || ''
   return {
-    ...draft, id: [draft.kind, draft.name, draft.maker, lengthMm ?? ''].join('|'), lengthMm: lengthMm ?? null, pieces: amount / (holds ?? 1), poured: holds !== null, packOf: supply?.packOf ?? 1,
-    name: holds === null ? draft.name : supply!.name, maker: draft.maker || supply?.maker || '',
+    ...draft, name, maker, id: [draft.kind, name, maker, lengthMm ?? ''].join('|'), lengthMm: lengthMm ?? null, pieces: amount / (holds ?? 1), poured: holds !== null, packOf: supply?.packOf ?? 1,
     massKg: draft.massKg === 'by shelf' ? supply?.massKg ?? null : draft.massKg,
     price: draft.price === 'by shelf' ? supply?.price ?? null : draft.price,
   }

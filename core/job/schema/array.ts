@@ -47,6 +47,8 @@ const heldN = z.number({ error: 'What a fixing holds must be a force.' }).min(10
 
 export const arraySchema = z.object({
   moduleId: partId, railId: partId, mountId: partId, clampsId: partId,
+  /** Electronics, bonding and other small parts that are wanted where several would do. */
+  supplyIds: z.array(partId).max(20),
   orientation: z.enum(orientations),
   /** Gap between columns, mm; null takes the mid clamp's. */
   columnGapMm: lengthMm('The gap between columns', 0, 500).nullable(),
@@ -82,14 +84,14 @@ export const arraySchema = z.object({
 })
 
 /** How an array is built where nobody has said otherwise. */
-export const plainBuild: Pick<z.infer<typeof arraySchema>, 'railWay' | 'railInMm' | 'loadPath' | 'spliceAs' | 'deflectionOver' | 'heldUpN' | 'heldDownN' | 'heldSlopeN'>
-  = { railWay: 'across', railInMm: null, loadPath: 'line', spliceAs: 'butted', deflectionOver: 120, heldUpN: null, heldDownN: null, heldSlopeN: null }
+export const plainBuild: Pick<z.infer<typeof arraySchema>, 'railWay' | 'railInMm' | 'loadPath' | 'spliceAs' | 'deflectionOver' | 'heldUpN' | 'heldDownN' | 'heldSlopeN' | 'supplyIds'>
+  = { supplyIds: [], railWay: 'across', railInMm: null, loadPath: 'line', spliceAs: 'butted', deflectionOver: 120, heldUpN: null, heldDownN: null, heldSlopeN: null }
 
 export type ArrayRules = z.infer<typeof arraySchema>
 export type RowRule = z.infer<typeof rowRuleSchema>
 
 export const arrayWords: WordsOf<Omit<ArrayRules, 'rows'>> = {
-  moduleId: 'the module', railId: 'the rail', mountId: 'the mount', clampsId: 'the clamps', orientation: 'how the modules lie',
+  moduleId: 'the module', railId: 'the rail', mountId: 'the mount', clampsId: 'the clamps', supplyIds: 'the small parts of its set', orientation: 'how the modules lie',
   columnGapMm: 'the gap between columns', rowGapMm: 'the gap between rows', rowCount: 'the number of rows', shiftMm: 'the array’s place along the eave',
   columns: 'how columns stand', stackFrom: 'which line the rows start from', fixingPattern: 'the fixing pattern', railWay: 'which way rails run', railInMm: 'how far rails lie in',
   loadPath: 'how modules load the rails', spliceAs: 'how rails are spliced', deflectionOver: 'the deflection limit',

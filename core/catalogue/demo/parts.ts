@@ -1,7 +1,10 @@
-import { supplies } from './demo-supplies'
-import type { Catalogue, Resistance } from './schema'
+import type { Catalogue, Resistance } from '../schema'
+import { coverings } from './coverings'
+import { inventedSource } from './source'
+import { supplies } from './supplies'
+import { pairs, sets } from './together'
 
-const evidence = 'Invented for the demonstration; plausible, not tested'
+const invented = { source: inventedSource('plausible, not tested'), figureSources: {}, retired: false, replaces: null }
 const inch = (n: number) => n * 25.4
 const lb = (n: number) => n * 4.4482216152605
 const psi = (n: number) => n * 0.006894757293168361
@@ -20,78 +23,76 @@ export const demoCatalogue: Catalogue = {
   currency: 'USD',
   modules: [
     {
-      id: 'skerry-425', maker: 'Skerry Glassworks', name: 'Skerry 425',
+      ...invented, id: 'skerry-425', maker: 'Skerry Glassworks', name: 'Skerry 425',
       longMm: 1755, shortMm: 1038, thicknessMm: 32, massKg: 20.4, powerW: 425,
+      plate: { vocV: 38.9, vmpV: 32.4, iscA: 13.9, impA: 13.12, powerPerK: -0.0032, vocPerK: -0.0026, iscPerK: 0.00045, cells: 108, halfCut: true },
+      lipMm: 24, junctionBox: { fromEndMm: 877, fromMiddleMm: 0 }, leadMm: 1100, warranty: { productYears: 20, powerYears: 25, powerShare: 0.87 },
       clampZones: { longEdge: { fromMm: 265, toMm: 455 }, shortEdge: { fromMm: 120, toMm: 255 } },
       ratings: [
         { edge: 'long', fromMm: 310, toMm: 410, upPa: 2800, downPa: 5400 },
         { edge: 'long', fromMm: 265, toMm: 455, upPa: 2400, downPa: 3600 },
         { edge: 'short', fromMm: 120, toMm: 255, upPa: 1600, downPa: 2400 },
-      ], evidence,
+      ],
     },
     {
-      id: 'skerry-390', maker: 'Skerry Glassworks', name: 'Skerry 390',
+      ...invented, id: 'skerry-390', maker: 'Skerry Glassworks', name: 'Skerry 390',
       longMm: 1692, shortMm: 1021, thicknessMm: 32, massKg: 18.9, powerW: 390,
+      plate: { vocV: 37.2, vmpV: 31.2, iscA: 13.3, impA: 12.5, powerPerK: -0.0034, vocPerK: -0.0027, iscPerK: 0.0005, cells: 108, halfCut: true },
+      lipMm: 24, junctionBox: { fromEndMm: 846, fromMiddleMm: 0 }, leadMm: 1100, warranty: { productYears: 20, powerYears: 25, powerShare: 0.87 },
       clampZones: { longEdge: { fromMm: 240, toMm: 430 }, shortEdge: { fromMm: 110, toMm: 240 } },
       ratings: [
         { edge: 'long', fromMm: 290, toMm: 390, upPa: 2800, downPa: 5400 },
         { edge: 'long', fromMm: 240, toMm: 430, upPa: 2400, downPa: 4000 },
         { edge: 'short', fromMm: 110, toMm: 240, upPa: 1800, downPa: 2400 },
-      ], evidence,
+      ],
     },
     {
-      id: 'lantern-460', maker: 'Lanternhouse Cells', name: 'Lantern 460 wide',
+      ...invented, id: 'lantern-460', maker: 'Lanternhouse Cells', name: 'Lantern 460 wide',
       longMm: 1812, shortMm: 1116, thicknessMm: 35, massKg: 23.1, powerW: 460,
+      plate: { vocV: 41.3, vmpV: 34.5, iscA: 14.1, impA: 13.34, powerPerK: -0.0029, vocPerK: -0.0024, iscPerK: 0.0004, cells: 96, halfCut: false },
+      lipMm: 24, junctionBox: { fromEndMm: 906, fromMiddleMm: 0 }, leadMm: 1100, warranty: { productYears: 20, powerYears: 25, powerShare: 0.87 },
       clampZones: { longEdge: { fromMm: 300, toMm: 480 }, shortEdge: { fromMm: 130, toMm: 280 } },
       ratings: [
         { edge: 'long', fromMm: 340, toMm: 440, upPa: 2400, downPa: 5400 },
         { edge: 'long', fromMm: 300, toMm: 480, upPa: 2200, downPa: 3600 },
         { edge: 'short', fromMm: 130, toMm: 280, upPa: 1600, downPa: 2000 },
-      ], evidence,
+      ],
     },
   ],
   rails: [
     {
-      id: 'bollard-light', maker: 'Bollard Extrusions', name: 'Bollard light rail',
+      ...invented, id: 'bollard-light', maker: 'Bollard Extrusions', name: 'Bollard light rail',
       usualSpanMm: inch(48), greatestSpanMm: inch(64), overhangMm: null, stock: [{ mm: inch(132), price: 35.5 }, { mm: inch(164), price: 38.2 }], massKgPerM: 0.74,
       section: { ...alloy6005, ixMm4: 96_000, zxMm3: 3400, iyMm4: 52_000, zyMm3: 2500, shearAreaMm2: 110 }, longestRunMm: inch(40 * 12),
       splice: { partName: 'Bollard light splice bar', price: 4.1, barMm: inch(8), clearMm: inch(1), continuity: 'full', midspanShare: 0, endSpans: true, bridgeMm: inch(0.25) },
-      mountIds: ['limpet-flashed', 'limpet-four', 'limpet-sheathing', 'cleat-sheet-foot', 'cleat-seam'], endCapName: 'Bollard light end cap', evidence, frame: null,
+      endCapName: 'Bollard light end cap', frame: null,
     },
     {
-      id: 'bollard-deep', maker: 'Bollard Extrusions', name: 'Bollard deep rail',
+      ...invented, id: 'bollard-deep', maker: 'Bollard Extrusions', name: 'Bollard deep rail',
       usualSpanMm: inch(60), greatestSpanMm: inch(84), overhangMm: inch(26), stock: [{ mm: inch(164), price: 52.4 }, { mm: inch(206), price: 64.9 }], massKgPerM: 1.12,
       section: { ...alloy6005, ixMm4: 280_000, zxMm3: 7400, iyMm4: 95_000, zyMm3: 4200, shearAreaMm2: 170 }, longestRunMm: inch(40 * 12),
       splice: { partName: 'Bollard deep splice bar', price: 5.3, barMm: inch(10), clearMm: inch(1), continuity: 'full', midspanShare: 0, endSpans: true, bridgeMm: inch(0.25) },
-      mountIds: ['limpet-flashed', 'limpet-four', 'limpet-sheathing', 'cleat-sheet-foot', 'cleat-seam'], endCapName: 'Bollard deep end cap', evidence, frame: null,
+      endCapName: 'Bollard deep end cap', frame: null,
     },
     {
-      id: 'hawser-mid', maker: 'Hawser Profiles', name: 'Hawser 42 rail',
+      ...invented, id: 'hawser-mid', maker: 'Hawser Profiles', name: 'Hawser 42 rail',
       usualSpanMm: 1300, greatestSpanMm: 1600, overhangMm: 450, stock: [{ mm: 3300, price: 27.3 }, { mm: 4400, price: 35.8 }], massKgPerM: 0.86,
       section: { ...alloy6063, ixMm4: 79_000, zxMm3: 3600, iyMm4: 56_000, zyMm3: 2800, shearAreaMm2: 130 }, longestRunMm: 12_000,
       splice: { partName: 'Hawser 42 splice bar', price: 3.6, barMm: 220, clearMm: 30, continuity: 'full', midspanShare: 0.2, endSpans: true, bridgeMm: 10 },
-      mountIds: [
-        'limpet-four',
-        'windlass-flashed',
-        'windlass-tile-hook',
-        'windlass-slate-hook',
-        'windlass-metal-tile',
-        'cleat-sheet-foot',
-        'cleat-seam',
-      ], endCapName: 'Hawser 42 end cap', evidence, frame: null,
+      endCapName: 'Hawser 42 end cap', frame: null,
     },
     {
-      id: 'thole-coupled', maker: 'Thole & Rowlock', name: 'Thole coupled frames (no rail)',
+      ...invented, id: 'thole-coupled', maker: 'Thole & Rowlock', name: 'Thole coupled frames (no rail)',
       usualSpanMm: inch(48), greatestSpanMm: inch(72), overhangMm: inch(14), stock: [], massKgPerM: 0,
       section: { ...alloy6063, ixMm4: 74_000, zxMm3: 3900, iyMm4: 21_000, zyMm3: 1300, shearAreaMm2: 120 }, longestRunMm: inch(38 * 12),
       splice: { partName: 'Thole frame coupler', price: 5.8, barMm: inch(3), clearMm: inch(0.75), continuity: 'full', midspanShare: 0, endSpans: true, bridgeMm: 0 },
-      mountIds: ['thole-edge-foot'], endCapName: 'Thole skirt end', evidence,
+      endCapName: 'Thole skirt end',
       frame: { rowGapMm: inch(0.5), cornerMm: inch(3), upPa: 2400, downPa: 3600, skirt: { name: 'Thole skirt', mm: inch(86), price: 31.5, massKgPerM: 0.9 } },
     },
   ],
   mounts: [
     {
-      id: 'thole-edge-foot', maker: 'Thole & Rowlock', name: 'Thole edge foot', coverings: ['coursed-shingle'], into: ['rafters'],
+      ...invented, id: 'thole-edge-foot', maker: 'Thole & Rowlock', name: 'Thole edge foot', coverings: ['coursed-shingle'], into: ['rafters'],
       fasteners: {
         kind: 'lag',
         diameterMm: inch(5 / 16),
@@ -115,10 +116,10 @@ export const demoCatalogue: Catalogue = {
         '1/2 in hex socket',
         '3/16 in bit with a stop at 2 in',
         'Flat bar for nails and shingle',
-      ], massKg: 0.83, evidence,
+      ], massKg: 0.83,
     },
     {
-      id: 'limpet-flashed', maker: 'Limpet Fixings', name: 'Limpet flashed foot', coverings: ['coursed-shingle'], into: ['rafters'],
+      ...invented, id: 'limpet-flashed', maker: 'Limpet Fixings', name: 'Limpet flashed foot', coverings: ['coursed-shingle'], into: ['rafters'],
       fasteners: {
         kind: 'lag',
         diameterMm: inch(5 / 16),
@@ -139,10 +140,10 @@ export const demoCatalogue: Catalogue = {
         '1/2 in hex socket',
         '3/16 in bit with a stop at 2 in',
         'Flat bar for nails and shingle',
-      ], massKg: 0.61, evidence,
+      ], massKg: 0.61,
     },
     {
-      id: 'limpet-four', maker: 'Limpet Fixings', name: 'Limpet four-screw foot', coverings: ['coursed-shingle'], into: ['rafters'],
+      ...invented, id: 'limpet-four', maker: 'Limpet Fixings', name: 'Limpet four-screw foot', coverings: ['coursed-shingle'], into: ['rafters'],
       fasteners: {
         kind: 'wood-screw',
         diameterMm: inch(1 / 4),
@@ -162,16 +163,16 @@ export const demoCatalogue: Catalogue = {
         design(5200, 7900, 3300),
       ], underMm: inch(0.25), plateMm: 4, offsetMm: 0, heelMm: 45, standoffMm: 60, hook: null, leastSheathingMm: null, greatestSpanMm: null, price: 9.8,
       halfFootprintMm: inch(2), screw: { name: 'Structural screw 1/4 x 3 in', perMount: 4, pilot: 'No pilot; every screw must be in timber' }, torqueNm: 15,
-      flashed: false, sealant: 'Butyl pad under the foot, unbroken', sealantMl: 0, tools: ['5/16 in hex driver bit', 'Flat bar for nails and shingle'], massKg: 0.48, evidence,
+      flashed: false, sealant: 'Butyl pad under the foot, unbroken', sealantMl: 0, tools: ['5/16 in hex driver bit', 'Flat bar for nails and shingle'], massKg: 0.48,
     },
     {
-      id: 'limpet-sheathing', maker: 'Limpet Fixings', name: 'Limpet sheathing foot', coverings: ['coursed-shingle'], into: ['sheathing'], fasteners: null,
+      ...invented, id: 'limpet-sheathing', maker: 'Limpet Fixings', name: 'Limpet sheathing foot', coverings: ['coursed-shingle'], into: ['sheathing'], fasteners: null,
       resistances: [allowable(265, 900, 240)], underMm: inch(0.25), plateMm: 4, offsetMm: 0, heelMm: 55, standoffMm: 60, hook: null, leastSheathingMm: inch(15 / 32), greatestSpanMm: inch(48), price: 10.6,
       halfFootprintMm: inch(2.25), screw: { name: 'Sheathing screw 1/4 x 2 in', perMount: 6, pilot: 'No pilot; every screw must bite in sound sheathing' }, torqueNm: 13,
-      flashed: false, sealant: 'Butyl pad under the foot, unbroken', sealantMl: 0, tools: ['5/16 in hex driver bit'], massKg: 0.55, evidence,
+      flashed: false, sealant: 'Butyl pad under the foot, unbroken', sealantMl: 0, tools: ['5/16 in hex driver bit'], massKg: 0.55,
     },
     {
-      id: 'windlass-flashed', maker: 'Windlass Roof Hardware', name: 'Windlass flashed post', coverings: ['coursed-shingle'], into: ['rafters', 'purlins'],
+      ...invented, id: 'windlass-flashed', maker: 'Windlass Roof Hardware', name: 'Windlass flashed post', coverings: ['coursed-shingle'], into: ['rafters', 'purlins'],
       fasteners: {
         kind: 'wood-screw',
         diameterMm: 8,
@@ -192,10 +193,10 @@ export const demoCatalogue: Catalogue = {
         '13 mm socket',
         '5 mm bit with a stop at 55 mm',
         'Flat bar for nails and shingle',
-      ], massKg: 0.72, evidence,
+      ], massKg: 0.72,
     },
     {
-      id: 'windlass-tile-hook', maker: 'Windlass Roof Hardware', name: 'Windlass tile hook', coverings: ['interlocking-tile', 'plain-tile'], into: ['rafters'],
+      ...invented, id: 'windlass-tile-hook', maker: 'Windlass Roof Hardware', name: 'Windlass tile hook', coverings: ['interlocking-tile', 'plain-tile'], into: ['rafters'],
       fasteners: {
         kind: 'wood-screw',
         diameterMm: 6,
@@ -221,10 +222,10 @@ export const demoCatalogue: Catalogue = {
         'Torx 30 bit',
         '4 mm bit with a stop at 70 mm',
         'Grinder with a dry diamond disc, for notches',
-      ], massKg: 0.94, evidence,
+      ], massKg: 0.94,
     },
     {
-      id: 'windlass-slate-hook', maker: 'Windlass Roof Hardware', name: 'Windlass slate hook', coverings: ['slate'], into: ['rafters'],
+      ...invented, id: 'windlass-slate-hook', maker: 'Windlass Roof Hardware', name: 'Windlass slate hook', coverings: ['slate'], into: ['rafters'],
       fasteners: {
         kind: 'wood-screw',
         diameterMm: 6,
@@ -251,10 +252,10 @@ export const demoCatalogue: Catalogue = {
         '4 mm bit with a stop at 60 mm',
         'Slate ripper',
         'Slate cutter',
-      ], massKg: 0.88, evidence,
+      ], massKg: 0.88,
     },
     {
-      id: 'windlass-metal-tile', maker: 'Windlass Roof Hardware', name: 'Windlass metal-tile bracket', coverings: ['pressed-metal-tile'], into: ['rafters', 'purlins'],
+      ...invented, id: 'windlass-metal-tile', maker: 'Windlass Roof Hardware', name: 'Windlass metal-tile bracket', coverings: ['pressed-metal-tile'], into: ['rafters', 'purlins'],
       fasteners: {
         kind: 'wood-screw',
         diameterMm: 8,
@@ -271,10 +272,10 @@ export const demoCatalogue: Catalogue = {
       },
       resistances: [design(3000, 4600, 1500)], underMm: 45, plateMm: 5, offsetMm: 0, heelMm: 38, standoffMm: 80, hook: null, leastSheathingMm: null, greatestSpanMm: null, price: 11.9,
       halfFootprintMm: 35, screw: { name: 'Hanger screw 8 x 120 mm', perMount: 1, pilot: '5 mm pilot, 70 mm deep' }, torqueNm: 12,
-      flashed: false, sealant: 'Gasket under the flange, bead round the hole', sealantMl: 10, tools: ['13 mm socket', '5 mm bit with a stop at 70 mm'], massKg: 0.58, evidence,
+      flashed: false, sealant: 'Gasket under the flange, bead round the hole', sealantMl: 10, tools: ['13 mm socket', '5 mm bit with a stop at 70 mm'], massKg: 0.58,
     },
     {
-      id: 'cleat-sheet-foot', maker: 'Cleat & Thimble', name: 'Cleat sheet foot', coverings: ['screwed-sheet'], into: ['screws', 'purlins'],
+      ...invented, id: 'cleat-sheet-foot', maker: 'Cleat & Thimble', name: 'Cleat sheet foot', coverings: ['screwed-sheet'], into: ['screws', 'purlins'],
       fasteners: {
         kind: 'wood-screw',
         diameterMm: 6.3,
@@ -294,47 +295,47 @@ export const demoCatalogue: Catalogue = {
         design(2300, 5200, 1700),
       ], underMm: 38, plateMm: 3, offsetMm: 8, heelMm: 30, standoffMm: 70, hook: null, leastSheathingMm: null, greatestSpanMm: null, price: 6.9,
       halfFootprintMm: 25, screw: { name: 'Sheet screw 6.3 x 90 mm with gasket', perMount: 1, pilot: 'In the hole of the screw that was taken out' }, torqueNm: 10,
-      flashed: false, sealant: 'The screw’s own gasket, upright towards the ridge', sealantMl: 0, tools: ['10 mm hex driver bit'], massKg: 0.31, evidence,
+      flashed: false, sealant: 'The screw’s own gasket, upright towards the ridge', sealantMl: 0, tools: ['10 mm hex driver bit'], massKg: 0.31,
     },
     {
-      id: 'cleat-seam', maker: 'Cleat & Thimble', name: 'Cleat seam clamp', coverings: ['standing-seam'], into: ['seams'], fasteners: null,
+      ...invented, id: 'cleat-seam', maker: 'Cleat & Thimble', name: 'Cleat seam clamp', coverings: ['standing-seam'], into: ['seams'], fasteners: null,
       resistances: [
         allowable(480, 900, 310),
         design(3000, 5600, 1950),
       ], underMm: 0, plateMm: 3, offsetMm: 0, heelMm: 30, standoffMm: 55, hook: null, leastSheathingMm: null, greatestSpanMm: inch(54), price: 8.8,
       halfFootprintMm: 30, screw: { name: 'Set screw M8', perMount: 2, pilot: 'No pilot: pierce nothing' }, torqueNm: 17,
-      flashed: false, sealant: 'No sealant: the seam stays whole', sealantMl: 0, tools: ['6 mm hex key bit'], massKg: 0.36, evidence,
+      flashed: false, sealant: 'No sealant: the seam stays whole', sealantMl: 0, tools: ['6 mm hex key bit'], massKg: 0.36,
     },
   ],
   clamps: [
     {
-      id: 'thole-grip', maker: 'Thole & Rowlock', name: 'Thole edge grips (on the foot)', thicknessMm: { fromMm: 30, toMm: 36 },
+      ...invented, id: 'thole-grip', maker: 'Thole & Rowlock', name: 'Thole edge grips (on the foot)', thicknessMm: { fromMm: 30, toMm: 36 },
       gapMm: inch(0.5), railPastMm: 0, torqueNm: 16, bolt: {
         name: 'Edge grip bolt M8',
         enters: 'slot',
-      }, resistances: [allowable(690, 1080, 460)], railIds: ['thole-coupled'], evidence,
+      }, resistances: [allowable(690, 1080, 460)],
     },
     {
-      id: 'pinch-inch', maker: 'Bollard Extrusions', name: 'Pinch clamps, one inch past', thicknessMm: { fromMm: 30, toMm: 40 },
+      ...invented, id: 'pinch-inch', maker: 'Bollard Extrusions', name: 'Pinch clamps, one inch past', thicknessMm: { fromMm: 30, toMm: 40 },
       gapMm: inch(0.5), railPastMm: inch(1), torqueNm: 14, bolt: {
         name: 'Twist bolt M8',
         enters: 'slot',
-      }, resistances: [allowable(520, 1500, 190)], railIds: ['bollard-light', 'bollard-deep'], evidence,
+      }, resistances: [allowable(520, 1500, 190)],
     },
     {
-      id: 'pinch-hidden', maker: 'Bollard Extrusions', name: 'Pinch hidden end clamps', thicknessMm: { fromMm: 30, toMm: 33 },
+      ...invented, id: 'pinch-hidden', maker: 'Bollard Extrusions', name: 'Pinch hidden end clamps', thicknessMm: { fromMm: 30, toMm: 33 },
       gapMm: inch(0.25), railPastMm: 0, torqueNm: 11, bolt: {
         name: 'Twist bolt M6',
         enters: 'slot',
-      }, resistances: [allowable(430, 1500, 160)], railIds: ['bollard-light', 'bollard-deep'], evidence,
+      }, resistances: [allowable(430, 1500, 160)],
     },
     {
-      id: 'hawser-grip', maker: 'Hawser Profiles', name: 'Hawser grip clamps', thicknessMm: { fromMm: 28, toMm: 38 },
+      ...invented, id: 'hawser-grip', maker: 'Hawser Profiles', name: 'Hawser grip clamps', thicknessMm: { fromMm: 28, toMm: 38 },
       gapMm: 18, railPastMm: 30, torqueNm: 12, bolt: {
         name: 'Hammer-head bolt M8 x 20',
         enters: 'end',
-      }, resistances: [design(3300, 9000, 1250)], railIds: ['hawser-mid'], evidence,
+      }, resistances: [design(3300, 9000, 1250)],
     },
   ],
-  supplies,
+  supplies, coverings, sets, pairs,
 }

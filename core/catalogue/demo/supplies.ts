@@ -1,9 +1,10 @@
-import type { PartKind } from './part-kinds'
-import type { Supply } from './schema'
+import type { PartKind } from '../part-kinds'
+import type { Supply } from '../schema'
+import { inventedSource } from './source'
 
-const evidence = 'Invented for the demonstration; plausible, not weighed'
+const invented = { source: inventedSource('plausible, not weighed'), figureSources: {}, retired: false, replaces: null }
 const supply = (id: string, kind: PartKind, maker: string, name: string, massKg: number | null, packOf: number, price: number | null, forId: string | null = null, holds: number | null = null): Supply =>
-  ({ id, kind, maker, name, massKg, packOf, price, forId, holds, evidence })
+  ({ id, kind, maker, name, massKg, packOf, price, forId, holds, ...invented })
 
 /** Small parts of the invented makers, by their packs. */
 export const supplies: Supply[] = [
