@@ -1,6 +1,7 @@
 import { readFile } from 'node:fs/promises'
 import { demoCatalogue } from '../core/catalogue'
-import { type Problem, readJob } from '../core/job'
+import { readJob } from '../core/job'
+import type { Problem } from '../core/outcome'
 import { planJob } from '../core/plan'
 
 /** What a command says: its exit code, and what goes to standard output and to standard error. */

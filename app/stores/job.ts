@@ -1,8 +1,8 @@
 import { defineStore } from 'pinia'
 import { FetchError } from 'ofetch'
 import type { Catalogue } from '#core/catalogue'
-import { type Edit, foldEntries, type HistoryEntry, type Job, readEdit, rebased, sentencesOf, stacksOf, touches, type UndoStacks, type UnsentEntry, wordsFor } from '#core/job'
-import { done, type Outcome, refused } from '#core/outcome'
+import { type Edit, foldEntries, type HistoryEntry, type Job, readEdit, rebased, stacksOf, touches, type UndoStacks, type UnsentEntry, wordsFor } from '#core/job'
+import { done, type Outcome, refused, sentencesOf } from '#core/outcome'
 import { changesBetween, type Plan } from '#core/plan'
 import { type RemoteEntry, unsentEntry, watchEdits } from '../queue/edits'
 

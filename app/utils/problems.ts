@@ -1,4 +1,4 @@
-import type { Problem } from '#core/job'
+import type { Problem } from '#core/outcome'
 
 interface Refused { data?: { data?: { problems?: Problem[] } } }
 

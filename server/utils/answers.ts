@@ -1,6 +1,6 @@
 import type { H3Event } from 'h3'
 import { z } from 'zod'
-import { type Problem, problemsOf, sentencesOf } from '#core/job'
+import { type Problem, problemsOf, sentencesOf } from '#core/outcome'
 
 /** Refuses a request with what is wrong, where, and what to do. */
 export function refuse(statusCode: number, problems: Problem[]): never {

@@ -1,5 +1,6 @@
 import { z } from 'zod'
-import { editSchema, inverseOf, MOST_ENTRIES, readEdit, sentencesOf } from '#core/job'
+import { editSchema, inverseOf, MOST_ENTRIES, readEdit } from '#core/job'
+import { sentencesOf } from '#core/outcome'
 import { loadCatalogue } from '../../../db/catalogue'
 import { appendEntry, entriesSince, knownIds, lockJob, saveJob } from '../../../db/jobs'
 

@@ -1,0 +1,95 @@
+import type { Group } from './figure'
+
+export const coveringChoices = {
+  'coursed-shingle': 'Coursed shingle', 'interlocking-tile': 'Interlocking tile', 'plain-tile': 'Plain tile', 'slate': 'Slate',
+  'pressed-metal-tile': 'Pressed metal tile', 'screwed-sheet': 'Screwed metal sheet', 'standing-seam': 'Standing seam', 'felt-and-battens': 'Felt and battens',
+}
+const supportChoices = { rafters: 'Rafters', purlins: 'Purlins or battens', seams: 'Standing seams', screws: 'The sheet’s own screws', sheathing: 'Sheathing' }
+
+const resistances: Group = {
+  title: 'What one holds, by its maker', rows: { path: 'resistances', one: 'Resistance', most: 2 }, figures: [
+    { path: 'format', label: 'as', is: 'choice', choices: { asd: 'Allowable (ASD)', en: 'Design (Eurocode)' } },
+    { path: 'upN', label: 'up', is: 'force', hint: 'off the roof' },
+    { path: 'downN', label: 'down', is: 'force' },
+    { path: 'slopeN', label: 'down the slope', is: 'force' },
+  ],
+}
+
+export const mountGroups: Group[] = [
+  {
+    title: 'Where it goes', figures: [
+      { path: 'coverings', label: 'Coverings', is: 'choices', choices: coveringChoices },
+      { path: 'into', label: 'Fixed to', is: 'choices', choices: supportChoices },
+      { path: 'leastSheathingMm', label: 'Least sheathing', is: 'length', optional: true, hint: 'for mounts made for sheathing' },
+      { path: 'greatestSpanMm', label: 'Greatest distance of two', is: 'length', optional: true, hint: 'by its maker' },
+    ],
+  },
+  {
+    title: 'Screws that must find timber', maybe: { path: 'fasteners', has: 'It is screwed into timber' }, figures: [
+      { path: 'fasteners.kind', label: 'Screw kind', is: 'choice', choices: { 'lag': 'Lag screw', 'wood-screw': 'Wood or structural screw' } },
+      { path: 'fasteners.diameterMm', label: 'Screw diameter', is: 'length' },
+      { path: 'fasteners.lengthMm', label: 'Screw length', is: 'length' },
+      { path: 'fasteners.tipMm', label: 'Screw tip', is: 'length', hint: 'holds nothing' },
+      { path: 'fasteners.threadMm', label: 'Screw thread', is: 'length', optional: true, hint: 'with its tip; empty: standard' },
+      { path: 'fasteners.rootMm', label: 'Screw root', is: 'length', optional: true, hint: 'empty: 0.7 of the diameter' },
+      { path: 'fasteners.yieldMpa', label: 'Screw yield strength', is: 'stress', hint: 'in bending' },
+      { path: 'fasteners.pilotMm', label: 'Pilot', is: 'length', optional: true, hint: 'empty: none' },
+      { path: 'fasteners.edgeDiameters', label: 'Edge distance', is: 'number', of: 'diameters' },
+      { path: 'fasteners.acrossMm', label: 'Screws across', is: 'lengths', hint: 'each from the middle, with ; between' },
+      { path: 'fasteners.alongMm', label: 'Screws along', is: 'length', optional: true, hint: 'apart, along the rafter; empty: one' },
+      { path: 'fasteners.approval', label: 'Approval', is: 'text', optional: true, hint: 'for edges and spacings of its own' },
+    ],
+  },
+  resistances,
+  {
+    title: 'Hook', maybe: { path: 'hook', has: 'It is a hook' }, figures: [
+      { path: 'hook.stiffnessNPerMm', label: 'Hook stiffness', is: 'stiffness' },
+      { path: 'hook.clearMm', label: 'Hook clear of the tile', is: 'length', hint: 'the tile below' },
+      { path: 'hook.armMm', label: 'Hook arm', is: 'length', hint: 'its width' },
+      { path: 'hook.travelMm', label: 'Hook travel', is: 'length', hint: 'to either side' },
+    ],
+  },
+  {
+    title: 'Measures', figures: [
+      { path: 'underMm', label: 'Under the head', is: 'length', hint: 'foot, flashing and pad' },
+      { path: 'plateMm', label: 'Plate', is: 'length', hint: 'metal the screw bears on' },
+      { path: 'offsetMm', label: 'Pull up-slope of the screws', is: 'length' },
+      { path: 'heelMm', label: 'Heel below the screws', is: 'length' },
+      { path: 'standoffMm', label: 'Rail above the timber', is: 'length' },
+      { path: 'halfFootprintMm', label: 'Half its length on a course', is: 'length' },
+      { path: 'massKg', label: 'Weight', is: 'mass', also: ['Mass'] },
+      { path: 'price', label: 'Price', is: 'price' },
+    ],
+  },
+  {
+    title: 'How it is fixed', figures: [
+      { path: 'screw.name', label: 'Screw', is: 'text' },
+      { path: 'screw.perMount', label: 'Screws a mount', is: 'count', of: 'screws' },
+      { path: 'screw.pilot', label: 'Pilot in words', is: 'text' },
+      { path: 'torqueNm', label: 'Torque', is: 'torque', hint: 'of the bolt that holds the rail' },
+      { path: 'flashed', label: 'Flashing', is: 'flag', yes: 'With a flashing', no: 'Without' },
+      { path: 'sealant', label: 'Made watertight', is: 'text' },
+      { path: 'sealantMl', label: 'Sealant each', is: 'volume' },
+      { path: 'tools', label: 'Tools', is: 'texts', hint: 'with ; between' },
+    ],
+  },
+]
+
+export const clampGroups: Group[] = [
+  {
+    title: 'What it takes', figures: [
+      { path: 'thicknessMm.fromMm', label: 'Thinnest frame', is: 'length' },
+      { path: 'thicknessMm.toMm', label: 'Thickest frame', is: 'length' },
+      { path: 'gapMm', label: 'Gap between modules', is: 'length', hint: 'width of a mid clamp' },
+      { path: 'railPastMm', label: 'Rail past the module', is: 'length', hint: '0 for a hidden end clamp' },
+    ],
+  },
+  {
+    title: 'How it is fixed', figures: [
+      { path: 'torqueNm', label: 'Torque', is: 'torque' },
+      { path: 'bolt.name', label: 'Bolt', is: 'text' },
+      { path: 'bolt.enters', label: 'Bolt enters', is: 'choice', choices: { slot: 'Dropped in and turned', end: 'From the rail’s end' } },
+    ],
+  },
+  resistances,
+]

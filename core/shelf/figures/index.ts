@@ -1,0 +1,39 @@
+/** What every figure of every part is called, how it is written, and where it stands: forms, tables, files and messages read it here. */
+import type { Shelf } from '../../catalogue'
+import type { Figure, Group, ShelfWords } from './figure'
+import { clampGroups, mountGroups } from './holding'
+import { moduleGroups } from './modules'
+import { railGroups } from './rails'
+import { coveringGroups, pairGroups, setGroups, supplyGroups } from './small'
+
+export type * from './figure'
+
+/** What every part is known by. */
+const named: Group = {
+  title: 'Name', figures: [
+    { path: 'name', label: 'Name', is: 'text', also: ['Model', 'Part', 'Product', 'Description'] },
+    { path: 'maker', label: 'Maker', is: 'text', also: ['Manufacturer', 'Make', 'Brand', 'Supplier'] },
+  ],
+}
+
+export const shelfWords: Record<Shelf, ShelfWords> = {
+  modules: { one: 'module', many: 'Modules', groups: [named, ...moduleGroups] },
+  rails: { one: 'rail', many: 'Rails', groups: [named, ...railGroups] },
+  mounts: { one: 'mount', many: 'Mounts and hooks', groups: [named, ...mountGroups] },
+  clamps: { one: 'clamp set', many: 'Clamps', groups: [named, ...clampGroups] },
+  supplies: { one: 'small part', many: 'Electronics and small parts', groups: [named, ...supplyGroups] },
+  coverings: { one: 'covering', many: 'Coverings', groups: [named, ...coveringGroups] },
+  sets: { one: 'set', many: 'Sets', groups: [named, ...setGroups] },
+  pairs: { one: 'pairing', many: 'What goes with what', groups: pairGroups },
+}
+
+/** A figure with its whole path and name, in a repeated group for its nth row. */
+export interface PlacedFigure { figure: Figure, path: string, label: string, group: Group }
+
+/** All figures of a shelf; those of repeated groups for so many rows. */
+export const figuresOf = (shelf: Shelf, rows: (group: Group) => number): PlacedFigure[] => shelfWords[shelf].groups.flatMap(group => group.rows
+  ? Array.from({ length: rows(group) }, (_, i) => group.figures.map((figure): PlacedFigure => ({ figure, group, path: `${group.rows!.path}.${i}.${figure.path}`, label: `${group.rows!.one} ${i + 1} ${figure.label}` }))).flat()
+  : group.figures.map((figure): PlacedFigure => ({ figure, group, path: figure.path, label: figure.label })))
+
+/** As many rows as a list may have. */
+export const mostRows = (group: Group): number => group.rows!.most

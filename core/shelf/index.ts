@@ -1,0 +1,12 @@
+/** A firm's own parts: what each figure is called, how parts are typed, read from files, checked, changed and retired. */
+export * from './cell'
+export * from './changes'
+export * from './check'
+export * from './figures'
+export * from './file'
+export * from './lines'
+export { dimensions, type Measured, parseQuantity, writeQuantity } from './quantities'
+export { recordHeadings } from './table/headings'
+export * from './table/read'
+export * from './table/write'
+export { worded } from './words'
