@@ -15,8 +15,8 @@ export function bareSupports(supports: Supports): Supports {
 
 /** A face laid from plan, with the parts, covering, setbacks and supports of one that is there. */
 export function faceLike(like: Face, laid: LaidFace, units: UnitSystem): Face {
-  const { moduleId, railId, mountId, clampsId, orientation, rowGapMm, columnGapMm, trimTailMm, fixingPattern, allowedSpanMm, allowedOverhangMm } = like.array
-  const made = starterFace(newId().slice(0, 8), laid.name, units, { moduleId, railId, mountId, clampsId })
+  const { moduleId, railId, mountId, clampsId, supplyIds, orientation, rowGapMm, columnGapMm, trimTailMm, fixingPattern, allowedSpanMm, allowedOverhangMm } = like.array
+  const made = starterFace(newId().slice(0, 8), laid.name, units, { moduleId, railId, mountId, clampsId, supplyIds })
   return {
     ...made, outline: laid.outline, pitchDeg: laid.pitchDeg, place: {
       ...like.place,

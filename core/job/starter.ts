@@ -5,7 +5,7 @@ import { type Face, type FacePlace, type Job, noLoads, plainBuild, plainLoadout,
 const inch = (n: number) => n * MM_PER_INCH
 
 /** The parts a new array starts from. */
-export interface StartingParts { moduleId: string, railId: string, mountId: string, clampsId: string }
+export interface StartingParts { moduleId: string, railId: string, mountId: string, clampsId: string, supplyIds?: string[] }
 
 /**
  * A new job with one face at common sizes, every one of which is there to be typed over with the tape's reading.
@@ -55,8 +55,8 @@ export function starterFace(id: string, name: string, units: Job['units'], parts
       : { eaveMm: 300, ridgeMm: 900, leftRakeMm: 900, rightRakeMm: 900, hipMm: 450, valleyMm: 450, wallMm: 300 },
     yieldShare: 1, windStripMm: 0, reserved: [], lowEdgeMm: null, obstructions: [],
     array: {
-      ...parts, orientation: 'upright', columnGapMm: null, rowGapMm: us ? inch(0.5) : 15, rowCount: null, shiftMm: null, rows: [],
-      columns: 'aligned', stackFrom: 'eave', fixingPattern: 'soft-stagger', ...plainBuild, allowedSpanMm: null, allowedOverhangMm: null, trimTailMm: us ? inch(3) : 80,
+      ...plainBuild, ...parts, orientation: 'upright', columnGapMm: null, rowGapMm: us ? inch(0.5) : 15, rowCount: null, shiftMm: null, rows: [],
+      columns: 'aligned', stackFrom: 'eave', fixingPattern: 'soft-stagger', allowedSpanMm: null, allowedOverhangMm: null, trimTailMm: us ? inch(3) : 80,
     },
   }
 }

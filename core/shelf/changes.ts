@@ -57,10 +57,12 @@ export function applyChanges(catalogue: Catalogue, changes: Change[], used: Used
 
 export const nameOf = (item: Item): string => 'name' in item ? item.name : item.id
 
-/** The catalogue with an item put in the place of the one with its id, or at the end of its shelf. */
+/** The catalogue with an item put in the place of the one with its id, beside the one it replaces, or at the end of its shelf. */
 export function withItem(catalogue: Catalogue, shelf: Shelf, item: Item): Catalogue {
   const items: Item[] = catalogue[shelf]
-  return { ...catalogue, [shelf]: items.some(one => one.id === item.id) ? items.map(one => one.id === item.id ? item : one) : [...items, item] }
+  if (items.some(one => one.id === item.id)) return { ...catalogue, [shelf]: items.map(one => one.id === item.id ? item : one) }
+  const before = 'replaces' in item ? items.findIndex(one => one.id === item.replaces) : -1
+  return { ...catalogue, [shelf]: items.toSpliced(before < 0 ? items.length : before + 1, 0, item) }
 }
 
 /** Why an item can't be taken from the shelf for good, or null. */

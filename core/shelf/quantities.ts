@@ -21,7 +21,7 @@ export const dimensions: Record<Measured, Dimension> = {
   'length': { units: { mm: 1, cm: 10, m: 1000, in: MM_PER_INCH, ft: FOOT }, shown: { metric: 'mm', imperial: 'in' } },
   'mass': { units: { kg: 1, g: 0.001, lb: KG_PER_POUND, oz: KG_PER_POUND / 16 }, shown: { metric: 'kg', imperial: 'lb' } },
   'line-mass': { units: { 'kg/m': 1, 'lb/ft': KG_PER_POUND / FOOT * 1000 }, shown: { metric: 'kg/m', imperial: 'lb/ft' } },
-  'power': { units: { W: 1, Wp: 1, kW: 1000 }, shown: same('W') },
+  'power': { units: { W: 1, Wp: 1 }, shown: same('W') },
   'voltage': { units: { V: 1 }, shown: same('V') },
   'current': { units: { A: 1 }, shown: same('A') },
   'per-kelvin': { units: { '%/K': 0.01, '%/°C': 0.01 }, shown: same('%/K') },
@@ -52,14 +52,14 @@ const NUMBER_AND_UNIT = /^([+-]?(?:\d+(?:\.\d+)?|\.\d+)(?:e[+-]?\d+)?)\s*(.*)$/i
 
 /**
  * Reads a figure; its own unit goes before the one that stands over it.
- * @param unit that of a bare number, null where it needs its own
+ * @param unit that of a bare number, null where it needs its own, unless there is but one
  */
 export function parseQuantity(text: string, is: Measured, unit: string | null): Outcome<number> {
   const clean = text.trim().replace(/[−–]/g, '-')
   const units = Object.keys(dimensions[is].units)
   if (/\d,\d/.test(clean)) return refused(`“${text.trim()}”: a comma can mean two things in a figure. Write it with a point.`)
   const [, figure, written] = NUMBER_AND_UNIT.exec(clean) ?? []
-  const own = written ? unitOf(is, written) : unit ?? (units.length === 1 ? units[0]! : null)
+  const own = written ? unitOf(is, written) : unit ?? (new Set(Object.values(dimensions[is].units)).size === 1 ? units[0]! : null)
   if (figure !== undefined && own) return done(Number(figure) * dimensions[is].units[own]!)
   // Feet, inches and fractions.
   const length = is === 'length' && /["'/″′]/.test(clean) ? parseLength(clean, 'imperial') : null

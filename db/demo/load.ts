@@ -1,5 +1,6 @@
 import pg from 'pg'
-import { demoCatalogue } from '../../core/catalogue'
+import { demoCatalogue, shelves } from '../../core/catalogue'
+import { checkItem } from '../../core/shelf'
 import { readJob } from '../../core/job'
 import { DEMO_FIRM_ID } from './ids'
 import { lookAtPicture } from '../../server/documents/picture'
@@ -15,7 +16,7 @@ const people = [
 
 /**
  * Loads the invented firm with its people, catalogue and jobs, once: returns false and changes nothing when the
- * firm is there already, so that what was done with the demo is kept. Only its catalogue is brought up to date.
+ * firm is there already, so that what was done with the demo is kept.
  */
 export async function loadDemo(databaseUrl: string): Promise<boolean> {
   const client = new pg.Client({ connectionString: databaseUrl })
@@ -23,7 +24,7 @@ export async function loadDemo(databaseUrl: string): Promise<boolean> {
   try {
     await client.query('begin')
     await client.query('select set_config(\'app.firm_id\', $1, true)', [DEMO_FIRM_ID])
-    const firm = await client.query('insert into firms (firm_id, name) values ($1, $2) on conflict do nothing', [DEMO_FIRM_ID, 'Gannet Row Roofworks'])
+    const firm = await client.query('insert into firms (firm_id, name, currency) values ($1, $2, $3) on conflict do nothing', [DEMO_FIRM_ID, 'Gannet Row Roofworks', demoCatalogue.currency])
     await stockShelves(client)
     if (firm.rowCount) await fill(client)
     await client.query('commit')
@@ -38,15 +39,19 @@ export async function loadDemo(databaseUrl: string): Promise<boolean> {
   }
 }
 
-/** The invented parts as this version has them: older items lack what newer checks need. */
+/**
+ * The invented parts, on shelves that are empty. What was done with the demo's shelf is kept; only items of an earlier version that
+ * newer checks would refuse are put right.
+ */
 async function stockShelves(client: pg.Client): Promise<void> {
-  const { currency, ...shelves } = demoCatalogue
-  await client.query('update firms set currency = $2 where firm_id = $1', [DEMO_FIRM_ID, currency])
-  for (const [kind, items] of Object.entries(shelves)) {
-    for (const [position, item] of items.entries()) {
+  for (const shelf of shelves) {
+    const { rows } = await client.query<{ data: unknown }>('select data from catalogue_items where firm_id = $1 and kind = $2', [DEMO_FIRM_ID, shelf])
+    const wrong = new Set(rows.filter(({ data }) => !checkItem(shelf, data).ok).map(({ data }) => (data as { id: string }).id))
+    for (const [position, item] of demoCatalogue[shelf].entries()) {
+      if (rows.length && !wrong.has(item.id)) continue
       await client.query(
-        'insert into catalogue_items (firm_id, kind, item_id, position, data) values ($1, $2, $3, $4, $5) on conflict (firm_id, kind, item_id) do update set position = excluded.position, data = excluded.data',
-        [DEMO_FIRM_ID, kind, item.id, position, item],
+        'insert into catalogue_items (firm_id, kind, item_id, position, data) values ($1, $2, $3, $4, $5) on conflict (firm_id, kind, item_id) do update set data = excluded.data',
+        [DEMO_FIRM_ID, shelf, item.id, position, item],
       )
     }
   }

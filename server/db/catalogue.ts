@@ -1,13 +1,62 @@
 import type { PoolClient } from 'pg'
-import { type Catalogue, catalogueSchema } from '#core/catalogue'
-
-type Shelf = Exclude<keyof Catalogue, 'currency'>
+import { type Catalogue, catalogueSchema, emptyCatalogue, type Item, type Shelf } from '#core/catalogue'
+import type { Used } from '#core/shelf'
 
 /** The firm's catalogue, checked against its schema. */
 export async function loadCatalogue(client: PoolClient): Promise<Catalogue> {
-  const { rows } = await client.query<{ kind: Shelf, data: unknown }>('select kind, data from catalogue_items order by kind, position')
+  const { rows } = await client.query<{ kind: Shelf, data: unknown }>('select kind, data from catalogue_items order by kind, position, item_id')
   const { rows: [firm] } = await client.query<{ currency: string }>('select currency from firms where firm_id = current_firm()')
-  const shelves: Record<Shelf, unknown[]> = { modules: [], rails: [], mounts: [], clamps: [], supplies: [] }
-  for (const { kind, data } of rows) shelves[kind].push(data)
-  return catalogueSchema.parse({ currency: firm?.currency, ...shelves })
+  const catalogue = emptyCatalogue(firm?.currency ?? '')
+  for (const { kind, data } of rows) (catalogue[kind] as unknown[]).push(data)
+  return catalogueSchema.parse(catalogue)
+}
+
+/** The firm's catalogue, held until the transaction ends, so that two who change it take turns. */
+export async function lockCatalogue(client: PoolClient): Promise<Catalogue> {
+  await client.query('select from firms where firm_id = current_firm() for update')
+  return await loadCatalogue(client)
+}
+
+/** Puts an item on its shelf: in its place where it is there, in that of the one it replaces, else at the end. */
+export async function saveItem(client: PoolClient, firmId: string, shelf: Shelf, item: Item): Promise<void> {
+  await client.query(
+    `insert into catalogue_items (firm_id, kind, item_id, position, data)
+     select $1, $2, $3, coalesce((select position from catalogue_items where kind = $2 and item_id = $4), (select max(position) + 1 from catalogue_items where kind = $2), 0), $5
+     on conflict (firm_id, kind, item_id) do update set data = excluded.data`,
+    [firmId, shelf, item.id, 'replaces' in item ? item.replaces : null, item])
+}
+
+/** Takes an item from its shelf, and with it what was said of what it goes with. */
+export async function removeItem(client: PoolClient, shelf: Shelf, id: string): Promise<void> {
+  await client.query('delete from catalogue_items where kind = $1 and item_id = $2', [shelf, id])
+  await client.query('delete from catalogue_items where kind = \'pairs\' and (data ->> \'railId\' = $1 or data ->> \'withId\' = $1)', [id])
+}
+
+export async function setCurrency(client: PoolClient, currency: string): Promise<void> {
+  await client.query('update firms set currency = $1 where firm_id = current_firm()', [currency])
+}
+
+/** Jobs in which parts stand, or stood before something was undone. Small parts are used with what they belong to; those that go with any, by every job. */
+export async function usedParts(client: PoolClient, { supplies }: Catalogue): Promise<Used> {
+  const { rows } = await client.query<{ shelf: Shelf, id: string, jobs: number }>(
+    `select shelf, id #>> '{}' as id, count(distinct job_id)::int as jobs from (
+       select job_id, document as named from jobs
+       union all select job_id, edit from job_edits where edit::text like '%Id%'
+       union all select job_id, inverse from job_edits where inverse::text like '%Id%'
+     ) as said
+     cross join lateral (values
+       ('modules', '$.**.moduleId'::jsonpath), ('rails', '$.**.railId'), ('mounts', '$.**.mountId'), ('clamps', '$.**.clampsId'), ('supplies', '$.**.supplyIds[*]')
+     ) as fields (shelf, path)
+     cross join lateral jsonb_path_query(named, path) as id
+     group by 1, 2`)
+  const { rows: [all] } = await client.query<{ jobs: number }>('select count(*)::int as jobs from jobs')
+  const used: Used = {}
+  for (const { shelf, id, jobs } of rows) (used[shelf] ??= {})[id] = jobs
+  const items = Object.assign({}, ...Object.values(used)) as Record<string, number>
+  const own = used.supplies ??= {}
+  for (const { id, forId } of supplies) {
+    const jobs = forId === null ? all!.jobs : items[forId] ?? 0
+    if (jobs) own[id] = Math.max(own[id] ?? 0, jobs)
+  }
+  return used
 }

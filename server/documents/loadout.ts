@@ -1,12 +1,9 @@
-// eslint-disable-next-line @typescript-eslint/triple-slash-reference -- routes’ types are read by the app’s project too, which does not look into this folder
-/// <reference path="./exceljs.d.ts" />
 import type { Workbook, Worksheet } from 'exceljs'
-// The one-file build: in the other, dependencies choose their files at run time, which the server's bundle then lacks.
-import ExcelJS from 'exceljs/dist/exceljs.min.js'
 import type { Job } from '#core/job'
 import { type Loadout, loadRows, purchaseRows } from '#core/sheets/loadout'
 import { loadStageNames } from '#core/trade'
 import { formatLength } from '#core/units'
+import { ExcelJS } from './excel'
 
 type Row = Record<string, string | number>
 

@@ -22,7 +22,7 @@ const send = (jobId: string, baseVersion: unknown, entries: unknown, as: Caller 
   body: { baseVersion, entries },
 })
 /** An address of a route with this job in it, and something in every other place. */
-const addressOf = (path: string, jobId: string) => path.replace(':id', jobId).replace(':face', 'main').replace(':photo', randomUUID())
+const addressOf = (path: string, jobId: string) => path.replace(':id', jobId).replace(':face', 'main').replace(':photo', randomUUID()).replace(':shelf', 'coverings').replace(':item', 'marram-shingle')
 /** What each route with a body is sent, so that nothing but who asks can be wrong with it. */
 const bodyFor = (method: string, path: string): { body?: unknown, raw?: string, type?: string } => method === 'get' || method === 'delete'
   ? {}
@@ -44,18 +44,22 @@ const bodyFor = (method: string, path: string): { body?: unknown, raw?: string, 
               }
             : path.endsWith('/file')
               ? { body: threeRowsOfSix() }
-              : { body: {
-                  title: 'New',
-                  place: '',
-                  units: 'metric',
-                } }
+              : path.endsWith('/shelf/changes')
+                ? { body: { changes: [{ shelf: 'modules', item: {}, was: null }] } }
+                : path.endsWith('/currency')
+                  ? { body: { currency: 'EUR' } }
+                  : { body: {
+                      title: 'New',
+                      place: '',
+                      units: 'metric',
+                    } }
 
 describe('who may ask', () => {
   const asked = routes.filter(route => route.path !== '/api/health')
   it.each(asked.map(route => [route.method, route.path] as const))('%s %s answers nobody without a session, and nobody whose session has run out', async (method, path) => {
     const jobId = await freshJob()
     for (const as of [null, await demoPlanner(-1), { ...planner, sessionId: randomUUID() }]) {
-      const answer = await office.ask(method, `${addressOf(path, jobId)}?list=van&since=0`, { as, ...bodyFor(method, path) })
+      const answer = await office.ask(method, `${addressOf(path, jobId)}?list=van&since=0&name=parts.csv`, { as, ...bodyFor(method, path) })
       expect(answer.status).toBe(401)
       expect(answer.problems()[0]!.sentence).toContain('signed out')
     }

@@ -22,9 +22,9 @@ const tell = (outcome: Outcome<unknown>) => problem.value = outcome.ok ? '' : ou
 /** A bare face beside the others, with this one's parts and covering. */
 function add() {
   const id = newId().slice(0, 8)
-  const { moduleId, railId, mountId, clampsId } = face.value.array
+  const { moduleId, railId, mountId, clampsId, supplyIds } = face.value.array
   const made = {
-    ...starterFace(id, `Face ${job.value.faces.length + 1}`, units.value, { moduleId, railId, mountId, clampsId }),
+    ...starterFace(id, `Face ${job.value.faces.length + 1}`, units.value, { moduleId, railId, mountId, clampsId, supplyIds }),
     covering: face.value.covering,
     supports: bareSupports(face.value.supports),
   }

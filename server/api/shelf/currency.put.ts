@@ -1,0 +1,13 @@
+import { z } from 'zod'
+import { catalogueSchema } from '#core/catalogue'
+import { setCurrency } from '../../db/catalogue'
+
+const bodySchema = z.object({ currency: catalogueSchema.shape.currency })
+
+/** The currency in which the shelf's prices are read; the figures stay as they are. */
+export default defineEventHandler(async (event) => {
+  await requireCookie(event)
+  const { currency } = await readChecked(event, bodySchema)
+  await inFirm(event, ({ client }) => setCurrency(client, currency))
+  return { currency }
+})
