@@ -58,7 +58,13 @@ async function create() {
           </p>
         </div>
       </div>
-      <div class="flex gap-2">
+      <div class="flex flex-wrap items-center gap-2">
+        <NuxtLink
+          to="/shelf"
+          class="mr-3 text-[15px] font-semibold underline underline-offset-4"
+        >
+          Shelf
+        </NuxtLink>
         <label class="flex cursor-pointer items-center gap-1.5 border border-graphite-400 px-2.5 py-1.5 text-sm font-medium focus-within:outline-3 focus-within:outline-chalk-400 hover:bg-sheet">
           <UIcon
             name="i-lucide-folder-open"

@@ -78,20 +78,27 @@ function draftPlan(job: Job, catalogue: Catalogue, before: Draft | null): Draft 
   return { job, roof, faces, findings: [...whole, ...faces.flatMap(one => one.findings)] }
 }
 
-/** Keeps the cures that, planned with, make the finding go away and bring no stop that was not there before. */
-function withCures(job: Job, catalogue: Catalogue, draft: Draft, { propose, ...finding }: KnownDraft): Finding {
+/**
+ * Keeps the cures that, planned with, make the finding go away and bring no stop that was not there before. Where none does, a finding may
+ * take those that are a step: they say how many stops they bring.
+ */
+function withCures(job: Job, catalogue: Catalogue, draft: Draft, { propose, orStep, ...finding }: KnownDraft): Finding {
   const cures: Cure[] = []
+  const steps: Cure[] = []
   for (const cure of propose()) {
     if (cures.length >= MOST_CURES) break
-    if (reallyCures(job, catalogue, draft, finding.id, cure)) cures.push(cure)
+    const brings = stopsBrought(job, catalogue, draft, finding.id, cure)
+    if (brings === 0) cures.push(cure)
+    else if (brings) steps.push({ ...cure, label: `${cure.label} (brings ${brings === 1 ? 'another stop' : `${brings} other stops`})` })
   }
-  return { ...finding, cures }
+  return { ...finding, cures: cures.length || !orStep ? cures : steps.slice(0, MOST_CURES) }
 }
 
-function reallyCures(job: Job, catalogue: Catalogue, draft: Draft, findingId: string, cure: Cure): boolean {
+/** Stops that a cure brings which were not there before; null where the finding itself stays. */
+function stopsBrought(job: Job, catalogue: Catalogue, draft: Draft, findingId: string, cure: Cure): number | null {
   const after = draftPlan(applyEdit(job, cure.edit), catalogue, draft).findings
   const before = new Set(draft.findings.map(finding => finding.id))
-  return !after.some(finding => finding.id === findingId || (finding.severity === 'stop' && !before.has(finding.id)))
+  return after.some(finding => finding.id === findingId) ? null : after.filter(finding => finding.severity === 'stop' && !before.has(finding.id)).length
 }
 
 /**

@@ -16,7 +16,7 @@ export function partsApart(ask: FindingAsk<RowsLayout>): DraftFinding[] {
   return found.map(mismatch => ({
     id: `parts:${face.id}:${mismatch.between}`, severity: 'stop', stage: 'rows', faceId: face.id, about: null,
     sentence: `${mismatch.sentence}${mismatch.withIds.length ? '' : sets.length ? ' Another must change with it.' : ` No rail, mount and clamps on the shelf go together here under ${plan.parts.module.name}: add parts to the shelf, or say there what goes with what.`}`,
-    measured: null, limit: null,
+    measured: null, limit: null, orStep: true,
     propose: () => mismatch.withIds.length ? singles(ask, mismatch) : sets.slice(0, MOST_SETS).map(set => ({ label: setLabel(set), edit: edit(face.id, set) })),
   }))
 }

@@ -68,12 +68,13 @@ export function parseQuantity(text: string, is: Measured, unit: string | null): 
   return refused(`“${text.trim()}” is not a figure in ${units.join(', ').replace(/, ([^,]*)$/, ' or $1')}.`)
 }
 
-/** A figure with its unit, as it is read and typed. */
+/** A figure with its unit, as it is read and typed: to five figures, and to the whole. */
 export function writeQuantity(value: number, is: Measured, system: UnitSystem): string {
   const unit = dimensions[is].shown[system]
   if (unit === 'in') {
     const sixteenths = value / MM_PER_INCH * 16
     if (Math.abs(sixteenths - Math.round(sixteenths)) < 0.01) return formatLength(value, system)
   }
-  return `${Number((value / dimensions[is].units[unit]!).toPrecision(6))} ${unit}`
+  const n = value / dimensions[is].units[unit]!
+  return `${Math.abs(n) >= 10_000 ? Math.round(n) : Number(n.toPrecision(5))} ${unit}`
 }

@@ -4,7 +4,7 @@ import type { Ref } from './ref'
 
 export type Severity = 'stop' | 'caution' | 'note'
 
-/** A change that puts a finding right. In a finished plan every cure has been planned with and does. */
+/** A change that puts a finding right. In a finished plan every cure has been planned with and does; one that brings other stops says so. */
 export interface Cure { label: string, edit: Edit }
 
 /** A judgement on the plan, as a foreman would say it. */
@@ -27,7 +27,11 @@ export interface Finding {
 }
 
 /** A finding whose cures have not been tried yet; they are only worked out when somebody wants them. */
-export interface DraftFinding extends Omit<Finding, 'cures' | 'kind'> { propose: () => Cure[] }
+export interface DraftFinding extends Omit<Finding, 'cures' | 'kind'> {
+  propose: () => Cure[]
+  /** Where no cure is whole, those that put this right and bring other stops are shown, and say so. */
+  orStep?: true
+}
 
 const ORDER: Record<Severity, number> = { stop: 0, caution: 1, note: 2 }
 

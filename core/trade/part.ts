@@ -52,7 +52,7 @@ export interface PartDraft extends Pick<Part, 'kind' | 'item' | 'name' | 'maker'
 export type PartsOf<A> = Partial<Record<PartKind, (ask: A) => PartDraft[]>>
 
 /** The pack in which a small part is bought: the one made for its item, else the one that was named, else the first that goes with any. */
-function supplyFor({ supplies }: Catalogue, named: string[], kind: PartKind, item: ItemRef | null): Supply | null {
+export function supplyFor({ supplies }: Catalogue, named: string[], kind: PartKind, item: ItemRef | null): Supply | null {
   const own = supplies.filter(one => one.kind === kind && (!one.retired || named.includes(one.id)))
   const forAny = own.filter(one => one.forId === null)
   return own.find(one => one.forId !== null && one.forId === item?.id) ?? forAny.find(one => named.includes(one.id)) ?? forAny[0] ?? null

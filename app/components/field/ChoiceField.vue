@@ -1,6 +1,6 @@
 <script setup lang="ts" generic="T extends string">
 /** A choice among a few, as a list that opens. */
-const { label, value, choices } = defineProps<{ label: string, value: T, choices: { label: string, value: T }[] }>()
+const { label, value, choices, placeholder = 'Choose' } = defineProps<{ label: string, value: T, choices: { label: string, value: T }[], placeholder?: string }>()
 const emit = defineEmits<{ choose: [value: T] }>()
 const id = useId()
 </script>
@@ -16,6 +16,7 @@ const id = useId()
       :value="value"
       :choices="choices"
       size="sm"
+      :placeholder="placeholder"
       class="w-full font-medium"
       @choose="emit('choose', $event)"
     />

@@ -15,6 +15,7 @@ const shown = computed(() => (made.value ? [...choices] : choices.filter(one => 
     :items="shown"
     :content="{ onCloseAutoFocus: () => { made = false } }"
     color="neutral"
+    :ui="{ itemLabel: 'whitespace-normal' }"
     @update:open="made ||= $event"
     @update:model-value="emit('choose', $event as T)"
   />

@@ -2,7 +2,6 @@
 import type { PatternTotals } from '#core/fixings'
 import type { ArrayRules, FixingPattern, RailWay } from '#core/job'
 import { formatUse } from '#core/capacity'
-import { mismatches } from '#core/catalogue'
 import { runTape } from '#core/rails'
 import { otherTape, readingOn } from '#core/roof'
 
@@ -15,14 +14,9 @@ const asksSpans = ref(false)
 const array = computed(() => face.value.array)
 const set = (values: Partial<Omit<ArrayRules, 'rows'>>) => commit(arrayEdit(face.value.id, values))
 
-/** Parts that do not go together are listed all the same, marked: choosing one raises a finding with its cures. */
-const named = <T extends { id: string, name: string }>(items: T[], goes: (item: T) => boolean) =>
-  items.map(item => ({ label: goes(item) ? item.name : `${item.name} (does not go with the rest)`, value: item.id }))
+const { setChoices, taken, takeSet, choicesOf, choosePart } = usePartChoices()
+const [railChoices, mountChoices, clampChoices] = [choicesOf('railId'), choicesOf('mountId'), choicesOf('clampsId')]
 const parts = computed(() => facePlan.value.parts)
-const clean = (change: Partial<typeof parts.value>) => mismatches(catalogue.value, { ...parts.value, ...change }, {
-  covering: face.value.covering.kind,
-  support: face.value.supports.kind,
-}).length === 0
 
 /** Whether a typed limit is set aside because the maker’s is smaller. */
 const over = (what: 'span' | 'overhang') => facePlan.value.limits.overMaker.some(one => one.what === what && !one.engineer)
@@ -87,10 +81,18 @@ const patternChoices = computed(() => (Object.keys(patternNames) as FixingPatter
     <LoadsSpanTableDialog v-model:open="asksSpans" />
     <SlipLoadSummary />
     <FieldChoiceField
+      v-if="setChoices.length"
+      label="Set"
+      :value="taken"
+      placeholder="Parts chosen one by one"
+      :choices="setChoices"
+      @choose="takeSet"
+    />
+    <FieldChoiceField
       label="Rail"
       :value="array.railId"
-      :choices="named(catalogue.rails, one => clean({ rail: one }))"
-      @choose="set({ railId: $event })"
+      :choices="railChoices"
+      @choose="choosePart('railId', $event)"
     />
     <FieldChoiceField
       v-if="!frames"
@@ -108,14 +110,14 @@ const patternChoices = computed(() => (Object.keys(patternNames) as FixingPatter
     <FieldChoiceField
       label="Mount"
       :value="array.mountId"
-      :choices="named(catalogue.mounts, one => clean({ mount: one }))"
-      @choose="set({ mountId: $event })"
+      :choices="mountChoices"
+      @choose="choosePart('mountId', $event)"
     />
     <FieldChoiceField
       label="Clamps"
       :value="array.clampsId"
-      :choices="named(catalogue.clamps, one => clean({ clamps: one }))"
-      @choose="set({ clampsId: $event })"
+      :choices="clampChoices"
+      @choose="choosePart('clampsId', $event)"
     />
     <FieldChoiceField
       label="Fixing pattern"

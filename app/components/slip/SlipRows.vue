@@ -3,12 +3,13 @@ import { type ArrayRules, type ColumnRule, type Orientation, plainRow, type Stac
 import { gapBelow, type RowPlan } from '#core/rows'
 import { placeUp, readingAlong, readingUp } from '#core/roof'
 
-const { face, facePlan, catalogue, units, holds, select, commit } = useFace()
+const { face, facePlan, units, holds, select, commit } = useFace()
 const array = computed(() => face.value.array)
 const rows = computed(() => facePlan.value.rows.rows)
 const set = (values: Partial<Omit<ArrayRules, 'rows'>>) => commit(arrayEdit(face.value.id, values))
 const setRow = (row: number, values: Parameters<typeof rowEdit>[2]) => commit(rowEdit(face.value.id, row, values))
-const named = (items: { id: string, name: string }[]) => items.map(item => ({ label: item.name, value: item.id }))
+const { choicesOf, choosePart } = usePartChoices()
+const moduleChoices = choicesOf('moduleId')
 const orientationChoices: { label: string, value: Orientation }[] = [{ label: 'Upright', value: 'upright' }, { label: 'On their side', value: 'on-side' }]
 const columnChoices: { label: string, value: ColumnRule }[] = [
   { label: 'On common columns', value: 'aligned' },
@@ -88,8 +89,8 @@ const shownRows = computed(() => [...rows.value].reverse())
   <FieldChoiceField
     label="Module"
     :value="array.moduleId"
-    :choices="named(catalogue.modules)"
-    @choose="set({ moduleId: $event })"
+    :choices="moduleChoices"
+    @choose="choosePart('moduleId', $event)"
   />
   <FieldChoiceField
     label="Modules lie"

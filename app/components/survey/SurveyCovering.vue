@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { isMatch } from 'es-toolkit/compat'
 import { coveringKinds, type CoveringKind } from '#core/catalogue'
 import { columnsOf, coursesOf, coveringNames, laidOnBattens, slateGaugeMm, unitsPerM2, usualCovering } from '#core/coverings'
 import type { Covering } from '#core/job'
@@ -29,6 +30,10 @@ const lengths = computed(() => Object.keys(names).filter(key => key in covering.
   mm: (covering.value as unknown as Record<string, number>)[key]!,
 })))
 const set = (key: string, mm: number) => put({ ...covering.value, [key]: mm } as Covering)
+const { setChoices, together, taken, takeSet, coverings } = usePartChoices()
+/** Sizes as they are sold; where courses and columns begin stays as it was taped. */
+const takeSizes = (id: string) => put({ ...covering.value, ...coverings.value.find(one => one.id === id)!.size } as Covering)
+const asSold = computed(() => coverings.value.find(({ size }) => isMatch(covering.value, size))?.id ?? '')
 const courses = computed(() => coursesOf(covering.value))
 const columns = computed(() => columnsOf(covering.value))
 const SQUARE_FEET_PER_M2 = 1 / 0.3048 ** 2
@@ -46,6 +51,31 @@ const perArea = computed(() => {
     :choices="choices"
     @choose="choose"
   />
+  <FieldChoiceField
+    v-if="coverings.length"
+    label="As sold"
+    :value="asSold"
+    placeholder="By its measures on this roof"
+    :choices="coverings.map(one => ({ value: one.id, label: one.name }))"
+    @choose="takeSizes"
+  />
+  <FieldChoiceField
+    v-if="setChoices.length"
+    label="Set that goes through it"
+    :value="taken"
+    :placeholder="together ? 'Parts chosen one by one' : 'Choose one: the parts chosen do not do'"
+    :choices="setChoices"
+    @choose="takeSet"
+  />
+  <p
+    v-else
+    class="my-1 border-l-4 border-amber-500 py-0.5 pl-3 text-sm"
+  >
+    No rail, mount and clamps on the shelf go together through this covering. <NuxtLink
+      to="/shelf/sets"
+      class="underline underline-offset-2"
+    >Put them on the shelf</NuxtLink>.
+  </p>
   <FieldLengthField
     v-for="one in lengths"
     :key="one.key"
