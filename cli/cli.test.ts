@@ -3,10 +3,11 @@ import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { describe, expect, it } from 'vitest'
-import { z } from 'zod'
 import type { Plan } from '../core/plan'
-import { jobSchema } from '../core/job'
+import { demoCatalogue } from '../core/catalogue'
+import { shelfFile } from '../core/shelf'
 import { planFile } from './plan-file'
+import { fileSchemas } from './schema'
 
 const run = (...args: string[]) => spawnSync('npm', ['run', '-s', 'plan', '--', ...args], { encoding: 'utf8' })
 const folder = mkdtempSync(join(tmpdir(), 'upper-deck-'))
@@ -52,7 +53,18 @@ describe('npm run -s plan', () => {
   })
 })
 
-it('keeps the committed JSON Schema in step with its one definition', () => {
-  const made = { title: 'Upper Deck job', ...z.toJSONSchema(jobSchema, { io: 'input' }) }
-  expect(JSON.parse(readFileSync('docs/job.schema.json', 'utf8'))).toEqual(JSON.parse(JSON.stringify(made)))
+it('plans with the parts of a shelf file, and says what is wrong in one', async () => {
+  const job = readFileSync('tests/fixtures/three-rows-of-six.json', 'utf8').replaceAll('skerry-425', 'tern-425')
+  const own = { ...shelfFile(demoCatalogue), modules: [{ ...demoCatalogue.modules[0]!, id: 'tern-425', massKg: 22 }] }
+  const [jobPath, shelfPath] = [file('own-job.json', job), file('own-shelf.json', JSON.stringify(own))]
+  expect(await planFile(jobPath)).toMatchObject({ status: 2, err: expect.stringContaining('tern-425') as unknown })
+  const planned = await planFile(jobPath, shelfPath)
+  expect(planned.status).toBe(0)
+  expect((JSON.parse(planned.out) as Plan).faces[0]!.parts.module).toMatchObject({ id: 'tern-425', massKg: 22 })
+  const odd = file('odd-shelf.json', JSON.stringify({ ...own, modules: [{ ...own.modules[0], powerW: 900 }] }))
+  expect(await planFile(jobPath, odd)).toMatchObject({ status: 2, err: expect.stringContaining('modules.0.powerW: 900 W is') as unknown })
+})
+
+it.each(Object.entries(fileSchemas))('keeps the committed %s in step with its one definition', (name, made) => {
+  expect(JSON.parse(readFileSync(`docs/${name}`, 'utf8'))).toEqual(JSON.parse(JSON.stringify(made)))
 })

@@ -1,6 +1,6 @@
 import { planFile } from './plan-file'
 
-const { status, out, err } = await planFile(process.argv[2])
+const { status, out, err } = await planFile(process.argv[2], process.argv[3])
 process.stdout.write(out)
 process.stderr.write(err)
 process.exitCode = status

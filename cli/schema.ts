@@ -1,7 +1,14 @@
 import { writeFile } from 'node:fs/promises'
 import { z } from 'zod'
 import { jobSchema } from '../core/job'
+import { shelfFileSchema } from '../core/shelf'
 
-// Writes the JSON Schema of the job file from its one definition. A test holds the committed file against it.
-const schema = z.toJSONSchema(jobSchema, { io: 'input' })
-await writeFile(new URL('../docs/job.schema.json', import.meta.url), `${JSON.stringify({ title: 'Upper Deck job', ...schema }, null, 2)}\n`)
+/** The JSON Schemas of the files that are read from outside, each from its one definition. A test holds the committed files against them. */
+export const fileSchemas = {
+  'job.schema.json': { title: 'Upper Deck job', ...z.toJSONSchema(jobSchema, { io: 'input' }) },
+  'shelf.schema.json': { title: 'Upper Deck shelf', ...z.toJSONSchema(shelfFileSchema, { io: 'input' }) },
+}
+
+if (process.argv[1] === import.meta.filename) {
+  for (const [name, schema] of Object.entries(fileSchemas)) await writeFile(new URL(`../docs/${name}`, import.meta.url), `${JSON.stringify(schema, null, 2)}\n`)
+}

@@ -69,7 +69,8 @@ export function withItem(catalogue: Catalogue, shelf: Shelf, item: Item): Catalo
 export function keptBy(catalogue: Catalogue, shelf: Shelf, id: string, used: Used): string | null {
   const uses = usesOf(used, shelf, id)
   if (uses) return `It stands in ${uses} ${uses === 1 ? 'job' : 'jobs'}, or in what was undone there: retire it instead.`
-  const namers = namersOf(catalogue, id).filter(one => one.shelf !== 'pairs')
+  // Pairings and small parts of its own go with it.
+  const namers = namersOf(catalogue, id).filter(one => one.shelf === 'sets')
   return namers.length ? `${namers.map(({ item }) => nameOf(item)).join(', ')} ${namers.length === 1 ? 'names' : 'name'} it: change that first.` : null
 }
 

@@ -39,6 +39,13 @@ describe('a firm’s shelf', () => {
     const heads = (workbook.getWorksheet('Rails')!.getRow(1).values as string[]).slice(1)
     expect(heads).toEqual(expect.arrayContaining(['Name', 'Ix (mm⁴)', 'Stick 1 length (mm)', 'Stick 1 price (USD)', 'Goes with', 'Source date']))
   })
+  it('loses a part with its own small parts and pairings', async () => {
+    const as = await otherFirm()
+    const { catalogue } = await shelfOf(as)
+    for (const set of catalogue.sets.filter(one => one.railId === 'hawser-mid')) expect((await office.ask('delete', `/api/shelf/sets/${set.id}`, { as })).status).toBe(200)
+    expect((await office.ask('delete', '/api/shelf/rails/hawser-mid', { as })).status).toBe(200)
+    expect(JSON.stringify((await shelfOf(as)).catalogue)).not.toContain('hawser-mid')
+  })
   it('is one firm’s alone', async () => {
     const [ours, theirs] = [await otherFirm(), await otherFirm()]
     expect((await change(ours, [{ shelf: 'modules', item: { ...module, id: 'tern-410', name: 'Tern 410' }, was: null }])).status).toBe(200)

@@ -14,8 +14,8 @@ const { start, catalogue, used, units, told } = defineProps<{
   /** What was done last. */
   told: string
 }>()
-const { change, remove } = inject<ReturnType<typeof useShelf>>('shelf')!
-const emit = defineEmits<{ saved: [id: string | null, said: string], copy: [item: Item], close: [] }>()
+const { change } = inject<ReturnType<typeof useShelf>>('shelf')!
+const emit = defineEmits<{ saved: [id: string, said: string], copy: [item: Item], remove: [item: Item], close: [] }>()
 
 const draft = shallowRef(start)
 watch(() => start, (next) => {
@@ -67,7 +67,7 @@ const jobs = (n: number) => `${n} ${n === 1 ? 'job' : 'jobs'}`
 const changed = computed(() => !draft.value.was || JSON.stringify(draft.value.item) !== JSON.stringify(draft.value.was))
 const kept = computed(() => draft.value.was ? keptBy(catalogue, shelf.value, draft.value.was.id, used) : null)
 
-async function tell(asked: Promise<Outcome<true>>, id: string | null, done: string) {
+async function tell(asked: Promise<Outcome<true>>, id: string, done: string) {
   busy.value = true
   const outcome = await asked
   busy.value = false
@@ -85,7 +85,6 @@ async function retire(retired: boolean) {
   const was = draft.value.was!
   await tell(change([{ shelf: shelf.value, was, item: { ...cloneDeep(was), retired } }]), was.id, retired ? 'Retired: it is not offered any more, and jobs that use it keep it.' : 'Offered again.')
 }
-const takeAway = () => tell(remove(shelf.value, draft.value.was!.id), null, `${title.value} was taken from the shelf.`)
 const title = computed(() => 'name' in draft.value.item && draft.value.item.name ? String(draft.value.item.name) : `New ${words.value.one}`)
 </script>
 
@@ -280,7 +279,7 @@ const title = computed(() => 'name' in draft.value.item && draft.value.item.name
             variant="ghost"
             label="Take away"
             :disabled="busy"
-            @click="takeAway"
+            @click="emit('remove', draft.was)"
           />
         </template>
       </div>

@@ -11,7 +11,7 @@ useHead({ title: () => `${shelfWords[shelf.value].many} · Shelf · Upper Deck` 
 
 const work = useShelf()
 provide('shelf', work)
-const { catalogue, used, error, setCurrency } = work
+const { catalogue, used, error, remove, setCurrency } = work
 const { data: me } = await useFetch<{ personName: string, firmName: string }>('/api/me')
 const units = useLocalStorage<UnitSystem>('shelf-units', 'metric')
 
@@ -29,6 +29,12 @@ function choose(id: string | null, said = '') {
   fresh.value = null
   told.value = said
   return navigateTo({ path: `/shelf/${shelf.value}`, query: id ? { part: id } : {} })
+}
+/** The panel of a part goes with the part: what became of it is told here. */
+async function takeAway(item: Item) {
+  const outcome = await remove(shelf.value, item.id)
+  if (outcome.ok) await choose(null, `${'name' in item ? item.name : 'The pairing'} was taken from the shelf.`)
+  else told.value = outcome.problem
 }
 watch(shelf, () => {
   fresh.value = null
@@ -187,6 +193,7 @@ const files = computed(() => [[
         :told="told"
         class="bg-sheet lg:w-[26rem] lg:shrink-0 lg:border-l lg:border-graphite-300 max-lg:flex-1"
         @saved="choose"
+        @remove="takeAway"
         @copy="fresh = partLike(shelf, $event)"
         @close="choose(null)"
       />
