@@ -32,7 +32,7 @@ const views = [
     await page.getByRole('button', { name: 'Spans and rails…' }).click()
     await page.getByTestId('rail-choices').waitFor()
   }],
-  ['findings', `${job(2)}/rails`, wide, page => page.getByRole('button', { name: 'Show it' }).first().click()],
+  ['shelf', '/shelf/modules?part=skerry-390', wide, page => page.getByText('clamp zones:').scrollIntoViewIfNeeded()],
   ['load-out', `${job(1)}/load-out`, wide],
   ['cut-plan', `${job(1)}/load-out`, wide, page => page.getByRole('tab', { name: 'Cut plan' }).click()],
   ['mark-out', `${job(1)}/mark-out`, wide],

@@ -1,5 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
+import { shelves } from '../../core/catalogue'
 import { stages } from '../../core/job'
 import { demoJobs } from '../../db/demo/jobs'
 import { expect, goTo, openStage, press, test, toStage } from './support'
@@ -108,6 +109,27 @@ for (const [i, { id, job }] of demoJobs.entries()) {
 test('Jobs: no serious accessibility fault', async ({ page }) => {
   await goTo(page, '/')
   await expect(page.getByText('Kelp Quay 22')).toBeVisible()
+  await noSeriousFault(page)
+})
+
+test('Shelf: every kind of part, a part of each, and the dialog for files: no serious fault, no figure that is none, and it fits a phone', async ({ page }) => {
+  test.setTimeout(120_000)
+  for (const [i, shelf] of shelves.entries()) {
+    await goTo(page, `/shelf/${shelf}`)
+    await page.locator('tbody th button').first().click()
+    await expect(page.getByRole('heading', { name: 'Where the figures come from' })).toBeVisible()
+    await text(page)
+    if (i % 2 === 0) await noSeriousFault(page)
+    await page.setViewportSize({ width: 390, height: 844 })
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
+    if (i === 0) await noSeriousFault(page)
+    await page.getByRole('button', { name: 'Close' }).click()
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
+    await page.setViewportSize({ width: 1280, height: 800 })
+  }
+  await page.getByRole('button', { name: 'From a file…' }).click()
+  await page.getByRole('dialog').locator('input[type=file]').setInputFiles({ name: 'list.csv', mimeType: 'text/csv', buffer: Buffer.from('Name,Maker,Gauge (mm)\nFen tile,Fen Clay,ten') })
+  await expect(page.getByRole('status')).toBeVisible()
   await noSeriousFault(page)
 })
 

@@ -40,7 +40,9 @@ const shelvesOf = (on: Shelf | 'any'): Shelf[] => on === 'any' ? one.path === 'w
 const named = computed(() => {
   if (figure.value.is !== 'part' && figure.value.is !== 'parts') return []
   const held = Array.isArray(value) ? value as string[] : [value as string]
-  const items = shelvesOf(figure.value.on).flatMap(shelf => catalogue[shelf] as { id: string, name: string, retired: boolean }[]).filter(item => !item.retired || held.includes(item.id))
+  // A set says which small part is taken where several would do: those of one item are taken with it.
+  const free = (item: { forId?: string | null }) => figure.value.is !== 'parts' || !item.forId
+  const items = shelvesOf(figure.value.on).flatMap(shelf => catalogue[shelf] as { id: string, name: string, retired: boolean, forId?: string | null }[]).filter(item => (!item.retired && free(item)) || held.includes(item.id))
   return items.map(item => ({ value: item.id, label: item.retired ? `${item.name} (retired)` : item.name }))
 })
 const listed = computed(() => figure.value.is === 'part' && figure.value.optional ? [{ value: '-', label: 'Goes with any' }, ...named.value] : named.value)

@@ -133,28 +133,8 @@ const title = computed(() => 'name' in draft.value.item && draft.value.item.name
           {{ one.sentence }}
         </li>
       </ul>
-      <h3 class="slip-title">
-        Where the figures come from
-      </h3>
-      <ShelfSource
-        :source="part.source"
-        @change="put('source', $event)"
-      />
-      <p
-        v-if="sourceProblem"
-        role="alert"
-        class="mt-1 text-sm font-medium text-brick-600"
-      >
-        {{ sourceProblem }}
-      </p>
-      <UCheckbox
-        v-if="shelf !== 'pairs'"
-        v-model="bySource"
-        label="Say of single figures that they come from elsewhere"
-        class="mt-2"
-      />
       <template
-        v-for="group in words.groups"
+        v-for="(group, g) in words.groups"
         :key="group.title"
       >
         <h3 class="slip-title mt-5">
@@ -233,6 +213,28 @@ const title = computed(() => 'name' in draft.value.item && draft.value.item.name
           >
             {{ plateCurrent }}
           </p>
+        </template>
+        <template v-if="g === 0">
+          <h3 class="slip-title mt-5">
+            Where the figures come from
+          </h3>
+          <ShelfSource
+            :source="part.source"
+            @change="put('source', $event)"
+          />
+          <p
+            v-if="sourceProblem"
+            role="alert"
+            class="mt-1 text-sm font-medium text-brick-600"
+          >
+            {{ sourceProblem }}
+          </p>
+          <UCheckbox
+            v-if="shelf !== 'pairs'"
+            v-model="bySource"
+            label="Say of single figures that they come from elsewhere"
+            class="mt-2"
+          />
         </template>
       </template>
       <ShelfGoesWith

@@ -10,6 +10,8 @@ const sought = ref('')
 const withRetired = ref(false)
 watch(() => shelf, () => sought.value = '')
 
+/** Sets and sizes are copied into jobs, not named there. */
+const counted = computed(() => shelf !== 'pairs' && shelf !== 'sets' && shelf !== 'coverings')
 const figures = computed(() => tellingFigures(shelf).slice(shelf === 'pairs' ? 1 : 0))
 interface Line { item: Item, name: string, maker: string, cells: string[], uses: number, retired: boolean, gaps: string[] }
 const lines = computed(() => catalogue[shelf].map((item): Line => ({
@@ -58,10 +60,11 @@ const shown = computed(() => {
             {{ shelf === 'pairs' ? 'Rail' : 'Name' }}
           </th>
           <th
-            v-for="one in figures"
+            v-for="(one, i) in figures"
             :key="one.path"
             scope="col"
             class="px-2 py-1 font-semibold"
+            :class="i > 1 ? 'max-sm:hidden' : ''"
           >
             {{ one.label }}
           </th>
@@ -72,7 +75,7 @@ const shown = computed(() => {
             Source
           </th>
           <th
-            v-if="shelf !== 'pairs'"
+            v-if="counted"
             scope="col"
             class="py-1 pl-2 text-right font-semibold"
           >
@@ -110,7 +113,7 @@ const shown = computed(() => {
             v-for="(cell, i) in line.cells"
             :key="i"
             class="px-2 py-1.5"
-            :class="/^[\d$€£]/.test(cell) ? 'whitespace-nowrap' : ''"
+            :class="[/^[\d$€£]/.test(cell) ? 'whitespace-nowrap' : '', i > 1 ? 'max-sm:hidden' : '']"
           >
             {{ cell || '–' }}
           </td>
@@ -122,7 +125,7 @@ const shown = computed(() => {
             <span class="block text-muted">{{ line.item.source.on }}</span>
           </td>
           <td
-            v-if="shelf !== 'pairs'"
+            v-if="counted"
             class="py-1.5 pl-2 text-right"
           >
             {{ line.uses || '–' }}
