@@ -26,10 +26,14 @@ export default defineNuxtConfig({
   alias: { '#core': fileURLToPath(new URL('./core', import.meta.url)) },
   // Node.js does not read the server's maps unless asked, and they take a seventh of the build.
   sourcemap: false,
+  // A list of three hundred jobs must not fetch a planner for each: what is pointed at is fetched.
+  experimental: { defaults: { nuxtLink: { prefetchOn: { interaction: true, visibility: false } } } },
   compatibilityDate: '2026-05-01',
   nitro: {
     esbuild: { options: { target: 'es2022' } },
     logging: { compressedSizes: false },
+    // Packed once at the build, not at every request.
+    compressPublicAssets: { gzip: true, brotli: true },
     // Fonts for documents: they have the Greek and the mathematical signs that formulas need.
     serverAssets: [{ baseName: 'fonts', dir: fileURLToPath(new URL('./node_modules/dejavu-fonts-ttf/ttf', import.meta.url)), pattern: 'DejaVuSans{,-Bold}.ttf' }],
   },
@@ -41,6 +45,11 @@ export default defineNuxtConfig({
   // Pages see core by its declarations: it is checked once, by itself.
   typescript: { strict: true, typeCheck: false, tsConfig: { references: [{ path: '../tsconfig.core.json' }] } },
   telemetry: false,
+  hooks: {
+    'build:manifest': (manifest) => {
+      for (const chunk of Object.values(manifest)) chunk.prefetch = false
+    },
+  },
   eslint: { config: { stylistic: true } },
   icon: {
     provider: 'none',

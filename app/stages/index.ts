@@ -1,15 +1,17 @@
-import type { Component } from 'vue'
+import { type Component, defineAsyncComponent } from 'vue'
 import type { StageId } from '#core/job/stages'
 import { faceRef, type Ref as FaceRef } from '#core/trade'
-import SheetLoadout from '../components/sheet/SheetLoadout.vue'
-import SheetMarkout from '../components/sheet/SheetMarkout.vue'
-import SitePhotographs from '../components/site/SitePhotographs.vue'
-import SiteSheet from '../components/site/SiteSheet.vue'
 import SlipKeepClear from '../components/slip/SlipKeepClear.vue'
 import SlipRafters from '../components/slip/SlipRafters.vue'
 import SlipRails from '../components/slip/SlipRails.vue'
 import SlipRows from '../components/slip/SlipRows.vue'
 import SlipSurvey from '../components/slip/SlipSurvey.vue'
+
+// Pages and sheets of their own come when their rung is stood on; slips must be there as fast as a key.
+const SheetLoadout = defineAsyncComponent(() => import('../components/sheet/SheetLoadout.vue'))
+const SheetMarkout = defineAsyncComponent(() => import('../components/sheet/SheetMarkout.vue'))
+const SitePhotographs = defineAsyncComponent(() => import('../components/site/SitePhotographs.vue'))
+const SiteSheet = defineAsyncComponent(() => import('../components/site/SiteSheet.vue'))
 
 /**
  * What a rung of the ladder shows: a face with a slip beside it, a page of its own with the findings and more beside it, or a

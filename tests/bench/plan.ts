@@ -1,7 +1,7 @@
 import { chooseParts, demoCatalogue } from '../../core/catalogue'
 import { demoJobs } from '../../db/demo/jobs'
 import { fixingProblem, placeFixings } from '../../core/fixings'
-import { type Face, type Job, orientations, plainKeepClear, plainRules, rafterRow, rulesOf, starterJob } from '../../core/job'
+import { type Job, orientations, plainKeepClear } from '../../core/job'
 import { keepClear, noClaims } from '../../core/keepclear'
 import { loadingOf } from '../../core/loads'
 import { fillRows, moduleSize, mostModules } from '../../core/rows'
@@ -10,29 +10,9 @@ import { checkRail, faceStrength, settingOf } from '../../core/strength'
 import { wayOf } from '../../core/rails'
 import { supportSystem } from '../../core/supports'
 import { roofClearOf, layOut, planJob } from '../../core/plan'
+import { eight, forty, scattered } from './houses'
 import { finishFace, judgesOf, placesOf, settingsOf } from '../../core/plan/face'
 
-const parts = { moduleId: 'skerry-425', railId: 'bollard-light', mountId: 'limpet-flashed', clampsId: 'pinch-inch' }
-const starter = starterJob('Bench', '', 'imperial', parts)
-const base: Job = { ...starter, loads: { ...starter.loads, rules: plainRules('us-2010') } }
-const [first] = base.faces
-
-/** A face on rafters with a little scatter, so that no two rails are quite alike. */
-const scattered = (id: string, eaveLengthMm: number, slopeLengthMm: number, place: Partial<Face['place']> = {}): Face => ({
-  ...first!, id, name: `Face ${id}`, outline: { kind: 'rectangle', eaveLengthMm, slopeLengthMm }, place: { ...first!.place, ...place },
-  supports: rafterRow(304.8, 609.6, 38.1, Array.from({ length: Math.floor((eaveLengthMm - 400) / 609.6) + 1 }, (_, i) => ({
-    rafter: i + 1,
-    centreMm: 304.8 + 609.6 * i + ((i * 37) % 11 - 5) * 2,
-  }))),
-})
-
-/** Two rows of ten upright on each side of a gable. */
-const forty: Job = { ...base, faces: [scattered('front', 12_800, 5000), scattered('back', 12_800, 5000, { azimuthDeg: 0, northMm: 9000 })] }
-/** Eight faces of a long house with two cross gables' worth of slopes, by the rules over the whole roof. */
-const eight: Job = {
-  ...base, keepClear: { ...base.keepClear, ...rulesOf('us-2018') }, site: { ...base.site, streetDeg: 0 },
-  faces: Array.from({ length: 8 }, (_, i) => scattered(`f${i}`, 10_400, 6900, { azimuthDeg: i % 2 ? 0 : 180, eastMm: i * 20_000 })),
-}
 const modulesOf = (job: Job) => planJob(job, demoCatalogue).totals.modules
 const large = modulesOf(eight)
 if (modulesOf(forty) !== 40) throw new Error(`The benchmark's job has ${modulesOf(forty)} modules, not 40.`)

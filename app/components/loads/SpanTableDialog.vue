@@ -20,7 +20,7 @@ watch(open, async (now) => {
   catch {
     problem.value = 'The table could not be worked out. Close it and try again; nothing was changed.'
   }
-})
+}, { immediate: true })
 const money = (amount: number) => new Intl.NumberFormat('en', { style: 'currency', currency: catalogue.value.currency, maximumFractionDigits: 0 }).format(amount)
 /** What stops a span from being longer; where that is the maker, what would stop it next. */
 function why(cell: SpanCell): string {

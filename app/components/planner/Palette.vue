@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { stages } from '#core/job'
+import { stages } from '#core/job/stages'
 import { layerSwitches, useLayers } from '../../composables/useLayers'
 
 /** Go anywhere, do anything, by typing. */

@@ -57,6 +57,8 @@ watch(() => face.value.id, () => selection.value = onArrival ?? selectedOn(stage
 const showsWorking = ref(false)
 const showsHelp = ref(false)
 const showsPalette = ref(false)
+const [workingOpened, helpOpened, paletteOpened] = [useOpened(showsWorking), useOpened(showsHelp), useOpened(showsPalette)]
+useLoadedLater(['PlannerWorkingPanel', 'PlannerShortcutsHelp', 'PlannerPalette', 'RowsDialog', 'LoadsSpanTableDialog', 'RoofFormDialog', 'RoofImportDialog', 'LoadsRailChart'])
 const message = ref('')
 const { balance, swapDatum, nudge, step, workings } = useFaceActions(job, face, facePlan, selection, message)
 
@@ -180,7 +182,7 @@ usePlannerKeys({
           @select="select"
           @nudge="nudge"
         />
-        <LoadsRailChart
+        <LazyLoadsRailChart
           v-if="charted"
           class="shrink-0"
           :rail-id="charted"
@@ -215,13 +217,18 @@ usePlannerKeys({
         />
       </aside>
     </template>
-    <PlannerWorkingPanel
+    <LazyPlannerWorkingPanel
+      v-if="workingOpened"
       v-model:open="showsWorking"
       :workings="workings"
       :units="job.units"
     />
-    <PlannerShortcutsHelp v-model:open="showsHelp" />
-    <PlannerPalette
+    <LazyPlannerShortcutsHelp
+      v-if="helpOpened"
+      v-model:open="showsHelp"
+    />
+    <LazyPlannerPalette
+      v-if="paletteOpened"
       v-model:open="showsPalette"
       :job-id="jobId"
       @balance="balance"

@@ -22,7 +22,7 @@ function search() {
 watch(open, (isOpen) => {
   if (isOpen) search()
   else stop()
-})
+}, { immediate: true })
 function choose(arrangement: Arrangement) {
   const outcome = commit(arrangement.edit)
   if (outcome.ok) open.value = false

@@ -11,6 +11,7 @@ const rail = computed(() => facePlan.value.rails.find(one => holds({ kind: 'rail
 const part = ref('rails')
 const parts4 = [{ label: 'Rails', value: 'rails' }, { label: 'Loads', value: 'loads' }, { label: 'Holds', value: 'holds' }, { label: 'Sticks', value: 'sticks' }]
 const asksSpans = ref(false)
+const spansAsked = useOpened(asksSpans)
 const array = computed(() => face.value.array)
 const set = (values: Partial<Omit<ArrayRules, 'rows'>>) => commit(arrayEdit(face.value.id, values))
 
@@ -78,7 +79,10 @@ const patternChoices = computed(() => (Object.keys(patternNames) as FixingPatter
         download
       />
     </div>
-    <LoadsSpanTableDialog v-model:open="asksSpans" />
+    <LazyLoadsSpanTableDialog
+      v-if="spansAsked"
+      v-model:open="asksSpans"
+    />
     <SlipLoadSummary />
     <FieldChoiceField
       v-if="setChoices.length"

@@ -18,6 +18,7 @@ const columnChoices: { label: string, value: ColumnRule }[] = [
 ]
 const stackChoices: { label: string, value: StackEnd }[] = [{ label: 'The lower line, eave up', value: 'eave' }, { label: 'The upper line, ridge down', value: 'ridge' }]
 const asksRows = ref(false)
+const rowsAsked = useOpened(asksRows)
 /** A locked row keeps its modules where they are and its gap, so that neither a solve nor a wider strip changes it. */
 const lock = (row: RowPlan) => setRow(row.index, row.locked
   ? { locked: false, held: [], count: null }
@@ -82,7 +83,10 @@ const shownRows = computed(() => [...rows.value].reverse())
     label="Find the best rows…"
     @click="asksRows = true"
   />
-  <RowsDialog v-model:open="asksRows" />
+  <LazyRowsDialog
+    v-if="rowsAsked"
+    v-model:open="asksRows"
+  />
   <h2 class="slip-title">
     Parts
   </h2>

@@ -41,7 +41,9 @@ async function remove() {
   tell(commit({ type: 'remove-face', faceId: id }))
 }
 const asksForm = ref(false)
+const formAsked = useOpened(asksForm)
 const asksFile = ref(false)
+const fileAsked = useOpened(asksFile)
 </script>
 
 <template>
@@ -147,6 +149,12 @@ const asksFile = ref(false)
     :units="units"
     :commit="mm => setPlace({ northMm: mm! })"
   />
-  <RoofFormDialog v-model:open="asksForm" />
-  <RoofImportDialog v-model:open="asksFile" />
+  <LazyRoofFormDialog
+    v-if="formAsked"
+    v-model:open="asksForm"
+  />
+  <LazyRoofImportDialog
+    v-if="fileAsked"
+    v-model:open="asksFile"
+  />
 </template>

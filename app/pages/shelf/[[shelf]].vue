@@ -47,6 +47,7 @@ async function priceIn(currency: string) {
   told.value = outcome.ok ? `Prices are now read in ${currency}; the figures stay as they were.` : outcome.problem
 }
 const importing = ref(false)
+const importOpened = useOpened(importing)
 const files = computed(() => [[
   { label: 'Whole shelf as a workbook', icon: 'i-lucide-file-spreadsheet', to: '/api/shelf/parts.xlsx', external: true, target: '_self' },
   { label: `${shelfWords[shelf.value].many} as a table (CSV)`, icon: 'i-lucide-file-text', to: `/api/shelf/${shelf.value}/parts.csv`, external: true, target: '_self' },
@@ -198,7 +199,8 @@ const files = computed(() => [[
         @close="choose(null)"
       />
     </div>
-    <ShelfImport
+    <LazyShelfImport
+      v-if="importOpened"
       v-model:open="importing"
       :shelf="shelf"
       @taken="told = $event"

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { lengthMm } from '../../units'
+import { lengthMm } from '../../units/length-schema'
 import { shelved } from './source'
 
 export const coveringKinds = ['coursed-shingle', 'interlocking-tile', 'plain-tile', 'slate', 'pressed-metal-tile', 'screwed-sheet', 'standing-seam', 'felt-and-battens'] as const

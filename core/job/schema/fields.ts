@@ -1,6 +1,6 @@
 import { z } from 'zod'
 
-export { lengthMm } from '../../units'
+export { lengthMm } from '../../units/length-schema'
 
 export const partId = z.string().min(1, 'Choose a part.').max(61)
 export const shortId = z.string().regex(/^[A-Za-z0-9-]{1,40}$/, 'An id has 1 to 40 letters, figures and dashes.')

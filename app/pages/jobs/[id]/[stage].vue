@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { stages, type StageId } from '#core/job'
+import { stages, type StageId } from '#core/job/stages'
 
 definePageMeta({ validate: route => stages.some(stage => stage.id === route.params.stage), key: route => String(route.params.id) })
 

@@ -1,0 +1,5 @@
+<template>
+  <UApp>
+    <h1>A bare page</h1>
+  </UApp>
+</template>

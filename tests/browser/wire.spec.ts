@@ -1,0 +1,30 @@
+import { expect, freshJob, goTo, test } from './support'
+
+test('what goes over the wire is packed: files once at the build, kept for good by their hash, answers as they are made', async ({ page }) => {
+  await goTo(page, '/')
+  const scripts = await page.evaluate(() => [...document.querySelectorAll<HTMLScriptElement>('script[src]')].map(one => one.src))
+  const sizes: number[] = []
+  for (const encoding of ['br', 'gzip', 'identity']) {
+    const { headers, length } = await page.evaluate(async (url) => {
+      const answer = await fetch(url, { cache: 'no-store' })
+      return { headers: Object.fromEntries(answer.headers), length: (await answer.arrayBuffer()).byteLength }
+    }, scripts[0]!)
+    expect(headers['cache-control']).toContain('immutable')
+    expect(length).toBeGreaterThan(100_000)
+    // The browser asks for all it knows; the encodings one by one are asked for past it.
+    const asked = await page.request.get(scripts[0]!, { headers: { 'accept-encoding': encoding } })
+    expect(asked.headers()['content-encoding'] ?? 'identity').toBe(encoding)
+    expect((await asked.body()).length).toBe(length)
+    sizes.push(Number(asked.headers()['content-length']))
+  }
+  expect(sizes[0]).toBeLessThan(sizes[1]!)
+  expect(sizes[1]).toBeLessThan(0.5 * sizes[2]!)
+
+  const address = `/api/jobs/${await freshJob()}`
+  const [packed, plain] = [await page.request.get(address, { headers: { 'accept-encoding': 'br' } }), await page.request.get(address, { headers: { 'accept-encoding': 'identity' } })]
+  expect([packed.headers()['content-encoding'], plain.headers()['content-encoding']]).toEqual(['br', undefined])
+  expect(packed.headers().vary).toContain('accept-encoding')
+  expect(await packed.json()).toEqual(await plain.json())
+  const pdf = await page.request.get(`${address}/mark-out.pdf`)
+  expect(pdf.headers()['content-encoding']).toBeUndefined()
+})
