@@ -1,12 +1,36 @@
 <script setup lang="ts">
-import type { Interval, Region } from '#core/geometry'
-import type { PlanTotals } from '#core/plan'
-import { formatPower, type UnitSystem } from '#core/units'
+import type { Outcome } from '#core/outcome'
 
 useHead({ title: 'Jobs · Upper Deck' })
-interface JobLine { jobId: string, title: string, place: string, units: UnitSystem, updatedAt: string, faces: { along: Interval, up: Interval, region: Region, rows: { leftMm: number, rightMm: number, bottomMm: number, topMm: number }[] }[], totals: PlanTotals }
-const { data: jobs, error } = await useFetch<JobLine[]>('/api/jobs')
-const { data: me } = await useFetch<{ personName: string, firmName: string }>('/api/me')
+const { jobs, error, create, copy, archive, remove } = useJobList()
+const { data: me } = useFetch<{ personName: string, firmName: string }>('/api/me')
+
+const sought = ref('')
+const order = useLocalStorage<JobOrder>('job-order', 'changed')
+const archived = ref(false)
+const shown = computed(() => jobsShown(jobs.value ?? [], sought.value, order.value, archived.value))
+const put = computed(() => jobs.value?.filter(job => job.archived).length ?? 0)
+const orders = Object.entries(jobOrders).map(([value, label]) => ({ value: value as JobOrder, label }))
+
+const told = ref('')
+const failed = ref(false)
+async function tell(asked: Promise<Outcome<unknown>>, words: string) {
+  const outcome = await asked
+  failed.value = !outcome.ok
+  told.value = outcome.ok ? words : outcome.problem
+}
+const duplicate = (job: JobLine) => tell(copy(job.jobId), `“${job.title}, copy” stands beside it, without its photographs, sheets and ticks.`)
+const putAway = (job: JobLine) => tell(archive(job.jobId, !job.archived), job.archived ? `${job.title} is back.` : `${job.title} is archived. It is under “Archived” below.`)
+/** The job that somebody wants gone. */
+const going = shallowRef<JobLine | null>(null)
+const asking = computed(() => going.value !== null)
+const goingOpened = useOpened(asking)
+function answered(act: ((job: JobLine) => unknown) | null) {
+  const job = going.value
+  going.value = null
+  if (job && act) void act(job)
+}
+const destroy = (job: JobLine) => tell(remove(job.jobId), `${job.title} is deleted.`)
 
 /** Opens a job from a job file; the server says what is wrong with one that it can't read. */
 const fileProblem = ref('')
@@ -24,25 +48,13 @@ async function openFile(event: Event) {
     fileProblem.value = sentencesFrom(failure, 'The server can’t be reached. Try again in a minute.', true)
   }
 }
-
 const creating = ref(false)
-const draft = reactive({ title: '', place: '', units: 'imperial' as UnitSystem })
-const problem = ref('')
-async function create() {
-  problem.value = ''
-  try {
-    const { jobId } = await $fetch<{ jobId: string }>('/api/jobs', { method: 'POST', body: draft })
-    await navigateTo(`/jobs/${jobId}/survey`)
-  }
-  catch (failure) {
-    problem.value = sentencesFrom(failure, 'The server can’t be reached. Try again in a minute.')
-  }
-}
+const creatingOpened = useOpened(creating)
 </script>
 
 <template>
   <div class="mx-auto max-w-4xl px-5 py-8">
-    <header class="mb-8 flex flex-wrap items-end justify-between gap-4 border-b-2 border-graphite-900 pb-3">
+    <header class="mb-5 flex flex-wrap items-end justify-between gap-4 border-b-2 border-graphite-900 pb-3">
       <div class="flex items-center gap-3">
         <img
           :src="MARK"
@@ -91,7 +103,14 @@ async function create() {
     >
       This file was not opened. {{ fileProblem }}
     </p>
-
+    <p
+      v-if="told"
+      :role="failed ? 'alert' : 'status'"
+      class="mb-4 border-l-4 py-1 pl-3"
+      :class="failed ? 'border-brick-500' : 'border-lichen-500'"
+    >
+      {{ told }}
+    </p>
     <p
       v-if="error"
       role="alert"
@@ -105,101 +124,64 @@ async function create() {
     >
       No jobs yet. Open a new one with the address and the units your tape reads in; the survey comes next.
     </p>
-    <ul v-else>
-      <li
-        v-for="job in jobs"
-        :key="job.jobId"
-        class="border-b border-graphite-300"
+    <template v-else-if="jobs">
+      <div class="flex flex-wrap items-center justify-between gap-3 pb-2">
+        <UInput
+          v-model="sought"
+          icon="i-lucide-search"
+          placeholder="Name or place"
+          aria-label="Search jobs"
+          class="w-64 max-sm:w-full"
+        />
+        <label class="flex items-center gap-2 text-[13px] text-muted">Sorted by
+          <FieldChoiceList
+            :value="order"
+            :choices="orders"
+            size="sm"
+            class="w-40 font-medium"
+            aria-label="Sorted by"
+            @choose="order = $event"
+          /></label>
+      </div>
+      <p
+        v-if="!shown.length"
+        class="border-l-4 border-graphite-300 py-1 pl-3"
       >
-        <NuxtLink
-          :to="`/jobs/${job.jobId}/${job.totals.stops ? 'rails' : 'survey'}`"
-          class="grid grid-cols-[7.5rem_1fr_auto] items-center gap-5 px-2 py-4 hover:bg-sheet max-sm:grid-cols-[4.5rem_1fr]"
-        >
-          <svg
-            v-for="(face, i) in job.faces.slice(0, 1)"
-            :key="i"
-            :viewBox="`${face.along.fromMm - 150} -150 ${face.along.toMm - face.along.fromMm + 300} ${face.up.toMm + 300}`"
-            class="h-16 w-full"
-            aria-hidden="true"
-          >
-            <path
-              :d="face.region.map(ring => `M${ring.map(({ x, y }) => `${x} ${face.up.toMm - y}`).join('L')}Z`).join('')"
-              fill="#fdfcf8"
-              stroke="#22272e"
-              stroke-width="110"
-            />
-            <rect
-              v-for="row in face.rows"
-              :key="row.bottomMm"
-              :x="row.leftMm"
-              :y="face.up.toMm - row.topMm"
-              :width="row.rightMm - row.leftMm"
-              :height="row.topMm - row.bottomMm"
-              fill="#59626b"
-            />
-          </svg>
-          <span>
-            <span class="block text-lg leading-tight font-bold">{{ job.title }}</span>
-            <span class="block text-[15px] text-muted">{{ job.place }}</span>
-          </span>
-          <span class="flex items-center gap-3 text-right text-[15px] max-sm:col-span-2 max-sm:justify-self-start">
-            <span>{{ job.totals.modules }} modules, {{ formatPower(job.totals.powerW) }}<br>{{ job.totals.fixings }} fixings, {{ job.totals.sticks }} sticks</span>
-            <span class="inline-flex w-28 items-center gap-1.5 whitespace-nowrap font-semibold">
-              <PlannerStateMark :state="job.totals.stops ? 'stop' : 'clear'" />
-              {{ job.totals.stops ? `${job.totals.stops} to settle` : 'Clear' }}
-            </span>
-          </span>
-        </NuxtLink>
-      </li>
-    </ul>
-
-    <UModal
+        {{ sought ? `No ${archived ? 'archived ' : ''}job answers to “${sought}”.` : archived ? 'Nothing is archived.' : 'All jobs are archived.' }}
+      </p>
+      <ul>
+        <JobsLine
+          v-for="job in shown"
+          :key="job.jobId"
+          :job="job"
+          @copy="duplicate(job)"
+          @archive="putAway(job)"
+          @remove="going = job"
+        />
+      </ul>
+      <p
+        v-if="put || archived"
+        class="pt-4"
+      >
+        <UButton
+          color="neutral"
+          variant="link"
+          :label="archived ? 'Jobs at work' : `Archived: ${put}`"
+          @click="archived = !archived"
+        />
+      </p>
+    </template>
+    <LazyJobsNew
+      v-if="creatingOpened"
       v-model:open="creating"
-      title="New job"
-      description="It starts with one face at usual sizes; type your tape’s readings over them."
-    >
-      <template #body>
-        <form
-          class="space-y-4"
-          @submit.prevent="create"
-        >
-          <UFormField
-            label="Name or address"
-            required
-          >
-            <UInput
-              v-model="draft.title"
-              class="w-full"
-              autofocus
-            />
-          </UFormField>
-          <UFormField label="Place">
-            <UInput
-              v-model="draft.place"
-              class="w-full"
-            />
-          </UFormField>
-          <UFormField label="Lengths are read in">
-            <FieldChoiceList
-              :value="draft.units"
-              class="w-full"
-              :choices="[{ label: 'Feet, inches and sixteenths', value: 'imperial' }, { label: 'Millimetres', value: 'metric' }]"
-              @choose="draft.units = $event"
-            />
-          </UFormField>
-          <p
-            v-if="problem"
-            role="alert"
-            class="font-medium text-brick-600"
-          >
-            {{ problem }}
-          </p>
-          <UButton
-            type="submit"
-            label="Open it"
-          />
-        </form>
-      </template>
-    </UModal>
+      :create="create"
+    />
+    <LazyJobsDelete
+      v-if="goingOpened"
+      :job="going"
+      @close="going = null"
+      @remove="answered(destroy)"
+      @archive="answered(putAway)"
+    />
   </div>
 </template>

@@ -1,5 +1,6 @@
 import type { PoolClient } from 'pg'
 import { type HistoryEntry, type Job, upgraded } from '#core/job'
+import type { JobSummary } from '../utils/job-summary'
 
 export interface StoredJob { jobId: string, job: Job, version: number, updatedAt: string }
 
@@ -11,8 +12,29 @@ const columns = 'job_id as "jobId", document as job, version, updated_at as "upd
 /** Documents that an earlier version wrote, with the facts that have come since. */
 const read = (row: StoredJob): StoredJob => ({ ...row, job: upgraded(row.job) as Job })
 
-export async function listJobs(client: PoolClient): Promise<StoredJob[]> {
-  return (await client.query<StoredJob>(`select ${columns} from jobs order by created_at, job_id`)).rows.map(read)
+/** A job as the list knows it: what was worked out for the list last, and of which state of the job. */
+export interface ListedJob { jobId: string, title: string, place: string, units: Job['units'], version: number, createdAt: string, updatedAt: string, archived: boolean, summary: JobSummary | null, summaryOf: string | null }
+
+/** The firm's jobs without their documents, the newest first. */
+export async function listJobs(client: PoolClient): Promise<ListedJob[]> {
+  return (await client.query<ListedJob>(
+    `select job_id as "jobId", document ->> 'title' as title, document ->> 'place' as place, document ->> 'units' as units, version,
+       created_at as "createdAt", updated_at as "updatedAt", archived_at is not null as archived, summary, summary_of as "summaryOf"
+     from jobs order by created_at desc, job_id`)).rows
+}
+
+export async function findJobs(client: PoolClient, jobIds: string[]): Promise<StoredJob[]> {
+  return (await client.query<StoredJob>(`select ${columns} from jobs where job_id = any($1)`, [jobIds])).rows.map(read)
+}
+
+/** Keeps what the list shows of a job. A job that has changed meanwhile is worked out again by the next list. */
+export async function saveSummary(client: PoolClient, jobId: string, version: number, summary: JobSummary, summaryOf: string): Promise<void> {
+  await client.query('update jobs set summary = $3, summary_of = $4 where job_id = $1 and version = $2', [jobId, version, summary, summaryOf])
+}
+
+/** What was worked out with other parts on the shelf no longer holds. */
+export async function forgetSummaries(client: PoolClient): Promise<void> {
+  await client.query('update jobs set summary_of = null where summary_of is not null')
 }
 
 export async function findJob(client: PoolClient, jobId: string): Promise<StoredJob | null> {
@@ -24,9 +46,21 @@ export async function lockJob(client: PoolClient, jobId: string): Promise<Stored
   return (await client.query<StoredJob>(`select ${columns} from jobs where job_id = $1 for update`, [jobId])).rows.map(read)[0] ?? null
 }
 
-export async function insertJob(client: PoolClient, firmId: string, job: Job): Promise<string> {
-  const { rows } = await client.query<{ jobId: string }>('insert into jobs (firm_id, document) values ($1, $2) returning job_id as "jobId"', [firmId, job])
-  return rows[0]!.jobId
+/** Opens a job. Its id is made by whoever asks, so that asking twice opens one. */
+export async function insertJob(client: PoolClient, firmId: string, jobId: string, job: Job): Promise<string> {
+  await client.query('insert into jobs (firm_id, job_id, document) values ($1, $2, $3) on conflict (firm_id, job_id) do nothing', [firmId, jobId, job])
+  return jobId
+}
+
+/** Puts a job away or brings it back; false where there is none. */
+export async function archiveJob(client: PoolClient, jobId: string, archived: boolean): Promise<boolean> {
+  const { rowCount } = await client.query('update jobs set archived_at = case when $2 then coalesce(archived_at, now()) end where job_id = $1', [jobId, archived])
+  return rowCount === 1
+}
+
+/** Deletes a job with its history, photographs, issued sheets and ticks; false where there is none. */
+export async function deleteJob(client: PoolClient, jobId: string): Promise<boolean> {
+  return (await client.query('delete from jobs where job_id = $1', [jobId])).rowCount === 1
 }
 
 export async function saveJob(client: PoolClient, jobId: string, job: Job, version: number): Promise<void> {

@@ -24,35 +24,22 @@ const send = (jobId: string, baseVersion: unknown, entries: unknown, as: Caller 
 /** An address of a route with this job in it, and something in every other place. */
 const addressOf = (path: string, jobId: string) => path.replace(':id', jobId).replace(':face', 'main').replace(':photo', randomUUID()).replace(':shelf', 'coverings').replace(':item', 'marram-shingle')
 /** What each route with a body is sent, so that nothing but who asks can be wrong with it. */
-const bodyFor = (method: string, path: string): { body?: unknown, raw?: string, type?: string } => method === 'get' || method === 'delete'
-  ? {}
-  : path.endsWith('/edits')
-    ? { body: { baseVersion: 0, entries: [pitch(31)] } }
-    : path.endsWith('/ticks')
-      ? { body: { ticks: [{
-          item: 'a',
-          done: true,
-        }] } }
-      : path.endsWith('/sheets')
-        ? { body: { version: 0, note: '' } }
-        : path.endsWith(':photo')
-          ? { body: { caption: 'x' } }
-          : path.endsWith('/photographs')
-            ? {
-                raw: 'x',
-                type: 'image/jpeg',
-              }
-            : path.endsWith('/file')
-              ? { body: threeRowsOfSix() }
-              : path.endsWith('/shelf/changes')
-                ? { body: { changes: [{ shelf: 'modules', item: {}, was: null }] } }
-                : path.endsWith('/currency')
-                  ? { body: { currency: 'EUR' } }
-                  : { body: {
-                      title: 'New',
-                      place: '',
-                      units: 'metric',
-                    } }
+const bodies: [RegExp, () => { body?: unknown, raw?: string, type?: string }][] = [
+  [/^(get|delete) /, () => ({})],
+  [/edits$/, () => ({ body: { baseVersion: 0, entries: [pitch(31)] } })],
+  [/ticks$/, () => ({ body: { ticks: [{ item: 'a', done: true }] } })],
+  [/sheets$/, () => ({ body: { version: 0, note: '' } })],
+  [/:photo$/, () => ({ body: { caption: 'x' } })],
+  [/photographs$/, () => ({ raw: 'x', type: 'image/jpeg' })],
+  [/jobs\/file$/, () => ({ body: threeRowsOfSix() })],
+  [/copy$/, () => ({ body: { id: randomUUID() } })],
+  [/^patch .*:id$/, () => ({ body: { archived: true } })],
+  [/shelf\/file$/, () => ({ raw: 'x', type: 'text/csv' })],
+  [/changes$/, () => ({ body: { changes: [{ shelf: 'modules', item: {}, was: null }] } })],
+  [/currency$/, () => ({ body: { currency: 'EUR' } })],
+  [/api\/jobs$/, () => ({ body: { id: randomUUID(), title: 'New', place: '', units: 'metric' } })],
+]
+const bodyFor = (method: string, path: string) => bodies.find(([route]) => route.test(`${method} ${path}`))![1]()
 
 describe('who may ask', () => {
   const asked = routes.filter(route => route.path !== '/api/health')
@@ -225,21 +212,65 @@ describe('sheets', () => {
 })
 
 describe('jobs', () => {
+  interface Listed { jobId: string, title: string, archived: boolean, summary: { totals: { modules: number, stops: number } } | null }
+  const listOf = async (as: Caller) => (await office.ask('get', '/api/jobs', { as })).json() as Listed[]
   it('are listed with the figures that tell them apart, one firm’s only', async () => {
     const stranger = await otherFirm()
     const own = await freshJob(stranger.firmId)
-    const list = (await office.ask('get', '/api/jobs', { as: stranger })).json() as { jobId: string, totals: { modules: number } }[]
-    expect(list.map(one => [one.jobId, one.totals.modules])).toEqual([[own, 18]])
+    expect((await listOf(stranger)).map(one => [one.jobId, one.title, one.summary!.totals.modules])).toEqual([[own, 'Three rows of six', 18]])
   })
-  it('start new with parts that go together, and open from a file that is one', async () => {
-    const made = await office.ask('post', '/api/jobs', { as: planner, body: { title: 'Shed', place: '', units: 'metric' } })
-    expect(made.status).toBe(201)
+  it('are listed anew once they, or the shelf, have changed', async () => {
+    const as = await otherFirm()
+    const jobId = await freshJob(as.firmId)
+    await listOf(as)
+    expect((await send(jobId, 0, [{ id: randomUUID(), kind: 'edit', edit: { type: 'set-array', faceId: 'main', values: { rowCount: 1 } } }], as)).status).toBe(200)
+    expect((await listOf(as))[0]!.summary!.totals.modules).toBe(6)
+    // What was worked out is kept: a list that finds nothing changed reads it.
+    await asFirm(as.firmId, 'update jobs set summary = jsonb_set(summary, \'{totals,modules}\', \'99\')')
+    expect((await listOf(as))[0]!.summary!.totals.modules).toBe(99)
+    expect((await office.ask('delete', '/api/shelf/sets/shingle-light', { as })).status).toBe(200)
+    expect((await office.ask('delete', '/api/shelf/pairs/bollard-light--limpet-flashed', { as })).status).toBe(200)
+    expect((await listOf(as))[0]!.summary!.totals).toMatchObject({ modules: 6, stops: 1 })
+  })
+  it('of a whole season are answered before all are worked out, and are all there in the end', async () => {
+    const as = await otherFirm()
+    await asFirm(as.firmId, 'insert into jobs (firm_id, document) select $1, jsonb_set($2::jsonb, \'{title}\', to_jsonb(\'Job \' || n)) from generate_series(1, 300) as n', [as.firmId, JSON.stringify(threeRowsOfSix())])
+    let list: Listed[] = []
+    let rounds = 0
+    do list = await listOf(as)
+    while (list.some(job => !job.summary) && ++rounds < 100)
+    expect(list).toHaveLength(300)
+    expect(list.every(job => job.summary!.totals.modules === 18)).toBe(true)
+  })
+  it('start new with a set that suits, once however often it is asked for, and open from a file that is one', async () => {
+    const as = await otherFirm()
+    const body = { id: randomUUID(), title: 'Shed', place: '', units: 'metric' }
+    for (const made of await Promise.all([1, 2, 3].map(() => office.ask('post', '/api/jobs', { as, body })))) expect([made.status, made.json()]).toEqual([201, { jobId: body.id }])
+    expect((await listOf(as)).map(job => job.title)).toEqual(['Shed'])
     const opened = await office.ask('post', '/api/jobs/file', { as: planner, body: threeRowsOfSix() })
     const { jobId } = opened.json() as { jobId: string }
     expect((await office.ask('get', `/api/jobs/${jobId}`, { as: planner })).json()).toMatchObject({ job: { title: 'Three rows of six' }, version: 0, history: [] })
   })
+  it('are copied, archived, brought back, and deleted with all that belongs to them', async () => {
+    const as = await otherFirm()
+    const jobId = await freshJob(as.firmId)
+    await send(jobId, 0, [pitch(31)], as)
+    await office.ask('post', `/api/jobs/${jobId}/sheets`, { as, body: { version: 1, note: '' } })
+    await office.ask('put', `/api/jobs/${jobId}/ticks?list=van`, { as, body: { ticks: [{ item: 'a', done: true }] } })
+    const id = randomUUID()
+    for (let i = 0; i < 2; i++) expect((await office.ask('post', `/api/jobs/${jobId}/copy`, { as, body: { id } })).json()).toEqual({ jobId: id })
+    expect((await office.ask('get', `/api/jobs/${id}`, { as })).json()).toMatchObject({ job: { title: 'Three rows of six, copy', faces: [{ pitchDeg: 31 }] }, version: 0, history: [] })
+    for (const archived of [true, false]) {
+      await office.ask('patch', `/api/jobs/${jobId}`, { as, body: { archived } })
+      expect((await listOf(as)).find(job => job.jobId === jobId)!.archived).toBe(archived)
+    }
+    expect((await office.ask('delete', `/api/jobs/${jobId}`, { as })).status).toBe(200)
+    expect((await office.ask('get', `/api/jobs/${jobId}`, { as })).status).toBe(404)
+    for (const table of ['job_edits', 'issued_sheets', 'ticks', 'photographs']) expect(await asFirm(as.firmId, `select 1 from ${table} where job_id = $1`, [jobId])).toEqual([])
+    expect((await listOf(as)).map(job => job.jobId)).toEqual([id])
+  })
   it('are refused with what is wrong and where', async () => {
-    expect((await office.ask('post', '/api/jobs', { as: planner, body: { title: '', place: '', units: 'cubits' } })).problems().map(one => one.path)).toEqual(['title', 'units'])
+    expect((await office.ask('post', '/api/jobs', { as: planner, body: { title: '', place: '', units: 'cubits' } })).problems().map(one => one.path)).toEqual(['id', 'title', 'units'])
     expect((await office.ask('post', '/api/jobs/file', { as: planner, raw: 'torn {' })).problems()[0]!.sentence).toContain('not JSON')
     expect((await office.ask('post', '/api/jobs/file', { as: planner, body: { ...threeRowsOfSix(), units: 'cubits' } })).problems()[0]!.path).toBe('units')
     expect((await office.ask('post', '/api/jobs/file', { as: planner, raw: `"${'x'.repeat(4_100_000)}"` })).status).toBe(413)

@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto'
 import { readJob } from '#core/job'
 import { loadCatalogue } from '../../db/catalogue'
 import { insertJob } from '../../db/jobs'
@@ -20,6 +21,6 @@ export default defineEventHandler(async (event) => {
     const read = readJob(data, await loadCatalogue(client))
     if (!read.ok) refuse(422, read.problems)
     setResponseStatus(event, 201)
-    return { jobId: await insertJob(client, firmId, read.value) }
+    return { jobId: await insertJob(client, firmId, randomUUID(), read.value) }
   })
 })

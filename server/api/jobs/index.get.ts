@@ -1,19 +1,33 @@
 import { planJob } from '#core/plan'
 import { loadCatalogue } from '../../db/catalogue'
-import { listJobs } from '../../db/jobs'
+import { findJobs, listJobs, saveSummary } from '../../db/jobs'
 
-/** The firm's jobs with the figures that tell them apart. */
+/** So long a list is worked on before it is answered with what is known; the rest is asked for again. */
+const MOST_MS = 1200
+
+/**
+ * The firm's jobs with the figures that tell them apart. Those are kept with the job; where a job, the shelf or the program has changed since
+ * they are worked out anew, as many as the time allows: the others have none yet.
+ */
 export default defineEventHandler(async (event) => {
-  const { catalogue, jobs } = await inFirm(event, async ({ client }) => ({ catalogue: await loadCatalogue(client), jobs: await listJobs(client) }))
-  // A firm's season takes longer to plan than a transaction should stay open.
-  return jobs.map(({ jobId, job, version, updatedAt }) => {
-    const plan = planJob(job, catalogue)
-    return {
-      jobId, version, updatedAt, title: job.title, place: job.place, units: job.units, totals: plan.totals,
-      faces: plan.faces.map(({ shape, rows }) => ({
-        along: shape.along, up: shape.up, region: shape.region,
-        rows: rows.rows.map(({ leftMm, rightMm, bottomMm, topMm }) => ({ leftMm, rightMm, bottomMm, topMm })),
-      })),
+  const build = useRuntimeConfig().app.buildId
+  const listed = await inFirm(event, ({ client }) => listJobs(client))
+  const stateOf = (version: number) => `${version}@${build}`
+  const stale = listed.filter(job => !job.archived && job.summaryOf !== stateOf(job.version))
+  const fresh = new Map<string, JobSummary>()
+  if (stale.length) {
+    const end = Date.now() + MOST_MS
+    const { catalogue, jobs } = await inFirm(event, async ({ client }) => ({ catalogue: await loadCatalogue(client), jobs: await findJobs(client, stale.map(job => job.jobId)) }))
+    const done: { jobId: string, version: number, summary: JobSummary }[] = []
+    // A season takes longer to plan than a transaction should stay open.
+    for (const { jobId, job, version } of jobs) {
+      if (done.length && Date.now() > end) break
+      done.push({ jobId, version, summary: summaryOf(planJob(job, catalogue)) })
     }
-  })
+    await inFirm(event, async ({ client }) => {
+      for (const { jobId, version, summary } of done) await saveSummary(client, jobId, version, summary, stateOf(version))
+    })
+    for (const { jobId, summary } of done) fresh.set(jobId, summary)
+  }
+  return listed.map(({ summaryOf: known, ...job }) => ({ ...job, summary: fresh.get(job.jobId) ?? (job.archived || known === stateOf(job.version) ? job.summary : null) }))
 })

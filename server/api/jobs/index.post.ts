@@ -4,12 +4,12 @@ import { offered, setsFor, wholeSets } from '#core/catalogue'
 import { loadCatalogue } from '../../db/catalogue'
 import { insertJob } from '../../db/jobs'
 
-const newJobSchema = z.object({ title: jobSchema.shape.title, place: jobSchema.shape.place, units: jobSchema.shape.units })
+const newJobSchema = z.object({ id: z.uuid('A new job has an id of its own.'), title: jobSchema.shape.title, place: jobSchema.shape.place, units: jobSchema.shape.units })
 
 /** Opens a new job with one face at usual sizes and the first set of the shelf that suits it, or the first parts that go together. */
 export default defineEventHandler(async (event) => {
   await requireCookie(event)
-  const { title, place, units } = await readChecked(event, newJobSchema)
+  const { id, title, place, units } = await readChecked(event, newJobSchema)
   return await inFirm(event, async ({ client, firmId }) => {
     const catalogue = await loadCatalogue(client)
     const [module] = offered(catalogue.modules)
@@ -21,6 +21,6 @@ export default defineEventHandler(async (event) => {
     const { parts, named } = set
     const job = starterJob(title, place, units, { moduleId: parts.module.id, railId: parts.rail.id, mountId: parts.mount.id, clampsId: parts.clamps.id, supplyIds: named?.supplyIds ?? [] })
     setResponseStatus(event, 201)
-    return { jobId: await insertJob(client, firmId, job) }
+    return { jobId: await insertJob(client, firmId, id, job) }
   })
 })

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { type Item, shelves } from '#core/catalogue'
 import { applyChanges, type Change } from '#core/shelf'
+import { forgetSummaries } from '../../db/jobs'
 import { lockCatalogue, saveItem, usedParts } from '../../db/catalogue'
 
 const MOST_CHANGES = 5000
@@ -18,6 +19,7 @@ export default defineEventHandler(async (event) => {
     const applied = applyChanges(catalogue, changes as Change[], await usedParts(client, catalogue))
     if (!applied.ok) refuse(409, applied.problems)
     for (const { shelf, item } of applied.value.items) await saveItem(client, firmId, shelf, item)
+    await forgetSummaries(client)
     return { taken: applied.value.items.length }
   })
 })

@@ -10,7 +10,7 @@ const stage = computed(() => route.params.stage as StageId)
 const jobId = String(route.params.id)
 onBeforeUnmount(() => store.close(jobId))
 await store.open(jobId)
-useHead({ title: () => store.job ? `${store.job.title} · Upper Deck` : 'Upper Deck' })
+useHead({ title: () => store.job ? `${store.job.title} · ${stages.find(one => one.id === stage.value)!.title} · Upper Deck` : 'Upper Deck' })
 </script>
 
 <template>

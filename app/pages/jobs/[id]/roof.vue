@@ -4,9 +4,9 @@ import { plural } from '#core/trade'
 import { datumName } from '#core/roof'
 
 /** The mark-out on the roof: one card a line, readable at arm's length in the sun, read aloud, ticked whole or mark by mark with one thumb. */
-useHead({ title: 'Mark-out · Upper Deck' })
 const jobId = String(useRoute().params.id)
 const { sheet, error } = useSheet(jobId)
+useHead({ title: () => `${sheet.value ? `${sheet.value.job.title} · ` : ''}On the roof · Upper Deck` })
 const units = computed(() => sheet.value?.job.units ?? 'metric')
 const last = computed(() => sheet.value?.issued[0] ?? null)
 const changed = computed(() => sheet.value?.changes.reduce((sum, face) => sum + face.changes.length, 0) ?? 0)

@@ -1,4 +1,5 @@
 import { keptBy } from '#core/shelf'
+import { forgetSummaries } from '../../../db/jobs'
 import { lockCatalogue, removeItem, usedParts } from '../../../db/catalogue'
 
 /** Takes a part from the shelf for good: one that no job uses and no other part names. */
@@ -8,5 +9,6 @@ export default defineEventHandler(event => inFirm(event, async ({ client }) => {
   const kept = keptBy(catalogue, shelf, id, await usedParts(client, catalogue))
   if (kept) refuse(409, [{ path: 'id', sentence: kept }])
   await removeItem(client, shelf, id)
+  await forgetSummaries(client)
   return { removed: id }
 }))

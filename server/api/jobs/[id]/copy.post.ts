@@ -1,0 +1,18 @@
+import { z } from 'zod'
+import { jobSchema } from '#core/job'
+import { findJob, insertJob } from '../../../db/jobs'
+
+const bodySchema = z.object({ id: z.uuid('A new job has an id of its own.') })
+const MOST_TITLE = jobSchema.shape.title.maxLength!
+
+/** Opens a job like another: what was read and decided, without its history, photographs, issued sheets and ticks. */
+export default defineEventHandler(async (event) => {
+  await requireCookie(event)
+  const jobId = jobIdOf(event)
+  const { id } = await readChecked(event, bodySchema)
+  return await inFirm(event, async ({ client, firmId }) => {
+    const { job } = await findJob(client, jobId) ?? noSuchJob()
+    setResponseStatus(event, 201)
+    return { jobId: await insertJob(client, firmId, id, { ...job, title: `${job.title.slice(0, MOST_TITLE - 6)}, copy` }) }
+  })
+})
