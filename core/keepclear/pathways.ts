@@ -1,8 +1,12 @@
 import type { Face, KeepClearRules, Side } from '../job'
 import { freeIntervals, spanOf } from '../geometry'
 import { shapeOf } from '../roof'
+import { SAME_PITCH_DEG } from '../units'
 import type { FaceClear } from './face'
 import { type SharedEdge, sharedEdges, straddleEdges } from './neighbours'
+
+/** A face at the very pitch of a rule is not over it. */
+const steeperThan = ({ pitchDeg }: Pick<Face, 'pitchDeg'>, limitDeg: number): boolean => pitchDeg > limitDeg + SAME_PITCH_DEG
 
 /** How one face gets its pathway. */
 type Way
@@ -47,7 +51,7 @@ export function choosePathways(question: PathwayQuestion): PathwayChoice {
   const { faces, rules, ridgeMm, countOf } = question
   const { values } = rules
   const shared = sharedEdges(faces)
-  const applies = faces.map(face => face.pitchDeg > values.fromPitchDeg && rules.ruleSet !== 'plain')
+  const applies = faces.map(face => steeperThan(face, values.fromPitchDeg) && rules.ruleSet !== 'plain')
   const bareClear = (i: number): FaceClear => ({ applies: applies[i]!, ridgeMm, pathways: [], straddles: [], openEdges: [], most: null })
   // A plane with an array that stays is taken, whether or not more modules fit beside it.
   const mayHold = faces.map((face, i) => face.obstructions.some(one => one.kind === 'old-array') || countOf(i, bareClear(i)) > 0)
@@ -163,7 +167,7 @@ function outcome(question: PathwayQuestion, ways: Way[], asking: number[], mayHo
     }
   })
   // A bare plane is a pathway by itself; a straddled one counts for the face it was asked for.
-  const planes = faces.flatMap((face, i) => face.pitchDeg > rules.values.fromPitchDeg && (!mayHold[i] || clears[i]!.pathways.length || ways.some((way, k) => way.kind === 'straddle' && asking[k] === i)) ? [i] : [])
+  const planes = faces.flatMap((face, i) => steeperThan(face, rules.values.fromPitchDeg) && (!mayHold[i] || clears[i]!.pathways.length || ways.some((way, k) => way.kind === 'straddle' && asking[k] === i)) ? [i] : [])
   const short: PathwayChoice['short'] = []
   if (asking.length && planes.length < rules.values.pathwaysPerBuilding) short.push('planes')
   if (asking.length && onStreet && rules.values.pathwaysPerBuilding > 0 && !planes.some(onStreet)) short.push('street')

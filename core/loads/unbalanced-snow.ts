@@ -1,5 +1,5 @@
 import type { LoadRules } from '../job'
-import { angle, factor, length, PA_PER_PSF, pressure, radians, words } from '../units'
+import { angle, factor, length, PA_PER_PSF, pitchFromRise, pressure, radians, SAME_PITCH_DEG, words } from '../units'
 import type { Working } from '../working'
 import type { Building } from './building'
 
@@ -11,9 +11,9 @@ export interface UnbalancedSnow { uniformPa: number | null, drift: SnowDrift | n
 
 const none: UnbalancedSnow = { uniformPa: null, drift: null, unknown: [], workings: [] }
 
-/** Slopes with unbalanced snow: 1/2 in 12 to 7 in 12. */
-const FROM_DEG = Math.atan(0.5 / 12) * 180 / Math.PI
-const TO_DEG = Math.atan(7 / 12) * 180 / Math.PI
+/** Slopes with unbalanced snow: 1/2 in 12 to 7 in 12, both with it. */
+const FROM_DEG = pitchFromRise(0.5) - SAME_PITCH_DEG
+const TO_DEG = pitchFromRise(7) + SAME_PITCH_DEG
 const MM_PER_FT = 304.8
 /** Roofs up to this from eave to ridge, on plain rafters, take the whole ground snow on the lee slope, ft. */
 const NARROW_FT = 20

@@ -5,6 +5,9 @@ const DEG_PER_RAD = 180 / Math.PI
 /** A roof steeper than this is a wall to the people who work on it. */
 export const STEEPEST_PITCH_DEG = 75
 
+/** Pitches so near are one: machines differ in the last digit of an arc tangent, and no rule may turn on it. */
+export const SAME_PITCH_DEG = 0.01
+
 export const radians = (deg: number): number => deg / DEG_PER_RAD
 export const degrees = (rad: number): number => rad * DEG_PER_RAD
 
