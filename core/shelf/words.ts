@@ -1,13 +1,10 @@
 import { get, upperFirst } from 'es-toolkit/compat'
 import type { z } from 'zod'
 import type { Shelf } from '../catalogue'
-import type { Problem } from '../outcome'
+import { type Problem, UNWORDED } from '../outcome'
 import { isMeasured } from './cell'
 import { type Figure, figuresOf, mostRows, type PlacedFigure, shelfWords } from './figures'
 import { dimensions, inUnit } from './quantities'
-
-/** Sentences that a schema was not given words for. */
-const UNWORDED = /^(Too (small|big)|Invalid|Unrecognized)/
 
 const placed = Object.fromEntries(Object.keys(shelfWords).map(shelf => [shelf, new Map(figuresOf(shelf as Shelf, mostRows).map(one => [one.path, one]))])) as Record<Shelf, Map<string, PlacedFigure>>
 

@@ -53,11 +53,12 @@ export function formatLength(mm: number, units: UnitSystem): string {
 
 const VULGAR: Record<string, string> = { '½': '1/2', '¼': '1/4', '¾': '3/4', '⅛': '1/8', '⅜': '3/8', '⅝': '5/8', '⅞': '7/8' }
 
+/** Fractions that are one sign, and those with a slash of their own, as figures: `7½` is `7 1/2`. */
+export const withPlainFractions = (text: string): string => text.replace(/[½¼¾⅛⅜⅝⅞]/g, mark => ` ${VULGAR[mark]}`).replace(/⁄/g, '/')
+
 /** Brings the many ways of writing prime marks, dashes and fractions to one. */
 function normalise(text: string): string {
-  return text.trim().toLowerCase()
-    .replace(/[½¼¾⅛⅜⅝⅞]/g, mark => ` ${VULGAR[mark]}`)
-    .replace(/⁄/g, '/')
+  return withPlainFractions(text.trim().toLowerCase())
     .replace(/[−–]/g, '-')
     .replace(/''|″|“|”|(?:inches|inch|in)(?![a-z])\.?/g, '"')
     .replace(/′|’|‘|`|(?:feet|foot|ft)(?![a-z])\.?/g, '\'')
@@ -75,8 +76,11 @@ const DASHED = new RegExp(String.raw`^(\d+)-(\d+(?:\.\d+)?)(?:-(${FRACTION}))?$`
 const METRIC = new RegExp(`^(${NUMBER}) ?(mm|cm|m)$`)
 const BARE = new RegExp(`^${INCHES}$`)
 
-/** Value of `3`, `3.5`, `1/2`, `3 1/2` or `3-1/2`; null when a fraction's lower figure is zero. */
-function inchesValue(text: string): number | null {
+const ONLY_INCHES_FIGURE = new RegExp(`^${INCHES}$`)
+
+/** Value of `3`, `3.5`, `1/2`, `3 1/2` or `3-1/2`; null for anything else, and when a fraction's lower figure is zero. */
+export function inchesValue(text: string): number | null {
+  if (!ONLY_INCHES_FIGURE.test(text)) return null
   let total = 0
   for (const piece of text.split(/[ -]/)) {
     const [over, under] = piece.split('/')
@@ -104,9 +108,18 @@ export function parseLength(text: string, units: UnitSystem): Outcome<number> {
   if (clean.includes(',')) return refused(`A comma can mean two things in a length. Write it with a point, for example ${EXAMPLES[units]}.`)
   const negative = clean.startsWith('-')
   const body = negative ? clean.slice(1).trim() : clean
+  const tooMany = moreThanAFoot(body)
+  if (tooMany) return refused(`${tooMany.inches} inches are more than a foot. Is it ${formatLength((tooMany.feet * 12 + tooMany.inches) * MM_PER_INCH, 'imperial')}? Write it so, or mend the inches.`)
   const mm = unsignedLength(body, units)
   if (mm === null || !Number.isFinite(mm)) return refused(`“${text.trim()}” is not a length. Write ${EXAMPLES[units]}.`)
   return done(negative && mm !== 0 ? -mm : mm)
+}
+
+/** Feet with twelve inches and more behind them: a slip of the tongue as often as a sum. */
+function moreThanAFoot(body: string): { feet: number, inches: number } | null {
+  const [, feet, written] = FEET_AND_INCHES.exec(body) ?? DASHED.exec(body) ?? []
+  const inches = written === undefined ? null : inchesValue(written)
+  return inches !== null && inches >= 12 ? { feet: Number(feet), inches } : null
 }
 
 function unsignedLength(body: string, units: UnitSystem): number | null {

@@ -1,5 +1,5 @@
 import { type Outcome, done, refused } from '../outcome'
-import type { UnitSystem } from './length'
+import { inchesValue, type UnitSystem, withPlainFractions } from './length'
 
 const DEG_PER_RAD = 180 / Math.PI
 /** A roof steeper than this is a wall to the people who work on it. */
@@ -34,10 +34,13 @@ export function hipLengthMm(runMm: number, pitchDeg: number): number {
 }
 
 const NUMBER = String.raw`(\d+(?:\.\d+)?|\.\d+)`
-const RISE = new RegExp(String.raw`^${NUMBER} ?(?::|\/|in) ?12$`)
+/** A rise as a framing square has it: 7, 7.5, 7 1/2 or 7-1/2 in twelve. */
+const RISE = /^(.+?) ?(?::|\/|in) ?12$/
 const DEGREES = new RegExp(String.raw`^${NUMBER} ?(?:°|deg|degrees?)$`)
 const PERCENT = new RegExp(String.raw`^${NUMBER} ?%$`)
 const BARE = new RegExp(`^${NUMBER}$`)
+/** Roofs rise so much in twelve at most (common practice): a larger bare figure is as likely degrees. */
+const MOST_BARE_RISE = 18
 
 /**
  * Reads a pitch written as rise in twelve, degrees or percent. A bare number is a rise in twelve
@@ -45,7 +48,8 @@ const BARE = new RegExp(`^${NUMBER}$`)
  * @returns degrees above 0 and up to {@link STEEPEST_PITCH_DEG}, or a sentence
  */
 export function parsePitch(text: string, units: UnitSystem): Outcome<number> {
-  const clean = text.trim().toLowerCase().replace(/\s+/g, ' ')
+  const clean = withPlainFractions(text.trim().toLowerCase()).replace(/\s+/g, ' ').trim()
+  if (units === 'imperial' && BARE.test(clean) && Number(clean) > MOST_BARE_RISE) return refused(`“${clean}” may be degrees or a rise in twelve. Write ${clean}° or ${clean}:12.`)
   const example = units === 'imperial' ? '6:12, 26.6° or 50 %' : '35°, 8:12 or 70 %'
   const deg = pitchValue(clean, units)
   if (deg === null) return refused(`“${text.trim()}” is not a pitch. Write ${example}.`)
@@ -56,7 +60,8 @@ export function parsePitch(text: string, units: UnitSystem): Outcome<number> {
 
 function pitchValue(clean: string, units: UnitSystem): number | null {
   let match = RISE.exec(clean)
-  if (match) return pitchFromRise(Number(match[1]))
+  const rise = match && inchesValue(match[1]!)
+  if (rise !== null && Number.isFinite(rise)) return pitchFromRise(rise)
   match = DEGREES.exec(clean)
   if (match) return Number(match[1])
   match = PERCENT.exec(clean)
