@@ -9,6 +9,8 @@ const directions: Record<string, Direction> = { ArrowLeft: 'left', ArrowRight: '
 /** What can be done to the face in hand besides typing: balancing, swapping the datum, nudging, stepping on. */
 export function useFaceActions(job: Ref<Job>, face: Ref<Face>, plan: Ref<FacePlan>, selection: Ref<FaceRef>, message: Ref<string>) {
   const store = useJobStore()
+  /** What a push did, for whoever does not see the drawing. */
+  const announced = ref('')
   const ask = computed(() => ({ job: job.value, face: face.value, plan: plan.value }))
 
   async function balance() {
@@ -67,6 +69,7 @@ export function useFaceActions(job: Ref<Job>, face: Ref<Face>, plan: Ref<FacePla
     const outcome = store.commit(edit)
     message.value = outcome.ok ? '' : outcome.problem
     if (!outcome.ok) waiting = []
+    announced.value = outcome.ok ? `Moved ${direction} ${push === 'snap' ? 'to the next line' : `by ${formatLength(push * times, store.job!.units)}`}.` : ''
   }
   watch(() => store.planned, pushOn, { flush: 'post' })
 
@@ -80,5 +83,5 @@ export function useFaceActions(job: Ref<Job>, face: Ref<Face>, plan: Ref<FacePla
 
   const workings = computed(() => workingsOf(ask.value, selection.value))
 
-  return { balance, swapDatum, nudge, step, workings }
+  return { announced, balance, swapDatum, nudge, step, workings }
 }

@@ -23,9 +23,13 @@ function isTyping(event: KeyboardEvent): boolean {
   return ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName) || target.isContentEditable || Boolean(document.querySelector('[role="dialog"], [role="listbox"], [role="menu"]'))
 }
 
+/** Whether single letters, figures and signs are shortcuts: who speaks to the machine, or presses keys unwillingly, turns them off on this device. */
+export const useSingleKeys = () => useLocalStorage('single-keys', true)
+
 /** Listens for the shortcuts of the planner's page. */
 export function usePlannerKeys(keys: PlannerKeys): void {
   const stagePath = useStagePath()
+  const singleKeys = useSingleKeys()
   const climb = (to: number) => {
     const stage = stages[to]
     if (stage) void navigateTo(stagePath(keys.jobId(), stage.id))
@@ -46,7 +50,7 @@ export function usePlannerKeys(keys: PlannerKeys): void {
       const at = stages.findIndex(stage => stage.id === keys.stage())
       action = key === 'arrowup' ? () => climb(at + 1) : key === 'arrowdown' ? () => climb(at - 1) : undefined
     }
-    else action = letters[key]
+    else if (singleKeys.value || key === 'escape') action = letters[key]
     if (!action) return
     event.preventDefault()
     action()

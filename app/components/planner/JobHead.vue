@@ -15,10 +15,17 @@ const save = computed(() => ({
 const asideWords = (one: typeof store.aside[number]) => sentenceCase(wordsOf(one))
 const { index, choose } = useFaceChoice(computed(() => store.job))
 const face = computed(() => store.job?.faces[index.value])
+/** Past the head, the ladder and the tools, straight to what is worked on. */
+const toWork = () => (document.querySelector<HTMLElement>('[role=application]') ?? document.querySelector<HTMLElement>('#work'))?.focus()
 </script>
 
 <template>
   <header class="no-print flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-graphite-900 px-4 py-2">
+    <a
+      href="#work"
+      class="sr-only bg-sheet px-3 py-2 font-semibold underline focus:not-sr-only focus:fixed focus:top-2 focus:left-2 focus:z-50"
+      @click.prevent="toWork"
+    >To the work</a>
     <NuxtLink
       to="/"
       aria-label="All jobs"

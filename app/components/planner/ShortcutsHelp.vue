@@ -3,6 +3,7 @@ import { shortcuts } from '../../utils/shortcuts'
 
 /** The planner's shortcuts. */
 const open = defineModel<boolean>('open', { required: true })
+const singleKeys = useSingleKeys()
 </script>
 
 <template>
@@ -12,6 +13,12 @@ const open = defineModel<boolean>('open', { required: true })
     description="Everything on the planner’s page can be done by keyboard."
   >
     <template #body>
+      <UCheckbox
+        v-model="singleKeys"
+        label="Single letters, figures and signs work as shortcuts"
+        description="Kept on this device. Without them Escape, arrows, and keys with Ctrl or Alt still work."
+        class="mb-4"
+      />
       <dl class="text-[15px]">
         <div
           v-for="line in shortcuts"

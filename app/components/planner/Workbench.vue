@@ -60,7 +60,7 @@ const showsPalette = ref(false)
 const [workingOpened, helpOpened, paletteOpened] = [useOpened(showsWorking), useOpened(showsHelp), useOpened(showsPalette)]
 useLoadedLater(['PlannerWorkingPanel', 'PlannerShortcutsHelp', 'PlannerPalette', 'RowsDialog', 'LoadsSpanTableDialog', 'RoofFormDialog', 'RoofImportDialog', 'LoadsRailChart'])
 const message = ref('')
-const { balance, swapDatum, nudge, step, workings } = useFaceActions(job, face, facePlan, selection, message)
+const { announced, balance, swapDatum, nudge, step, workings } = useFaceActions(job, face, facePlan, selection, message)
 
 /** The selected rail where it has a chart: with loads known and fixings to stand on. */
 const charted = computed(() => {
@@ -86,7 +86,9 @@ usePlannerKeys({
     />
     <main
       v-if="view.shows === 'sheet'"
-      class="min-w-0 flex-1 overflow-y-auto print:overflow-visible"
+      id="work"
+      tabindex="-1"
+      class="min-w-0 flex-1 overflow-y-auto outline-none print:overflow-visible"
     >
       <component
         :is="view.sheet"
@@ -163,6 +165,7 @@ usePlannerKeys({
         </p>
         <div
           v-if="view.shows === 'page'"
+          id="work"
           class="min-h-0 flex-1 overflow-y-auto"
           tabindex="0"
           role="region"
@@ -217,6 +220,13 @@ usePlannerKeys({
         />
       </aside>
     </template>
+    <p
+      aria-live="polite"
+      class="sr-only"
+      data-testid="announced"
+    >
+      {{ announced }}
+    </p>
     <LazyPlannerWorkingPanel
       v-if="workingOpened"
       v-model:open="showsWorking"
