@@ -85,6 +85,10 @@ describe('a supplier’s own spreadsheet', () => {
     expect(item.plate!.powerPerK).toBeCloseTo(-0.0034, 9)
     expect(item.clampZones.longEdge.fromMm).toBeCloseTo(241.3, 9)
   })
+  it('has its headings found below titles, and parts of two makers with one name kept apart', () => {
+    const { lines } = judged([['Price list', 'spring'], ['valid to', '2026-12-31'], heads, row, changedRow('Manufacturer', 'Dunlin')], 'modules')
+    expect(lines.map(line => [line.line, line.standing, (line.changes[0]!.item as Module).id])).toEqual([[4, 'new', 'puffin-405'], [5, 'new', 'puffin-405-dunlin']])
+  })
   it.each([
     ['Pmax (W)', '450', '450 W is 11.1 % off Vmp × Imp'],
     ['Length (in)', '', 'Long side is missing.'],

@@ -1,5 +1,5 @@
 import { cloneDeep, deburr, get, kebabCase, set } from 'es-toolkit/compat'
-import { type Catalogue, pairId, type Shelf, type Source, sourceKinds, sourceNames, type SourceKind } from '../../catalogue'
+import { type Catalogue, type Shelf, shelves, type Source, sourceKinds, sourceNames, type SourceKind } from '../../catalogue'
 import { type Outcome, done, refused } from '../../outcome'
 import { readCell, sameWord } from '../cell'
 import { freeId, sameItem } from '../changes'
@@ -20,6 +20,8 @@ export interface Given {
 
 type FigureColumn = Column & { is: 'figure' }
 const MOST_LINES = 2000
+/** Headings are looked for in so many rows. */
+const ROWS_ABOVE = 12
 
 /**
  * Reads tables of parts, one row a part. Nothing is taken: what was read is handed on to be judged, with what could not be read, and
@@ -28,8 +30,9 @@ const MOST_LINES = 2000
 export function readTables(tables: Table[], catalogue: Catalogue, given: Given): { lines: RawLine[], notes: string[] } {
   const lines: RawLine[] = []
   const notes: string[] = []
+  const makers = new Map<string, string>()
   for (const table of tables) {
-    const top = table.rows.findIndex(row => row.filter(cell => cell.trim()).length > 1)
+    const top = headingsRow(table, catalogue, given)
     if (top < 0) {
       if (table.rows.some(row => row.some(cell => cell.trim()))) notes.push(`“${table.name}” has no row of headings: nothing was read of it.`)
       continue
@@ -48,7 +51,7 @@ export function readTables(tables: Table[], catalogue: Catalogue, given: Given):
         continue
       }
       if (!columns.has(shelf)) columns.set(shelf, heads.map(head => head.trim() ? readHeading(shelf, head, catalogue.currency) : { is: 'unknown', heading: '', why: '' }))
-      lines.push(readRow(shelf, { table: table.name, line, cells }, columns.get(shelf)!, catalogue, given))
+      lines.push(readRow(shelf, { table: table.name, line, cells }, columns.get(shelf)!, catalogue, given, makers))
     }
     if (unplaced.length) notes.push(`“${table.name}”: nothing says on which shelf line ${unplaced.slice(0, 5).join(', ')}${unplaced.length > 5 ? ' …' : ''} belongs. Name the sheet after the shelf, give a column “${recordHeadings.shelf}”, or choose it here.`)
     const all = [...columns.values()]
@@ -61,38 +64,30 @@ export function readTables(tables: Table[], catalogue: Catalogue, given: Given):
   return { lines, notes }
 }
 
-function readRow(shelf: Shelf, { table, line, cells }: { table: string, line: number, cells: string[] }, columns: Column[], catalogue: Catalogue, given: Given): RawLine {
-  const problems: string[] = []
-  const cellOf = (what: RecordColumn): string => cells[columns.findIndex(column => column.is === 'record' && column.what === what)]?.trim() ?? ''
+/** Titles and notes may stand above the headings: of the first rows, the one with the most headings that are known. */
+function headingsRow({ name, rows }: Table, catalogue: Catalogue, given: Given): number {
+  const of = [shelfNamed(name) ?? given.shelf ?? shelves].flat()
+  const known = (row: string[]) => row.filter(cell => cell.trim() && of.some(shelf => readHeading(shelf, cell, catalogue.currency).is !== 'unknown')).length
+  const tries = rows.slice(0, ROWS_ABOVE).map((row, at) => ({ at, known: known(row), filled: row.filter(cell => cell.trim()).length })).filter(({ filled }) => filled > 1)
+  return tries.reduce((best, one) => one.known > best.known ? one : best, tries[0] ?? { at: -1, known: 0 }).at
+}
+
+interface Row { cells: string[], columns: Column[] }
+const cellOf = ({ cells, columns }: Row, what: RecordColumn): string => cells[columns.findIndex(column => column.is === 'record' && column.what === what)]?.trim() ?? ''
+
+function readRow(shelf: Shelf, { table, line, cells }: { table: string, line: number, cells: string[] }, columns: Column[], catalogue: Catalogue, given: Given, makers: Map<string, string>): RawLine {
+  const row: Row = { cells, columns }
   const filled = columns.map((column, c) => ({ column, text: cells[c]?.trim() ?? '' })).filter(({ text }) => text !== '')
   const own = filled.filter((one): one is { column: FigureColumn, text: string } => one.column.is === 'figure')
   const said = (path: string) => own.find(({ column }) => column.path === path)?.text ?? ''
 
-  const was = shelf === 'pairs' ? null : sameNamed(catalogue, shelf, cellOf('id'), said('maker'), said('name'))
+  const was = shelf === 'pairs' ? null : sameNamed(catalogue, shelf, cellOf(row, 'id'), said('maker'), said('name'))
   const item: Record<string, unknown> = was ? cloneDeep(was) as Record<string, unknown> : {}
-  const before = cloneDeep(item)
-  const late: RawLine['late'] = []
-  for (const { column, text } of own) {
-    // Parts are looked up once all lines are read: a file may bring them itself.
-    if (column.figure.is === 'part' || column.figure.is === 'parts') {
-      late.push({ figure: column.figure, path: column.path, label: column.label, text })
-      continue
-    }
-    const value = readCell(column.figure, text, column.unit, catalogue)
-    if (value.ok) set(item, column.path, value.value)
-    else problems.push(`${column.label}: ${value.problem}`)
-  }
+  const { problems, late } = readFigures(item, own, catalogue)
   if (!was) emptied(shelf, item, own)
-  const source = sourceFrom(cellOf('sourceBy'), cellOf('sourceNote'), cellOf('sourceOn'), given.source)
-  if (!source.ok) problems.push(source.problem)
-  else if (shelf === 'pairs') item.source = source.value
-  else if (!was) Object.assign(item, { source: source.value, figureSources: {}, retired: false, replaces: null })
-  else if (cellOf('sourceBy') && !sameItem(source.value, was.source)) item.source = source.value
-  else if (given.source) {
-    // What the file says otherwise than the shelf has its source; what it leaves alone keeps its own.
-    const changed = own.filter(({ column }) => !sameItem(get(before, column.path), get(item, column.path)))
-    item.figureSources = { ...(item.figureSources as object), ...Object.fromEntries(changed.map(({ column }) => [column.path, given.source])) }
-  }
+  const source = sourceFrom(cellOf(row, 'sourceBy'), cellOf(row, 'sourceNote'), cellOf(row, 'sourceOn'), given.source)
+  if (source.ok) putSource(shelf, item, was, row, own, source.value, given)
+  else problems.push(source.problem)
   for (const { column, text } of filled) {
     if (column.is !== 'source') continue
     const [by = '', note = '', on = ''] = text.split(';').map(one => one.trim())
@@ -101,15 +96,57 @@ function readRow(shelf: Shelf, { table, line, cells }: { table: string, line: nu
     else problems.push(`${column.label}: ${one.problem}`)
   }
   if (shelf !== 'pairs') {
-    if (cellOf('retired')) {
-      const retired = readCell({ path: 'retired', label: 'Retired', is: 'flag', yes: 'Retired', no: 'Offered' }, cellOf('retired'), null, catalogue)
-      if (retired.ok) item.retired = retired.value
-      else problems.push(`Retired: ${retired.problem}`)
-    }
-    if (cellOf('replaces')) item.replaces = cellOf('replaces')
-    item.id ??= cellOf('id') || freeId(catalogue, shelf, kebabCase(deburr(String(item.name ?? ''))) || shelfWords[shelf].one)
+    problems.push(...readStanding(item, row, catalogue))
+    item.id ??= cellOf(row, 'id') || newId(shelf, String(item.name ?? ''), String(item.maker ?? ''), catalogue, makers)
   }
-  return { table, line, shelf, item, was, problems, late, goesWith: cellOf('goesWith').split(';').map(one => one.trim()).filter(Boolean), source: source.ok ? source.value : null }
+  return { table, line, shelf, item, was, problems, late, goesWith: cellOf(row, 'goesWith').split(';').map(one => one.trim()).filter(Boolean), source: source.ok ? source.value : null }
+}
+
+/** Puts the figures that can be read into an item. Parts are looked up once all lines are read: a file may bring them itself. */
+function readFigures(item: Record<string, unknown>, own: { column: FigureColumn, text: string }[], catalogue: Catalogue): Pick<RawLine, 'problems' | 'late'> {
+  const problems: string[] = []
+  const late: RawLine['late'] = []
+  for (const { column: { figure, path, label, unit }, text } of own) {
+    if (figure.is === 'part' || figure.is === 'parts') {
+      late.push({ figure, path, label, text })
+      continue
+    }
+    const value = readCell(figure, text, unit, catalogue)
+    if (value.ok) set(item, path, value.value)
+    else problems.push(`${label}: ${value.problem}`)
+  }
+  return { problems, late }
+}
+
+/** Who answers for an item: of one that is there, what the file says otherwise has its source, and what it leaves alone keeps its own. */
+function putSource(shelf: Shelf, item: Record<string, unknown>, was: RawLine['was'], row: Row, own: { column: FigureColumn }[], source: Source | null, given: Given): void {
+  if (shelf === 'pairs') item.source = source
+  else if (!was) Object.assign(item, { source, figureSources: {}, retired: false, replaces: null })
+  else if (cellOf(row, 'sourceBy') && !sameItem(source, was.source)) item.source = source
+  else if (given.source) {
+    const changed = own.filter(({ column }) => !sameItem(get(was, column.path), get(item, column.path)))
+    item.figureSources = { ...(item.figureSources as object), ...Object.fromEntries(changed.map(({ column }) => [column.path, given.source])) }
+  }
+}
+
+/** Whether an item is retired, and what it replaces. */
+function readStanding(item: Record<string, unknown>, row: Row, catalogue: Catalogue): string[] {
+  if (cellOf(row, 'replaces')) item.replaces = cellOf(row, 'replaces')
+  const text = cellOf(row, 'retired')
+  if (!text) return []
+  const retired = readCell({ path: 'retired', label: 'Retired', is: 'flag', yes: 'Retired', no: 'Offered' }, text, null, catalogue)
+  if (!retired.ok) return [`Retired: ${retired.problem}`]
+  item.retired = retired.value
+  return []
+}
+
+/** An id made of a name; two makers may call their parts the same. */
+function newId(shelf: Shelf, name: string, maker: string, catalogue: Catalogue, makers: Map<string, string>): string {
+  const plain = freeId(catalogue, shelf, kebabCase(deburr(name)) || shelfWords[shelf].one)
+  const key = `${shelf}/${plain}`
+  const first = makers.get(key)
+  if (first === undefined) makers.set(key, maker)
+  return first === undefined || sameWord(first, maker) ? plain : freeId(catalogue, shelf, `${plain}-${kebabCase(deburr(maker))}`)
 }
 
 /** The part on the shelf that a row is about: by its id, else by its maker and name. */
@@ -128,7 +165,7 @@ function emptied(shelf: Shelf, item: Record<string, unknown>, own: { column: Fig
     for (const figure of figures) if (get(item, figure.path) === undefined && figure.optional) set(item, figure.path, null)
   }
   if (shelf === 'sets') item.supplyIds ??= []
-  if (shelf === 'mounts') for (const path of ['tools'] as const) item[path] ??= []
+  if (shelf === 'mounts') item.tools ??= []
 }
 
 function sourceFrom(by: string, note: string, on: string, given: Source | null): Outcome<Source | null> {
@@ -137,6 +174,3 @@ function sourceFrom(by: string, note: string, on: string, given: Source | null):
   if (!kind) return refused(`“${by}” is no source: write ${Object.values(sourceNames).join(', ').toLowerCase()}.`)
   return done({ by: kind, note: note || given?.note || '', on: on || given?.on || '' })
 }
-
-/** The item of a pairing, of its two ids. */
-export const pairItem = (railId: string, withId: string, source: Source | null): Record<string, unknown> => ({ id: pairId(railId, withId), railId, withId, source })
