@@ -1,5 +1,5 @@
 import { supplyFor } from '#core/trade'
-import { type ChosenParts, idsOf, offered, type PartField, setsFor, shelfOf, type WholeSet, wholeSets } from '#core/catalogue'
+import { chooseParts, type ChosenParts, type Ground, idsOf, nearestSet, offered, type PartField, type PartIds, setsFor, shelfOf, type WholeSet, wholeSets } from '#core/catalogue'
 
 /** So many sets that nobody has named are listed where none has a name. */
 const MOST_UNNAMED = 12
@@ -8,8 +8,11 @@ const partOf: Record<PartField, keyof ChosenParts> = { moduleId: 'module', railI
 /** Parts and sets of the shelf for the face in hand, each with what has to change with it: no part is wrong because another must follow. */
 export function usePartChoices() {
   const { face, facePlan, catalogue, commit } = useFace()
-  const parts = computed(() => facePlan.value.parts)
-  const ground = computed(() => ({ covering: face.value.covering.kind, support: face.value.supports.kind }))
+  // Every plan brings its parts anew; what goes with what is only asked again when others are chosen.
+  const chosenKey = computed(() => JSON.stringify([idsOf(facePlan.value.parts), { covering: face.value.covering.kind, support: face.value.supports.kind }]))
+  const asked = computed(() => JSON.parse(chosenKey.value) as [PartIds, Ground])
+  const parts = computed(() => chooseParts(catalogue.value, asked.value[0]))
+  const ground = computed(() => asked.value[1])
   const set = (values: Parameters<typeof arrayEdit>[1]) => commit(arrayEdit(face.value.id, values))
 
   const named = computed(() => setsFor(catalogue.value, parts.value, ground.value))
@@ -28,9 +31,9 @@ export function usePartChoices() {
     set({ ...idsOf(one.parts), ...(one.named && { supplyIds: one.named.supplyIds }) })
   }
 
-  function nearestWith(field: PartField, id: string): WholeSet | null {
+  function nearestWith(field: PartField, id: string) {
     const item = catalogue.value[shelfOf[field]].find(one => one.id === id)!
-    return wholeSets(catalogue.value, { ...parts.value, [partOf[field]]: item }, ground.value, field)[0] ?? null
+    return nearestSet(catalogue.value, { ...parts.value, [partOf[field]]: item }, ground.value, field)
   }
   const choicesOf = (field: PartField) => computed(() => {
     const own = idsOf(parts.value)[field]

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { seeded } from '../../tests/fixtures/random'
 import { after, changed } from '../../tests/fixtures/jobs'
 import { planJob } from '../plan'
-import { type Catalogue, type ChosenParts, chooseParts, coveringKinds, demoCatalogue, type Ground, idsOf, mismatches, partFields, setsFor, supportKinds, wholeSets } from './index'
+import { type Catalogue, type ChosenParts, chooseParts, coveringKinds, demoCatalogue, type Ground, idsOf, mismatches, nearestSet, partFields, setsFor, supportKinds, wholeSets } from './index'
 
 const starting = chooseParts(demoCatalogue, { moduleId: 'skerry-425', railId: 'bollard-light', mountId: 'limpet-flashed', clampsId: 'pinch-inch' })
 
@@ -36,6 +36,11 @@ describe('whole sets', () => {
         expect(set.changed.length).toBeGreaterThanOrEqual(sets[i - 1]?.changed.length ?? 0)
       }
       found += sets.length
+      if (keep) {
+        const nearest = nearestSet(catalogue, chosen, ground, keep)
+        expect(nearest?.changed.length).toBe(sets[0]?.changed.length)
+        if (nearest) expect(mismatches(catalogue, nearest.parts, ground)).toEqual([])
+      }
       // Named ones for choosing anew never hold what is retired.
       for (const { parts, named } of setsFor(catalogue, chosen, ground)) {
         expect([parts.rail, parts.mount, parts.clamps, named!].some(part => part.retired)).toBe(false)

@@ -25,6 +25,29 @@ export function wholeSets(catalogue: Catalogue, chosen: ChosenParts, ground: Gro
   }).sort((a, b) => a.changed.length - b.changed.length || Number(!a.named) - Number(!b.named))
 }
 
+/**
+ * The set with the fewest changes that holds a part as it is chosen, as {@link wholeSets} would give it first but for names, without going through
+ * them all: to a rail, mount and clamps are found one by one. Null where nothing goes with it.
+ */
+export function nearestSet(catalogue: Catalogue, chosen: ChosenParts, ground: Ground, keep: PartField): Pick<WholeSet, 'parts' | 'changed'> | null {
+  const fits = (mount: ChosenParts['mount']) => goesOn(mount, ground)
+  const grips = (clamps: ChosenParts['clamps']) => gripsFrame(clamps, chosen.module)
+  const first = <T extends { id: string, retired: boolean }>(railId: string, own: T, items: T[], field: PartField, suits: (item: T) => boolean): T | undefined =>
+    suits(own) && goesWith(catalogue, railId, own.id) ? own : keep === field ? undefined : items.find(item => !item.retired && suits(item) && goesWith(catalogue, railId, item.id))
+  let best: { parts: ChosenParts, changed: PartField[] } | null = null
+  for (const rail of keep === 'railId' ? [chosen.rail] : [chosen.rail, ...catalogue.rails.filter(item => !item.retired && item.id !== chosen.rail.id)]) {
+    const mount = first(rail.id, chosen.mount, catalogue.mounts, 'mountId', fits)
+    const clamps = mount && first(rail.id, chosen.clamps, catalogue.clamps, 'clampsId', grips)
+    if (!clamps) continue
+    const parts = { module: chosen.module, rail, mount, clamps }
+    const [before, after] = [idsOf(chosen), idsOf(parts)]
+    const changed = partFields.filter(field => after[field] !== before[field])
+    if (!best || changed.length < best.changed.length) best = { parts, changed }
+    if (!changed.length) break
+  }
+  return best
+}
+
 const namedSet = ({ sets }: Catalogue, { rail, mount, clamps }: ChosenParts): PartSet | null =>
   offered(sets).find(set => set.railId === rail.id && set.mountId === mount.id && set.clampsId === clamps.id) ?? null
 
