@@ -68,6 +68,8 @@ export async function typeOver(page: Page, label: string, text: string): Promise
 export async function choose(page: Page, label: string, option: string | RegExp): Promise<void> {
   await page.getByLabel(label, { exact: true }).first().click()
   await page.getByRole('option', { name: option }).first().click()
+  // A list that closes gives the focus back: what is typed next must not go to it.
+  await expect(page.getByRole('listbox')).toHaveCount(0)
 }
 
 /** Loads a fresh job by European rules and has an engineer asked for, whom nobody has named: a stop that only a name takes away. */

@@ -123,6 +123,10 @@ const patternChoices = computed(() => (Object.keys(patternNames) as FixingPatter
       :choices="clampChoices"
       @choose="choosePart('clampsId', $event)"
     />
+    <SlipAllFaces
+      what="parts"
+      :array="['railId', 'mountId', 'clampsId', 'supplyIds']"
+    />
     <FieldChoiceField
       label="Fixing pattern"
       :value="array.fixingPattern"

@@ -96,6 +96,10 @@ const shownRows = computed(() => [...rows.value].reverse())
     :choices="moduleChoices"
     @choose="choosePart('moduleId', $event)"
   />
+  <SlipAllFaces
+    what="module"
+    :array="['moduleId', 'railId', 'mountId', 'clampsId', 'supplyIds']"
+  />
   <FieldChoiceField
     label="Modules lie"
     :value="array.orientation"

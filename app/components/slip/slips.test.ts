@@ -25,6 +25,30 @@ mockNuxtImport('usePlanner', () => () => ({
 
 const noFigure = /\bNaN\b|\bInfinity\b|\bundefined\b|\[object/
 
+describe('the same on all faces', () => {
+  const three = () => {
+    const job = threeRowsOfSix()
+    const [face] = job.faces
+    return { ...job, faces: [face!, { ...face!, id: 'back', covering: { ...usualCovering('slate', true) } }, { ...face!, id: 'side', covering: { kind: 'coursed-shingle' as const, exposureMm: 127, firstCourseMm: 99 } }] }
+  }
+  it('takes parts and covering over in one change, and leaves each face its own first course', async () => {
+    const { press, job, edits, wrapper } = await mountOnJob(SurveyCovering, three())
+    await press('Same covering and parts on 2 other faces')
+    expect(edits).toHaveLength(1)
+    const [own, back, side] = job.value.faces.map(face => face.covering)
+    expect(back).toEqual(own)
+    expect(side).toEqual({ ...own, firstCourseMm: 99 })
+    expect(wrapper.text()).not.toContain('other face')
+  })
+  it('names small parts that one face has and another lacks as a difference', async () => {
+    const job = three()
+    job.faces[1]!.array = { ...job.faces[1]!.array, supplyIds: ['gull-lug'] }
+    const { press, job: after } = await mountOnJob(SlipRails, { ...job, faces: job.faces.slice(0, 2) })
+    await press('Same parts on the other face')
+    expect(after.value.faces[1]!.array.supplyIds).toEqual([])
+  })
+})
+
 describe('rows', () => {
   it('are dropped, added and held by button, and every figure has its unit', async () => {
     const { press, plan, wrapper } = await mountOnJob(SlipRows, threeRowsOfSix())

@@ -107,6 +107,11 @@ const perArea = computed(() => {
     :choices="[{ label: 'Centre-nailed', value: 'centre' }, { label: 'Head-nailed', value: 'head' }]"
     @choose="covering.kind === 'slate' && put({ ...covering, nailing: $event })"
   />
+  <SlipAllFaces
+    what="covering and parts"
+    covering
+    :array="['railId', 'mountId', 'clampsId', 'supplyIds']"
+  />
   <dl class="mt-2">
     <SlipLine
       v-if="covering.kind === 'slate'"
