@@ -43,7 +43,11 @@ function decoded(bytes: Buffer): string {
   }
 }
 
-const csvTable = (bytes: Buffer, name: string): Table => ({ name: name.replace(/\.[a-z]+$/i, ''), rows: Papa.parse<string[]>(decoded(bytes), { skipEmptyLines: false }).data })
+/** A cell that a spreadsheet would take for a formula was written with a mark before it. */
+const unmarked = (cell: string): string => cell.replace(/^'(?=[=+\-@])/, '')
+const csvTable = (bytes: Buffer, name: string): Table => ({
+  name: name.replace(/\.[a-z]+$/i, ''), rows: Papa.parse<string[]>(decoded(bytes), { skipEmptyLines: false }).data.map(row => row.map(unmarked)),
+})
 
 async function workbookTables(bytes: Buffer): Promise<Table[] | null> {
   const workbook: Workbook = new ExcelJS.Workbook()
@@ -67,17 +71,20 @@ function cellText(cell: Cell): string {
   return typeof value === 'boolean' ? (value ? 'yes' : 'no') : cell.text
 }
 
+/** Figures as numbers, so that a spreadsheet can reckon with them and takes none for a formula; a name such as 0425 stays as it is. */
+const asNumber = (text: string): string | number => text && String(Number(text)) === text ? Number(text) : text
+
 /** The shelf as a workbook, a sheet a kind of part. */
 export async function partsXlsx(catalogue: Catalogue): Promise<Buffer> {
   const workbook: Workbook = new ExcelJS.Workbook()
   for (const { name, rows } of writeTables(catalogue)) {
     const sheet = workbook.addWorksheet(name, { views: [{ state: 'frozen', ySplit: 1 }] })
-    for (const [r, row] of rows.entries()) sheet.addRow(row.map(text => r > 0 && /^-?\d+(\.\d+)?$/.test(text) ? Number(text) : text))
+    for (const row of rows) sheet.addRow(row.map(asNumber))
     sheet.getRow(1).font = { bold: true }
     for (const column of sheet.columns) column.width = 16
   }
   return Buffer.from(await workbook.xlsx.writeBuffer())
 }
 
-export const partsCsv = (table: Table): string => Papa.unparse(table.rows, { newline: '\r\n', escapeFormulae: true })
+export const partsCsv = (table: Table): string => Papa.unparse(table.rows.map(row => row.map(asNumber)), { newline: '\r\n', escapeFormulae: true })
 export const partsJson = (catalogue: Catalogue): string => `${JSON.stringify(shelfFile(catalogue), null, 2)}\n`
