@@ -11,20 +11,19 @@ const middle = (values: number[]): number => sorted(values)[Math.floor(values.le
 const p95 = (values: number[]): number => sorted(values)[Math.ceil(0.95 * values.length) - 1]!
 const ms = (value: number): string => `${Math.round(value)} ms`
 
-interface Weight { js: number, worker: number, css: number, sent: number }
+interface Weight { js: number, worker: number, css: number }
 
-/** What a page fetches until it rests, bytes: of scripts and styles as gzip makes them, and all that was sent over the wire. */
+/** Scripts and styles that a page fetches until it rests, bytes as gzip makes them. */
 async function weigh(browser: Browser, address: string): Promise<Weight> {
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 } })
   const page = await context.newPage()
-  const weight: Weight = { js: 0, worker: 0, css: 0, sent: 0 }
+  const weight: Weight = { js: 0, worker: 0, css: 0 }
   const read: Promise<void>[] = []
   page.on('response', (response) => {
     read.push((async () => {
       const bytes = await response.body()
       const kind = /worker.*\.js$/.test(response.url()) ? 'worker' : response.url().endsWith('.js') ? 'js' : response.url().endsWith('.css') ? 'css' : null
       if (kind) weight[kind] += gzipSync(bytes).length
-      weight.sent += (await response.request().sizes()).responseBodySize
     })())
   })
   await page.goto(address)
@@ -83,15 +82,15 @@ const idOf = async (job: object) => ((await (await page.request.post(`${app}/api
 const [houses, rails] = [{ 40: await idOf(forty), 200: await idOf(eight) }, `/jobs/2d0c7f7a-0f5e-4f6c-8f10-5a4b3c2d0007/rails`]
 
 const views = [['bare page', bare], ['jobs', app], ['shelf', `${app}/shelf`], ['a job, before its first dialog', `${app}${rails}`]] as const
-console.log('page                            JavaScript   worker     CSS   all sent   largest paint (middle of', RUNS, 'runs, least)')
+console.log('page                            JavaScript   worker     CSS   largest paint (middle of', RUNS, 'runs, least)')
 for (const [name, address] of views) {
-  const { js, worker, css, sent } = await weigh(browser, address)
+  const { js, worker, css } = await weigh(browser, address)
   const paints: number[] = []
   for (let run = 0; run < RUNS; run++) paints.push(await largestPaint(browser, address))
   const kb = (bytes: number) => `${Math.round(bytes / 1000)} kB`
-  console.log(name.padEnd(32), kb(js).padStart(9), kb(worker).padStart(8), kb(css).padStart(7), kb(sent).padStart(10), `  ${ms(middle(paints))}, ${ms(Math.min(...paints))}`)
+  console.log(name.padEnd(32), kb(js).padStart(9), kb(worker).padStart(8), kb(css).padStart(7), `  ${ms(middle(paints))}, ${ms(Math.min(...paints))}`)
 }
-console.log('\nJavaScript, worker and CSS are gzip’s sizes; what is sent is brotli’s.\n')
+console.log('\nSizes are gzip’s; what a browser asks for is brotli’s, and smaller.\n')
 for (const [modules, id] of Object.entries(houses)) {
   await page.goto(`${app}/jobs/${id}/rows`)
   await page.getByTestId('totals').getByText('modules').waitFor()
