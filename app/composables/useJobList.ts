@@ -9,7 +9,7 @@ const AGAIN_MS = 400
 export function useJobList() {
   const { data: jobs, error, refresh } = useFetch<JobLine[]>('/api/jobs', { deep: false })
   watch(jobs, (now) => {
-    if (now?.some(job => !job.archived && !job.summary)) setTimeout(() => void refresh(), AGAIN_MS)
+    if (now?.some(job => !job.archived && !job.failed && !job.summary)) setTimeout(() => void refresh(), AGAIN_MS)
   })
 
   async function asked<T>(request: () => Promise<T>): Promise<Outcome<T>> {

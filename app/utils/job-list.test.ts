@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { type JobLine, jobsShown } from './job-list'
 
 const line = (title: string, place: string, createdAt: string, updatedAt: string, stops: number | null, archived = false): JobLine =>
-  ({ jobId: title, title, place, units: 'metric', createdAt, updatedAt, archived, summary: stops === null ? null : { totals: { stops } as NonNullable<JobLine['summary']>['totals'], face: null } })
+  ({ jobId: title, title, place, units: 'metric', createdAt, updatedAt, archived, failed: false, summary: stops === null ? null : { totals: { stops } as NonNullable<JobLine['summary']>['totals'], face: null } })
 const jobs = [
   line('9 Fen Road', 'Brackwater', '2026-05-01', '2026-05-09', 2),
   line('14 Fen Road', 'Brackwater', '2026-05-02', '2026-05-03', 0),

@@ -11,6 +11,8 @@ export interface JobLine {
   createdAt: string
   updatedAt: string
   archived: boolean
+  /** Whether the server could not plan it. */
+  failed: boolean
   summary: { totals: PlanTotals, face: { along: Interval, up: Interval, region: Region, rows: { leftMm: number, rightMm: number, bottomMm: number, topMm: number }[] } | null } | null
 }
 

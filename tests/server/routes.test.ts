@@ -232,6 +232,14 @@ describe('jobs', () => {
     expect((await office.ask('delete', '/api/shelf/pairs/bollard-light--limpet-flashed', { as })).status).toBe(200)
     expect((await listOf(as))[0]!.summary!.totals).toMatchObject({ modules: 6, stops: 1 })
   })
+  it('are listed though one of them can’t be planned', async () => {
+    const as = await otherFirm()
+    const broken = threeRowsOfSix()
+    const bad = await freshJob(as.firmId, { ...broken, faces: broken.faces.map(face => ({ ...face, array: { ...face.array, moduleId: 'gone' } })) })
+    const good = await freshJob(as.firmId)
+    const list = await listOf(as) as (Listed & { failed: boolean })[]
+    expect(Object.fromEntries(list.map(job => [job.jobId, [job.failed, job.summary?.totals.modules ?? null]]))).toEqual({ [bad]: [true, null], [good]: [false, 18] })
+  })
   it('of a whole season are answered before all are worked out, and are all there in the end', async () => {
     const as = await otherFirm()
     await asFirm(as.firmId, 'insert into jobs (firm_id, document) select $1, jsonb_set($2::jsonb, \'{title}\', to_jsonb(\'Job \' || n)) from generate_series(1, 300) as n', [as.firmId, JSON.stringify(threeRowsOfSix())])

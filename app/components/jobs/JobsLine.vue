@@ -62,7 +62,7 @@ const menu = computed(() => [[
       <span
         v-else
         class="text-[15px] text-muted"
-      >{{ job.archived ? 'Archived' : 'Working it out…' }}</span>
+      >{{ job.failed ? 'Can’t be worked out' : job.archived ? 'Archived' : 'Working it out…' }}</span>
     </NuxtLink>
     <UDropdownMenu
       :items="menu"

@@ -15,19 +15,28 @@ export default defineEventHandler(async (event) => {
   const stateOf = (version: number) => `${version}@${build}`
   const stale = listed.filter(job => !job.archived && job.summaryOf !== stateOf(job.version))
   const fresh = new Map<string, JobSummary>()
+  const failed = new Set<string>()
   if (stale.length) {
     const end = Date.now() + MOST_MS
     const { catalogue, jobs } = await inFirm(event, async ({ client }) => ({ catalogue: await loadCatalogue(client), jobs: await findJobs(client, stale.map(job => job.jobId)) }))
     const done: { jobId: string, version: number, summary: JobSummary }[] = []
+    let tried = 0
     // A season takes longer to plan than a transaction should stay open.
     for (const { jobId, job, version } of jobs) {
-      if (done.length && Date.now() > end) break
-      done.push({ jobId, version, summary: summaryOf(planJob(job, catalogue)) })
+      if (tried++ && Date.now() > end) break
+      try {
+        done.push({ jobId, version, summary: summaryOf(planJob(job, catalogue)) })
+      }
+      catch (error) {
+        // One job must not keep the others from being seen.
+        console.error(`Job ${jobId} can’t be planned for the list:`, error)
+        failed.add(jobId)
+      }
     }
     await inFirm(event, async ({ client }) => {
       for (const { jobId, version, summary } of done) await saveSummary(client, jobId, version, summary, stateOf(version))
     })
     for (const { jobId, summary } of done) fresh.set(jobId, summary)
   }
-  return listed.map(({ summaryOf: known, ...job }) => ({ ...job, summary: fresh.get(job.jobId) ?? (job.archived || known === stateOf(job.version) ? job.summary : null) }))
+  return listed.map(({ summaryOf: known, ...job }) => ({ ...job, failed: failed.has(job.jobId), summary: fresh.get(job.jobId) ?? (job.archived || known === stateOf(job.version) ? job.summary : null) }))
 })
