@@ -1,4 +1,4 @@
-import { cloneDeep, get, kebabCase, deburr, set } from 'es-toolkit/compat'
+import { cloneDeep, kebabCase, deburr, set } from 'es-toolkit/compat'
 import { type Catalogue, type Item, type ItemOf, pairId, type Shelf, type Source } from '#core/catalogue'
 import type { Problem } from '#core/outcome'
 import { applyChanges, type Change, checkItem, companionsFor, freeId, type Group, sameItem, shelfWords, successionOf, type Used, usesOf } from '#core/shelf'
@@ -69,5 +69,3 @@ export function withFigure(draft: PartDraft, path: string, value: unknown): Part
   set(item, path, value)
   return { ...draft, item }
 }
-
-export const figureIn = (draft: PartDraft, path: string): unknown => get(draft.item, path)

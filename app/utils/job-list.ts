@@ -1,5 +1,4 @@
-import type { Interval, Region } from '#core/geometry'
-import type { PlanTotals } from '#core/plan'
+import type { JobSummary } from '#core/plan'
 import type { UnitSystem } from '#core/units'
 
 /** A job as the list shows it; its figures are null until the server has worked them out. */
@@ -13,7 +12,7 @@ export interface JobLine {
   archived: boolean
   /** Whether the server could not plan it. */
   failed: boolean
-  summary: { totals: PlanTotals, face: { along: Interval, up: Interval, region: Region, rows: { leftMm: number, rightMm: number, bottomMm: number, topMm: number }[] } | null } | null
+  summary: JobSummary | null
 }
 
 /** How the list is sorted. */

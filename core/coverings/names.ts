@@ -1,10 +1,6 @@
 import type { Covering } from '../job'
 
-/** Coverings as they are named to a person. */
-export const coveringNames: Record<Covering['kind'], string> = {
-  'coursed-shingle': 'Coursed shingle', 'interlocking-tile': 'Interlocking tile', 'plain-tile': 'Plain tile', 'slate': 'Slate',
-  'pressed-metal-tile': 'Pressed metal tile', 'screwed-sheet': 'Screwed metal sheet', 'standing-seam': 'Standing seam', 'felt-and-battens': 'Felt and battens (for an in-roof array)',
-}
+export { coveringNames } from '../catalogue'
 
 /** A covering of a kind at usual sizes (common practice), to be typed over with what the tape reads. */
 export function usualCovering(kind: Covering['kind'], imperial: boolean): Covering {

@@ -39,7 +39,10 @@ export interface ShelfLine {
   changes: Change[]
 }
 
-/** Judges lines together: they may name each other. Those that can be taken carry the changes that take them. */
+/**
+ * Judges lines together: they may name each other. Those that can be taken carry the changes that take them, each on top of those before it, to be
+ * made in the order of the lines.
+ */
 export function judgedLines(raw: RawLine[], catalogue: Catalogue, used: Used): ShelfLine[] {
   // As if all that is readable by itself were on the shelf: names and references are looked up in it.
   let whole = catalogue
@@ -51,6 +54,7 @@ export function judgedLines(raw: RawLine[], catalogue: Catalogue, used: Used): S
   for (const { shelf, read } of drafts) if (read.ok) after = withItem(after, shelf, read.value)
   for (const pair of pairs) if (pair.ok) after = withItem(after, 'pairs', pair.item)
   const seen = new Map<string, number>()
+  let running = catalogue
   return drafts.map(({ read, ...line }): ShelfLine => {
     const key = `${line.shelf}/${String(line.item.id)}`
     const first = seen.get(key)
@@ -64,8 +68,10 @@ export function judgedLines(raw: RawLine[], catalogue: Catalogue, used: Used): S
     ]
     const base = { table: line.table, line: line.line, shelf: line.shelf, name: titleOf(line, after) }
     if (!read.ok || problems.length) return { ...base, standing: 'refused', problems: [...new Set(problems)], gaps: [], changes: [] }
-    const fresh = own.flatMap(pair => pair.ok && !findItem(catalogue, 'pairs', pair.item.id) ? [{ shelf: 'pairs' as const, item: pair.item, was: null }] : [])
-    return { ...base, ...standingOf(line.shelf, read.value, catalogue, used, fresh), problems: [], gaps: gapsOf(after, line.shelf, read.value) }
+    const fresh = own.flatMap(pair => pair.ok && !findItem(running, 'pairs', pair.item.id) ? [{ shelf: 'pairs' as const, item: pair.item, was: null }] : [])
+    const standing = standingOf(line.shelf, read.value, catalogue, running, used, fresh)
+    for (const change of standing.changes) running = withItem(running, change.shelf, change.item as Item)
+    return { ...base, ...standing, problems: [], gaps: gapsOf(after, line.shelf, read.value) }
   })
 }
 
@@ -73,13 +79,17 @@ export function judgedLines(raw: RawLine[], catalogue: Catalogue, used: Used): S
 const isRead = (line: RawLine, path: string): boolean => line.problems.some(problem => problem.startsWith(labelAt(line.shelf, path)))
 const labelAt = (shelf: Shelf, path: string): string => shelfWords[shelf].groups.flatMap(group => group.figures).find(figure => figure.path === path)?.label ?? '\u0000'
 
-function standingOf(shelf: Shelf, item: Item, catalogue: Catalogue, used: Used, pairs: Change[]): Pick<ShelfLine, 'standing' | 'changes'> {
-  const now = findItem(catalogue, shelf, item.id)
+/**
+ * @param catalogue the shelf as the file found it: what says the same as it changes nothing
+ * @param running the shelf after the lines before
+ */
+function standingOf(shelf: Shelf, item: Item, catalogue: Catalogue, running: Catalogue, used: Used, pairs: Change[]): Pick<ShelfLine, 'standing' | 'changes'> {
+  const now = findItem(running, shelf, item.id)
   if (!now) return { standing: 'new', changes: [{ shelf, item, was: null }, ...pairs] }
-  if (sameItem(now, item)) return { standing: pairs.length ? 'changed' : 'same', changes: pairs }
+  if (sameItem(findItem(catalogue, shelf, item.id), item)) return { standing: pairs.length ? 'changed' : 'same', changes: pairs }
   const change = { shelf, item, was: now }
-  if (!usesOf(used, shelf, item.id) || shelf === 'pairs' || applyChanges(catalogue, [change], used).ok) return { standing: 'changed', changes: [change, ...pairs] }
-  const succession = successionOf(catalogue, shelf, item as ItemOf<Exclude<Shelf, 'pairs'>>)
+  if (!usesOf(used, shelf, item.id) || shelf === 'pairs' || applyChanges(running, [change], used).ok) return { standing: 'changed', changes: [change, ...pairs] }
+  const succession = successionOf(running, shelf, item as ItemOf<Exclude<Shelf, 'pairs'>>)
   const id = (succession[1]!.item as Item).id
   const moved = pairs.map((one): Change => {
     const pair = one.item as ItemOf<'pairs'>

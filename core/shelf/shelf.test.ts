@@ -176,6 +176,23 @@ describe('a part that jobs use', () => {
     expect(lines[0]).toMatchObject({ standing: 'in-place' })
     expect(applyChanges(demoCatalogue, lines[0]!.changes, used).ok).toBe(true)
   })
+  it('is followed together with others that go with it: a whole system in new figures, in one file', () => {
+    const all: Used = { rails: { 'bollard-light': 2 }, mounts: { 'limpet-flashed': 2 }, clamps: { 'pinch-inch': 1 } }
+    const file = shelfFile({
+      ...demoCatalogue, rails: demoCatalogue.rails.map(rail => ({ ...rail, massKgPerM: rail.massKgPerM + 0.01 })),
+      mounts: demoCatalogue.mounts.map(mount => ({ ...mount, massKg: mount.massKg + 0.01 })), clamps: demoCatalogue.clamps.map(clamps => ({ ...clamps, gapMm: clamps.gapMm + 0.5 })),
+    })
+    const read = readShelfFile(JSON.parse(JSON.stringify(file)), demoCatalogue, null)
+    if (!read.ok) throw new Error(read.problems[0]!.sentence)
+    const lines = judgedLines(read.value.lines, demoCatalogue, all)
+    expect(lines.filter(line => line.standing === 'in-place').map(line => line.name)).toEqual(['Bollard light rail', 'Limpet flashed foot', 'Pinch clamps, one inch past'])
+    const taken = applyChanges(demoCatalogue, lines.flatMap(line => line.changes), all)
+    if (!taken.ok) throw new Error(JSON.stringify(taken.problems))
+    const after = taken.value.catalogue
+    expect(after.sets.find(set => set.id === 'shingle-light')).toMatchObject({ railId: 'bollard-light-2', mountId: 'limpet-flashed-2', clampsId: 'pinch-inch-2' })
+    for (const set of after.sets) expect(gapsOf(after, 'sets', set)).toEqual([])
+    expect(findItem(after, 'rails', 'bollard-light')).toEqual({ ...demoCatalogue.rails[0], retired: true })
+  })
   it('is not taken away for good, nor is what others name', () => {
     expect(keptBy(demoCatalogue, 'modules', 'skerry-425', used)).toContain('3 jobs')
     expect(keptBy(demoCatalogue, 'rails', 'bollard-deep', {})).toContain('Shingle, deep rail')

@@ -1,6 +1,6 @@
 import type { PoolClient } from 'pg'
 import { type HistoryEntry, type Job, upgraded } from '#core/job'
-import type { JobSummary } from '../utils/job-summary'
+import type { JobSummary } from '#core/plan'
 
 export interface StoredJob { jobId: string, job: Job, version: number, updatedAt: string }
 

@@ -87,6 +87,22 @@ test('a part is typed, refused by what its plate says, mended, copied, retired a
   await expect(page.getByRole('button', { name: 'Lantern 450' })).toHaveCount(0)
 })
 
+test('what is typed of a part and not saved is there again after going elsewhere, and can be put back', async ({ page }) => {
+  await goTo(page, '/shelf/clamps')
+  await page.getByRole('button', { name: 'Hawser grip clamps' }).click()
+  await typeOver(page, 'Gap between modules', '21 mm')
+  await page.getByRole('button', { name: 'Pinch hidden end clamps' }).click()
+  await expect(page.getByLabel('Gap between modules')).toHaveValue('6.35 mm')
+  await page.getByRole('link', { name: /^Rails/ }).click()
+  await page.getByRole('link', { name: /^Clamps/ }).click()
+  await expect(page.getByText('not saved')).toHaveCount(1)
+  await page.getByRole('button', { name: 'Hawser grip clamps' }).click()
+  await expect(page.getByLabel('Gap between modules')).toHaveValue('21 mm')
+  await page.getByRole('button', { name: 'Put back' }).click()
+  await expect(page.getByLabel('Gap between modules')).toHaveValue('18 mm')
+  await expect(page.getByText('not saved')).toHaveCount(0)
+})
+
 test('choosing a covering offers the sets that go through it, and a part brings along what must change with it', async ({ page }) => {
   await openStage(page, await freshJob(), 'survey')
   await page.getByRole('tab', { name: 'Covering' }).click()

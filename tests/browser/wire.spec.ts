@@ -1,4 +1,4 @@
-import { expect, freshJob, goTo, test } from './support'
+import { expect, freshJob, goTo, openStage, test } from './support'
 
 test('what goes over the wire is packed: files once at the build, kept for good by their hash, answers as they are made', async ({ page }) => {
   await goTo(page, '/')
@@ -27,4 +27,19 @@ test('what goes over the wire is packed: files once at the build, kept for good 
   expect(await packed.json()).toEqual(await plain.json())
   const pdf = await page.request.get(`${address}/mark-out.pdf`)
   expect(pdf.headers()['content-encoding']).toBeUndefined()
+})
+
+test('a dialog that was never opened opens without a signal, some seconds after the page stands', async ({ page }) => {
+  await openStage(page, await freshJob(), 'rows')
+  const fetched = () => page.evaluate(() => performance.getEntriesByType('resource').filter(one => one.name.endsWith('.js')).length)
+  await page.reload()
+  await expect(page.getByTestId('totals')).toContainText('modules')
+  const before = await fetched()
+  await expect.poll(fetched, { timeout: 20_000 }).toBeGreaterThan(before + 3)
+  await page.waitForLoadState('networkidle')
+  await page.context().setOffline(true)
+  await page.getByRole('button', { name: 'Shortcuts' }).click()
+  await expect(page.getByRole('dialog', { name: 'Shortcuts' })).toBeVisible()
+  await page.keyboard.press('Escape')
+  await page.context().setOffline(false)
 })

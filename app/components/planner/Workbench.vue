@@ -58,7 +58,10 @@ const showsWorking = ref(false)
 const showsHelp = ref(false)
 const showsPalette = ref(false)
 const [workingOpened, helpOpened, paletteOpened] = [useOpened(showsWorking), useOpened(showsHelp), useOpened(showsPalette)]
-useLoadedLater(['PlannerWorkingPanel', 'PlannerShortcutsHelp', 'PlannerPalette', 'RowsDialog', 'LoadsSpanTableDialog', 'RoofFormDialog', 'RoofImportDialog', 'LoadsRailChart'])
+useLoadedLater([
+  () => import('./WorkingPanel.vue'), () => import('./ShortcutsHelp.vue'), () => import('./Palette.vue'), () => import('../rows/RowsDialog.vue'), () => import('../loads/SpanTableDialog.vue'),
+  () => import('../roof/RoofFormDialog.vue'), () => import('../roof/RoofImportDialog.vue'), () => import('../loads/RailChart.vue'),
+])
 const message = ref('')
 const { announced, balance, swapDatum, nudge, step, workings } = useFaceActions(job, face, facePlan, selection, message)
 

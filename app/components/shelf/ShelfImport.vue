@@ -65,7 +65,8 @@ const lines = computed(() => (read.value?.lines ?? []).map((line) => {
 }).sort((a, b) => order.indexOf(a.standing) - order.indexOf(b.standing)))
 const waiting = computed(() => lines.value.some(line => line.standing === 'waits'))
 const counts = computed(() => order.map(standing => ({ standing, n: lines.value.filter(line => line.standing === standing).length })).filter(({ n }) => n))
-const changes = computed(() => lines.value.flatMap(line => line.changes))
+/** In the order of the file: later lines stand on earlier ones. */
+const changes = computed(() => (read.value?.lines ?? []).flatMap(line => line.changes))
 const taking = computed(() => lines.value.filter(line => line.changes.length).length)
 const refusedLines = computed(() => lines.value.filter(line => line.standing === 'refused').length)
 

@@ -6,8 +6,10 @@ import { figuresOf, type Group, keptBy, shelfWords, type Used, usesOf } from '#c
 import type { UnitSystem } from '#core/units'
 
 /** A part with all its figures, to be typed, looked at, copied, retired or taken away. */
-const { start, catalogue, used, units, told } = defineProps<{
+const { start, unsaved, catalogue, used, units, told } = defineProps<{
   start: PartDraft
+  /** What was typed of it before and not saved. */
+  unsaved: PartDraft | null
   catalogue: Catalogue
   used: Used
   units: UnitSystem
@@ -15,10 +17,12 @@ const { start, catalogue, used, units, told } = defineProps<{
   told: string
 }>()
 const { change } = inject<ReturnType<typeof useShelf>>('shelf')!
-const emit = defineEmits<{ saved: [id: string, said: string], copy: [item: Item], remove: [item: Item], close: [] }>()
+const emit = defineEmits<{ saved: [of: PartDraft, id: string, said: string], draft: [draft: PartDraft, differs: boolean], copy: [item: Item], remove: [item: Item], close: [] }>()
 
-const draft = shallowRef(start)
+const draft = shallowRef(unsaved ?? start)
+// The shelf as the server has it now: what was typed on an older state stays, and saving it tells who was there meanwhile.
 watch(() => start, (next) => {
+  if (changed.value) return
   draft.value = next
   tried.value = false
   failed.value = ''
@@ -65,6 +69,12 @@ const busy = ref(false)
 const uses = computed(() => draft.value.was ? usesOf(used, shelf.value, draft.value.was.id) : 0)
 const jobs = (n: number) => `${n} ${n === 1 ? 'job' : 'jobs'}`
 const changed = computed(() => !draft.value.was || JSON.stringify(draft.value.item) !== JSON.stringify(draft.value.was))
+watch(draft, now => emit('draft', now, changed.value && now !== start))
+function putBack() {
+  draft.value = start
+  tried.value = false
+  failed.value = ''
+}
 const kept = computed(() => draft.value.was ? keptBy(catalogue, shelf.value, draft.value.was.id, used) : null)
 
 async function tell(asked: Promise<Outcome<true>>, id: string, done: string) {
@@ -72,7 +82,10 @@ async function tell(asked: Promise<Outcome<true>>, id: string, done: string) {
   const outcome = await asked
   busy.value = false
   failed.value = outcome.ok ? '' : outcome.problem
-  if (outcome.ok) emit('saved', id, done)
+  if (!outcome.ok) return
+  const of = draft.value
+  draft.value = start
+  emit('saved', of, id, done)
 }
 async function save() {
   tried.value = true
@@ -116,7 +129,7 @@ const title = computed(() => 'name' in draft.value.item && draft.value.item.name
       class="min-h-0 flex-1 overflow-y-auto px-4 pt-3 pb-6"
     >
       <p
-        v-if="uses && shelf !== 'pairs' && shelf !== 'supplies'"
+        v-if="uses"
         class="mb-3 border-l-4 border-chalk-400 py-0.5 pl-3 text-[15px]"
       >
         {{ jobs(uses) }} {{ uses === 1 ? 'uses' : 'use' }} it. Other figures are saved as a new part in its place; only prices change for those jobs too.
@@ -259,7 +272,15 @@ const title = computed(() => 'name' in draft.value.item && draft.value.item.name
           :disabled="!changed || busy"
           @click="save"
         />
-        <template v-if="draft.was">
+        <UButton
+          v-if="changed && draft !== start"
+          color="neutral"
+          variant="outline"
+          label="Put back"
+          :disabled="busy"
+          @click="putBack"
+        />
+        <template v-else-if="draft.was">
           <UButton
             color="neutral"
             variant="outline"

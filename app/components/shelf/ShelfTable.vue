@@ -4,7 +4,15 @@ import { gapsOf, showAt, tellingFigures, type Used, usesOf } from '#core/shelf'
 import type { UnitSystem } from '#core/units'
 
 /** The parts of one shelf with the figures that tell them apart. */
-const { shelf, catalogue, used, units, chosen } = defineProps<{ shelf: Shelf, catalogue: Catalogue, used: Used, units: UnitSystem, chosen: string | null }>()
+const { shelf, catalogue, used, units, chosen, unsaved } = defineProps<{
+  shelf: Shelf
+  catalogue: Catalogue
+  used: Used
+  units: UnitSystem
+  chosen: string | null
+  /** Ids of parts with figures that are typed and not saved. */
+  unsaved: string[]
+}>()
 const emit = defineEmits<{ choose: [id: string] }>()
 const sought = ref('')
 const withRetired = ref(false)
@@ -104,6 +112,10 @@ const shown = computed(() => {
             >
               {{ line.name }}
             </button>
+            <span
+              v-if="unsaved.includes(line.item.id)"
+              class="ml-1.5 text-[13px] font-semibold text-amber-700"
+            >not saved</span>
             <span
               v-if="line.maker"
               class="block text-[13px] text-muted"

@@ -71,7 +71,7 @@ const perArea = computed(() => {
     v-else
     class="my-1 border-l-4 border-amber-500 py-0.5 pl-3 text-sm"
   >
-    No rail, mount and clamps on the shelf go together through this covering. <NuxtLink
+    No rail, mount and clamps on the shelf go together through this covering under {{ facePlan.parts.module.name }}. <NuxtLink
       to="/shelf/sets"
       class="underline underline-offset-2"
     >Put them on the shelf</NuxtLink>.

@@ -20,11 +20,23 @@ const told = ref('')
 const chosen = computed(() => typeof route.query.part === 'string' ? route.query.part : null)
 /** A part that is not on the shelf yet. */
 const fresh = shallowRef<PartDraft | null>(null)
+/** What was typed and not saved, by the part it is of: going elsewhere on the shelf loses nothing. */
+const unsaved = shallowReactive(new Map<string, PartDraft>())
+const NEW = 'new'
+const keyOf = ({ shelf: on, was }: Pick<PartDraft, 'shelf' | 'was'>) => `${on}/${was?.id ?? NEW}`
+function keep(changed: PartDraft, differs: boolean) {
+  if (differs) unsaved.set(keyOf(changed), changed)
+  else unsaved.delete(keyOf(changed))
+}
 const draft = computed((): PartDraft | null => {
   if (fresh.value) return fresh.value
   const item = (catalogue.value?.[shelf.value] as Item[] | undefined)?.find(one => one.id === chosen.value)
   return item ? { shelf: shelf.value, item: item as unknown as Record<string, unknown>, was: item, like: null } : null
 })
+function saved(of: PartDraft, id: string, said: string) {
+  unsaved.delete(keyOf(of))
+  return choose(id, said)
+}
 function choose(id: string | null, said = '') {
   fresh.value = null
   told.value = said
@@ -149,7 +161,7 @@ const files = computed(() => [[
             <UButton
               icon="i-lucide-plus"
               :label="`New ${shelfWords[shelf].one}`"
-              @click="fresh = blankPart(shelf)"
+              @click="fresh = unsaved.get(keyOf({ shelf, was: null })) ?? blankPart(shelf)"
             />
             <UButton
               icon="i-lucide-folder-open"
@@ -181,6 +193,7 @@ const files = computed(() => [[
           :used="used"
           :units="units"
           :chosen="fresh ? null : chosen"
+          :unsaved="[...unsaved.values()].filter(one => one.shelf === shelf).map(one => one.was?.id ?? '')"
           @choose="choose($event)"
         />
       </main>
@@ -188,12 +201,14 @@ const files = computed(() => [[
         v-if="draft"
         :key="fresh ? `new ${fresh.shelf} ${fresh.like?.id ?? ''}` : `${shelf}/${chosen}`"
         :start="draft"
+        :unsaved="unsaved.get(keyOf(draft)) ?? null"
         :catalogue="catalogue"
         :used="used"
         :units="units"
         :told="told"
         class="bg-sheet lg:w-[26rem] lg:shrink-0 lg:border-l lg:border-graphite-300 max-lg:flex-1"
-        @saved="choose"
+        @saved="saved"
+        @draft="keep"
         @remove="takeAway"
         @copy="fresh = partLike(shelf, $event)"
         @close="choose(null)"

@@ -4,6 +4,11 @@ import { shelved } from './source'
 
 export const coveringKinds = ['coursed-shingle', 'interlocking-tile', 'plain-tile', 'slate', 'pressed-metal-tile', 'screwed-sheet', 'standing-seam', 'felt-and-battens'] as const
 export type CoveringKind = typeof coveringKinds[number]
+/** Coverings as they are named to a person. */
+export const coveringNames: Record<CoveringKind, string> = {
+  'coursed-shingle': 'Coursed shingle', 'interlocking-tile': 'Interlocking tile', 'plain-tile': 'Plain tile', 'slate': 'Slate',
+  'pressed-metal-tile': 'Pressed metal tile', 'screwed-sheet': 'Screwed metal sheet', 'standing-seam': 'Standing seam', 'felt-and-battens': 'Felt and battens (for an in-roof array)',
+}
 export const nailings = ['centre', 'head'] as const
 export type Nailing = typeof nailings[number]
 

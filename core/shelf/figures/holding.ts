@@ -1,9 +1,6 @@
+import { coveringNames } from '../../catalogue'
 import type { Group } from './figure'
 
-export const coveringChoices = {
-  'coursed-shingle': 'Coursed shingle', 'interlocking-tile': 'Interlocking tile', 'plain-tile': 'Plain tile', 'slate': 'Slate',
-  'pressed-metal-tile': 'Pressed metal tile', 'screwed-sheet': 'Screwed metal sheet', 'standing-seam': 'Standing seam', 'felt-and-battens': 'Felt and battens',
-}
 const supportChoices = { rafters: 'Rafters', purlins: 'Purlins or battens', seams: 'Standing seams', screws: 'The sheet’s own screws', sheathing: 'Sheathing' }
 
 const resistances: Group = {
@@ -18,7 +15,7 @@ const resistances: Group = {
 export const mountGroups: Group[] = [
   {
     title: 'Where it goes', figures: [
-      { path: 'coverings', label: 'Coverings', is: 'choices', choices: coveringChoices },
+      { path: 'coverings', label: 'Coverings', is: 'choices', choices: coveringNames },
       { path: 'into', label: 'Fixed to', is: 'choices', choices: supportChoices },
       { path: 'leastSheathingMm', label: 'Least sheathing', is: 'length', optional: true, hint: 'for mounts made for sheathing' },
       { path: 'greatestSpanMm', label: 'Greatest distance of two', is: 'length', optional: true, hint: 'by its maker' },

@@ -1,6 +1,5 @@
-import { partKinds } from '../../catalogue'
+import { coveringNames, partKinds } from '../../catalogue'
 import type { Group } from './figure'
-import { coveringChoices } from './holding'
 
 const kindWords = Object.fromEntries(partKinds.map(kind => [kind, `${kind[0]!.toUpperCase()}${kind.slice(1).replace('-', ' ')}`]))
 
@@ -23,7 +22,7 @@ export const supplyGroups: Group[] = [
 
 export const coveringGroups: Group[] = [{
   title: 'Usual sizes', figures: [
-    { path: 'size.kind', label: 'Covering', is: 'choice', choices: coveringChoices },
+    { path: 'size.kind', label: 'Covering', is: 'choice', choices: coveringNames },
     { path: 'size.exposureMm', label: 'Exposure', is: 'length', hint: 'shingle: height that shows' },
     { path: 'size.gaugeMm', label: 'Gauge', is: 'length', hint: 'tile and battens' },
     { path: 'size.lengthMm', label: 'Slate length', is: 'length' },

@@ -1,4 +1,4 @@
-import { planJob } from '#core/plan'
+import { type JobSummary, planJob, summaryOf } from '#core/plan'
 import { loadCatalogue } from '../../db/catalogue'
 import { findJobs, listJobs, saveSummary } from '../../db/jobs'
 

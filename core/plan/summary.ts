@@ -1,12 +1,13 @@
-import type { Interval, Region } from '#core/geometry'
-import type { Plan, PlanTotals } from '#core/plan'
+import type { Interval, Region } from '../geometry'
+import type { Plan, PlanTotals } from './layout'
 
-/** What the list of jobs shows of a plan: the totals, and the first face with its rows. */
+/** A plan as a list of jobs shows it: the totals, and one face with its rows, lengths in mm. */
 export interface JobSummary {
   totals: PlanTotals
   face: { along: Interval, up: Interval, region: Region, rows: { leftMm: number, rightMm: number, bottomMm: number, topMm: number }[] } | null
 }
 
+/** What a list shows of a plan: of its faces, the first that carries modules. */
 export function summaryOf({ totals, faces }: Plan): JobSummary {
   const first = faces.find(face => face.modules > 0) ?? faces[0]
   return {
