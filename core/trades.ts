@@ -3,7 +3,7 @@ import { fixings, type FixingsAsk, fixingsOfJob } from './fixings'
 import { keepClearOfJob, keepClearOnFace, type RoofClear } from './keepclear'
 import { loads, loadsOfJob } from './loads'
 import { rails } from './rails'
-import { rows } from './rows'
+import { type RoofRowsAsk, rows, rowsOfRoof } from './rows'
 import { site } from './site'
 import { sticks, sticksOfJob } from './sticks'
 import { strength, type StrengthLayout, strengthOfJob } from './strength'
@@ -15,7 +15,7 @@ import { wiring, wiringOfJob } from './wiring'
 /** A face with everything laid out on it. */
 export type FaceLayout = StrengthLayout
 export type FaceAsk = FindingAsk<FaceLayout> & Pick<FixingsAsk, 'places'>
-export type WholeAsk = JobAsk<FaceLayout> & { roof: RoofClear }
+export type WholeAsk = RoofRowsAsk & JobAsk<FaceLayout> & { roof: RoofClear }
 
 /** What one trade says of each face, and of the whole job. */
 export interface Trade { id: string, face?: FaceSays<FaceLayout, FaceAsk>, job?: JobSays<FaceLayout, WholeAsk> }
@@ -27,7 +27,7 @@ export const trades: Trade[] = [
   { id: 'supports', face: supports },
   { id: 'covering', face: covering },
   { id: 'keep-clear', face: keepClearOnFace, job: keepClearOfJob },
-  { id: 'rows', face: rows },
+  { id: 'rows', face: rows, job: rowsOfRoof },
   { id: 'loads', face: loads, job: loadsOfJob },
   { id: 'rails', face: rails },
   { id: 'fixings', face: fixings, job: fixingsOfJob },

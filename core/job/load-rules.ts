@@ -1,5 +1,5 @@
-import { MS_PER_MPH, PA_PER_PSF } from '../units'
-import type { LoadEdition, LoadRules, TypedWind } from './schema'
+import { PA_PER_PSF } from '../units'
+import { type LoadEdition, type LoadRules, noPlaceLoads, type PlaceLoads, type RiskCategory } from './schema'
 
 /** Names of the load editions as they are offered. */
 export const loadEditionNames: Record<LoadEdition, string> = {
@@ -10,26 +10,48 @@ export const loadEditionNames: Record<LoadEdition, string> = {
   'en': 'European: EN 1990, 1991, 1995, 1999',
 }
 
-/** Pressures nobody has typed yet stand at a usual house's size, to be typed over. */
-export const plainTypedWind: TypedWind = {
-  kind: 'typed', by: '', edgeMm: 914, interior: { upPa: 1000, downPa: 600 }, edge: { upPa: 1600, downPa: 600 }, corner: { upPa: 2200, downPa: 600 },
+export type PlaceFact = keyof Omit<PlaceLoads, 'edition'>
+type Edition = NonNullable<PlaceLoads['edition']>
+
+/** What each edition has to be told of the place before it says anything. */
+export const placeAsks: Record<Edition, readonly PlaceFact[]> = {
+  'us-2010': ['riskCategory', 'speedMs', 'exposure', 'groundPa'],
+  'us-2016': ['riskCategory', 'speedMs', 'exposure', 'groundPa'],
+  'us-2022': ['riskCategory', 'groundPa', 'typed'],
+  'en': ['speedMs', 'terrain', 'groundPa'],
+}
+export const placeFactWords: Record<PlaceFact, string> = {
+  speedMs: 'the basic wind speed', exposure: 'the exposure', terrain: 'the terrain', groundPa: 'the ground snow load', riskCategory: 'the risk category', typed: 'an engineer’s wind pressures',
 }
 
+/** What the rules wanted here still wait for. */
+export const missingOf = (place: PlaceLoads): PlaceFact[] => place.edition ? placeAsks[place.edition].filter(fact => place[fact] === null) : []
+
+/** The place asked by another edition: its maps are others, so only what means the same in both is kept. */
+export const askedBy = (place: PlaceLoads, edition: PlaceLoads['edition']): PlaceLoads =>
+  edition === place.edition ? place : { ...noPlaceLoads, edition, ...(edition === 'en' ? {} : { exposure: place.exposure, riskCategory: place.riskCategory }) }
+
+/** Snow importance factors by risk category, ASCE 7-10 and 7-16, Table 1.5-2 (from memory). */
+const snowImportance: Record<RiskCategory, number> = { I: 0.8, II: 1, III: 1.1, IV: 1.2 }
+
 /**
- * An edition's rules at values that are common where nobody has looked at a map yet; each is there to be typed over. They are
- * not any place's wind or snow.
+ * An edition's rules for a place, with factors that a plain house on plain ground has; each is there to be typed over. Null while
+ * the place has not said all that the edition asks: no wind and no snow is ever taken for granted.
  */
-export function plainRules(edition: LoadEdition): LoadRules {
-  const usSnow = { groundPa: 20 * PA_PER_PSF, ce: 1, ct: 1.1, slippery: false }
-  const wind = { kind: 'computed' as const, speedMs: 115 * MS_PER_MPH, exposure: 'C' as const, kzt: 1, kd: 0.85, coefficients: {}, leastPa: 16 * PA_PER_PSF }
-  switch (edition) {
-    case 'none': return { edition }
-    case 'us-2010': return { edition, wind, snow: { ...usSnow, importance: 1 } }
-    case 'us-2016': return { edition, wind: { ...wind, ke: 1 }, snow: { ...usSnow, importance: 1 } }
-    case 'us-2022': return { edition, wind: plainTypedWind, snow: { ...usSnow, riskCategory: 'II', winterWind: null } }
-    case 'en': return {
-      edition, wind: { kind: 'computed', speedMs: 25, terrain: 'II', orography: 1, altitudeFactor: 1, densityKgM3: 1.25, coefficients: {} },
-      snow: { groundPa: 650, ce: 1, ct: 1, held: false, provenance: '' },
-    }
-  }
+export function rulesFrom(place: PlaceLoads): LoadRules | null {
+  const { edition, speedMs, exposure, terrain, groundPa, riskCategory, typed } = place
+  if (!edition || groundPa === null) return null
+  const usSnow = { groundPa, ce: 1, ct: 1.1, slippery: false }
+  if (edition === 'en') return speedMs === null || terrain === null
+    ? null
+    : { edition, wind: { kind: 'computed', speedMs, terrain, orography: 1, altitudeFactor: 1, densityKgM3: 1.25, coefficients: {} }, snow: { groundPa, ce: 1, ct: 1, held: false, provenance: '' } }
+  if (riskCategory === null) return null
+  if (edition === 'us-2022') return typed && { edition, wind: typed, snow: { ...usSnow, riskCategory, winterWind: null } }
+  if (speedMs === null || exposure === null) return null
+  const wind = { kind: 'computed' as const, speedMs, exposure, kzt: 1, kd: 0.85, coefficients: {}, leastPa: 16 * PA_PER_PSF }
+  const snow = { ...usSnow, importance: snowImportance[riskCategory] }
+  return edition === 'us-2010' ? { edition, wind, snow } : { edition, wind: { ...wind, ke: 1 }, snow }
 }
+
+/** What a change of the place comes to: the rules follow as soon as it has said all. */
+export const placeValues = (place: PlaceLoads): { place: PlaceLoads, rules: LoadRules } => ({ place, rules: rulesFrom(place) ?? { edition: 'none' } })

@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { changed } from '../../tests/fixtures/jobs'
 import { seeded } from '../../tests/fixtures/random'
-import { applyEdit, type Edit, type Face, type Job, plainRules, readEdit, rebased } from './index'
+import { applyEdit, type Edit, type Face, type Job, readEdit, rebased } from './index'
 import { demoCatalogue } from '../catalogue'
+import { plainRules } from '../../tests/fixtures/plain-rules'
 
 const taped = (sides: number[]): Extract<Face['outline'], { kind: 'taped' }> => ({
   kind: 'taped', form: 'quadrilateral', tapeSdMm: 3, diagonals: [], sides: sides.map((mm, i) => ({ mm, edge: (['eave', 'rake', 'ridge', 'rake'] as const)[i]! })),

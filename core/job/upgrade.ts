@@ -1,5 +1,5 @@
 import { plainKeepClear } from './rule-sets'
-import { noLoads, plainBuild, plainLoadout, plainRow, plainTimber, plainVan } from './schema'
+import { noLoads, noPlaceLoads, plainBuild, plainLoadout, plainRow, plainTimber, plainVan } from './schema'
 import { plainPlace, plainSite, rafterRow } from './starter'
 
 type Facts = Record<string, unknown>
@@ -44,7 +44,7 @@ function loadsOf(loads: unknown): unknown {
       }
     : loads.rules
   const { framing, eaveOverhangMm } = noLoads.building
-  return { ...loads, rules, building: isFacts(loads.building) ? { framing, eaveOverhangMm, ...loads.building } : loads.building }
+  return { place: noPlaceLoads, ...loads, rules, building: isFacts(loads.building) ? { framing, eaveOverhangMm, ...loads.building } : loads.building }
 }
 
 /**
@@ -54,6 +54,6 @@ function loadsOf(loads: unknown): unknown {
 export function upgraded(data: unknown): unknown {
   if (!isFacts(data) || !Array.isArray(data.faces)) return data
   return {
-    van: plainVan, loadout: plainLoadout, ...data, site: filled(plainSite, data.site), keepClear: filled(plainKeepClear, data.keepClear), loads: loadsOf(data.loads ?? noLoads), faces: each(data.faces, faceOf),
+    codes: { kind: 'unsaid' }, wanted: null, assumed: [], van: plainVan, loadout: plainLoadout, ...data, site: filled(plainSite, data.site), keepClear: filled(plainKeepClear, data.keepClear), loads: loadsOf(data.loads ?? noLoads), faces: each(data.faces, faceOf),
   }
 }

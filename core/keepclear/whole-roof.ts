@@ -4,6 +4,7 @@ import { shapeOf } from '../roof'
 import { radians } from '../units'
 import { type FaceClear, noClaims } from './face'
 import { choosePathways, type PathwayChoice } from './pathways'
+import { limitTo } from './wanted'
 
 /** How much of the roof, seen from above, is covered, and how far that is from the share at which the ridge strip changes. */
 export interface Cover {
@@ -28,6 +29,9 @@ export interface RoofClear {
   short: PathwayChoice['short']
   proved: boolean
   tried: number
+  /** Modules that all faces hold together by their rows, and those that stand once a wanted number is kept to. */
+  fits: number
+  modules: number
 }
 
 /** What a face's rows come to under given claims. */
@@ -47,8 +51,8 @@ const oldArraysMm2 = (face: Face): number => face.obstructions.reduce((sum, one)
  * Chooses, over the whole roof, the pathways and the ridge strip that leave the most modules: with the narrower strip no more
  * of the roof may be covered than its share, with the wider one as much as fits.
  */
-export function clearRoof(job: Pick<Job, 'faces' | 'keepClear' | 'site'>, count: CountFace): RoofClear {
-  const { faces, keepClear: rules, site } = job
+export function clearRoof(job: Pick<Job, 'faces' | 'keepClear' | 'site' | 'wanted'>, count: CountFace): RoofClear {
+  const { faces, keepClear: rules, site, wanted } = job
   const roofMm2 = faces.reduce((sum, face) => sum + planAreaMm2(face), 0)
   // An array that stays covers the roof as much as a new one.
   const standingMm2 = faces.reduce((sum, face) => sum + oldArraysMm2(face) * Math.cos(radians(face.pitchDeg)), 0)
@@ -60,27 +64,32 @@ export function clearRoof(job: Pick<Job, 'faces' | 'keepClear' | 'site'>, count:
     const each = counts.flatMap((one, i) => one.modules ? [one.areaMm2 / one.modules * flat(i)] : [])
     return { roofMm2, coveredMm2, share: coveredMm2 / roofMm2, limit, oneMore: each.length ? Math.min(...each) / roofMm2 : 0 }
   }
-  if (rules.ruleSet === 'plain') {
-    const clears = faces.map(() => noClaims)
-    return { faces: clears, ridge: null, cover: coverOf(clears), choices: null, planes: [], short: [], proved: true, tried: 1 }
+  const weightOf = (i: number) => rules.aim === 'energy' ? faces[i]!.yieldShare : 1
+  /** What stands on faces under claims, no more than is wanted. */
+  const standing = (clears: FaceClear[]): Pick<RoofClear, 'faces' | 'cover' | 'fits' | 'modules'> => {
+    const counts = faces.map((face, i) => count(face, clears[i]!).modules)
+    const fits = counts.reduce((sum, n) => sum + n, 0)
+    const kept = wanted !== null && fits > wanted ? limitTo(clears, counts, wanted, i => faces[i]!.yieldShare) : clears
+    return { faces: kept, cover: coverOf(kept), fits, modules: Math.min(fits, wanted ?? fits) }
   }
+  if (rules.ruleSet === 'plain') return { ...standing(faces.map(() => noClaims)), ridge: null, choices: null, planes: [], short: [], proved: true, tried: 1 }
   const streets = [site.streetDeg, site.drivewayDeg].filter(deg => deg !== null)
   const onStreet = streets.length ? (i: number) => streets.some(deg => apartDeg(deg, faces[i]!.place.azimuthDeg) <= FACES_WITHIN_DEG) : null
-  const weightOf = (i: number) => rules.aim === 'energy' ? faces[i]!.yieldShare : 1
   const withRidge = (ridgeMm: number) => choosePathways({ faces, rules, ridgeMm, weightOf, countOf: (i, clear) => count(faces[i]!, clear).modules, onStreet })
   const far = withRidge(rules.values.ridgeFarMm)
   if (rules.values.ridgeNearMm >= rules.values.ridgeFarMm) {
-    return { faces: far.faces, ridge: null, cover: coverOf(far.faces), choices: null, planes: far.planes, short: far.short, proved: far.proved, tried: far.tried }
+    return { ...standing(far.faces), ridge: null, choices: null, planes: far.planes, short: far.short, proved: far.proved, tried: far.tried }
   }
   const near = withRidge(rules.values.ridgeNearMm)
   const capped = capTo(faces, near.faces, count, limit * roofMm2 - standingMm2, weightOf)
   const choices = { near: capped.modules, nearUncapped: near.modules, far: far.modules }
-  const ridge = rules.ridgeChoice === 'best' ? (capped.worth > far.worth ? 'near' : 'far') : rules.ridgeChoice
+  // A wanted number that stands with the wide strip has no need of the narrow one.
+  const nearIsBetter = wanted !== null && far.modules >= wanted ? false : capped.worth > far.worth
+  const ridge = rules.ridgeChoice === 'best' ? (nearIsBetter ? 'near' : 'far') : rules.ridgeChoice
   const chosen = ridge === 'near' ? { ...near, faces: capped.faces } : far
   return {
-    faces: chosen.faces,
+    ...standing(chosen.faces),
     ridge,
-    cover: coverOf(chosen.faces),
     choices,
     planes: chosen.planes,
     short: chosen.short,

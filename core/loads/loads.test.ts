@@ -3,7 +3,7 @@ import { demoJobs } from '../../db/demo/jobs'
 import { planOf, threeRowsOfSix } from '../../tests/fixtures/jobs'
 import { chooseParts, demoCatalogue } from '../catalogue'
 import { areaMm2, common } from '../geometry'
-import { type EnWind, type Job, type LoadRules, plainRules, readEdit, type UsWind } from '../job'
+import { type EnWind, type Job, type LoadRules, readEdit, type UsWind } from '../job'
 import { MS_PER_MPH, PA_PER_PSF, pitchFromRise } from '../units'
 import { byLogArea } from './coefficients/log-area'
 import {
@@ -33,6 +33,7 @@ import {
   zoneWords,
 } from './index'
 import { leverShares } from '../rails'
+import { plainRules } from '../../tests/fixtures/plain-rules'
 
 const usWind = (rules: LoadRules): UsWind => (rules as Extract<LoadRules, { edition: 'us-2010' }>).wind as UsWind
 const b115: UsWind = { ...usWind(plainRules('us-2010')), speedMs: 115 * MS_PER_MPH, exposure: 'B' }

@@ -1,4 +1,5 @@
 import type { FaceSays, JobSays } from '../trade'
+import { loadsAsked } from './asked'
 import { engineer, framing, fromMemory, methodEdge, methodGap, methodHeight, methodSkirt, overEave, snowNotKnown, windByNobody, windNotKnown } from './findings'
 import type { LoadsLayout } from './layout'
 import { zonesLayer } from './zones-layer'
@@ -13,4 +14,4 @@ export const loads = {
   workings: ({ plan }) => plan.loading.loads?.workings ?? [],
 } satisfies FaceSays<LoadsLayout>
 
-export const loadsOfJob = { findings: { engineer, framing, 'loads-from-memory': fromMemory } } satisfies JobSays<LoadsLayout>
+export const loadsOfJob = { findings: { 'loads-asked': loadsAsked, engineer, framing, 'loads-from-memory': fromMemory } } satisfies JobSays<LoadsLayout>

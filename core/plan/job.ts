@@ -47,7 +47,7 @@ const MOST_FACES = 120
 const drafts = memoryOf<FaceDraft>(MOST_FACES)
 
 /** What of a job bears on every face. The keep-clear rules' choices for the whole roof reach a face by what they ask of it. */
-const rulesOf = ({ keepClear, loads, van, units, site }: Job): unknown[] => [keepClear.ruleSet, keepClear.values, loads, van, units, site]
+const rulesOf = ({ keepClear, loads, van, units, site, assumed, wanted }: Job): unknown[] => [keepClear.ruleSet, keepClear.values, loads, van, units, site, assumed, wanted]
 
 /**
  * Lays out and judges every face. A face that an edit did not touch, under rules it did not touch either, is taken from the
@@ -74,7 +74,9 @@ function draftPlan(job: Job, catalogue: Catalogue, before: Draft | null): Draft 
     })
     return { ...draft, face }
   })
-  const whole = jobFindings({ job, catalogue, roof, faces: faces.map(({ face, layout }) => ({ face, plan: layout })) })
+  const whole = jobFindings({
+    job, catalogue, roof, faces: faces.map(({ face, layout }) => ({ face, plan: layout })), modulesAfter: edit => roofClearOf(applyEdit(job, edit), catalogue).modules,
+  })
   return { job, roof, faces, findings: [...whole, ...faces.flatMap(one => one.findings)] }
 }
 

@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { catalogue, threeRowsOfSix } from '../../tests/fixtures/jobs'
-import { type Job, noLoads, plainRules, plainTimber } from '../job'
+import { type Job, noLoads, plainTimber } from '../job'
 import { planJob } from './index'
 import { demoJobs } from '../../db/demo/jobs'
+import { plainRules } from '../../tests/fixtures/plain-rules'
 
 const twice = (job: Job): Job => ({ ...job, faces: [job.faces[0]!, { ...job.faces[0]!, id: 'back', name: 'Back face' }] })
 const us = (job: Job): Job => ({ ...job, loads: { ...noLoads, rules: plainRules('us-2016') } })

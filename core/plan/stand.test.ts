@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import { catalogue, changed, planOf } from '../../tests/fixtures/jobs'
 import { seeded } from '../../tests/fixtures/random'
-import { applyEdit, noLoads, plainRow, plainRules, rafterRow } from '../job'
+import { applyEdit, noLoads, plainRow, rafterRow } from '../job'
 import { balanceFace } from '../asks'
 import { planJob } from './index'
+import { plainRules } from '../../tests/fixtures/plain-rules'
 
 describe('a new array', () => {
   it('stands where the fewest fixings are: two modules between rafters 24 in apart need four, not six', () => {

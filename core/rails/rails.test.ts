@@ -1,11 +1,12 @@
 import { describe, expect, it } from 'vitest'
 import { after, catalogue, changed, inch, planOf, threeRowsOfSix } from '../../tests/fixtures/jobs'
 import { forbiddenStrips, usualCovering } from '../coverings'
-import { type Face, plainRow, plainRules, rafterRow } from '../job'
+import { type Face, plainRow, rafterRow } from '../job'
 import { FULL } from '../fixings'
 import { bearsOver, type LineStretch } from '../loads'
 import { planJob } from '../plan'
 import { columnsOf, endNames, fixedPoint, growthMm, movedRail, onFace, placeOfLine, placeRailEdit, placeRailEdits, railWords, skirtedLines, typedPlace } from './index'
+import { plainRules } from '../../tests/fixtures/plain-rules'
 
 const purlins: Face['supports'] = { kind: 'purlins', member: 'purlin', firstMm: 300, spacingMm: 700, widthMm: 75, thicknessMm: 100, batten: null, found: [] }
 /** Rails up the slope over purlins, upright modules, each of two rows a clamp's width apart. */

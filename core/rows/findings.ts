@@ -11,7 +11,8 @@ const setRow = (faceId: string, row: number, values: Partial<RowRule>): Edit => 
 
 export function noRoom(ask: RowsAsk): DraftFinding[] {
   const { face, plan } = ask
-  if (plan.rows.rows.length || face.array.rowCount === 0) return []
+  // A face that a wanted number leaves bare has no want of room.
+  if (plan.rows.rows.length || face.array.rowCount === 0 || plan.clear.most === 0) return []
   const say = writer(ask)
   const other = face.array.orientation === 'upright' ? 'on-side' : 'upright'
   return [{

@@ -1,12 +1,13 @@
 import { rectangle } from '../geometry'
 import { type Edit, plainRow } from '../job'
-import { type Ask, type FaceSays, isAcross, type Layer, pushBy, type Selectable, shape, signOf, type TapePlace } from '../trade'
+import { type Ask, type FaceSays, isAcross, type JobSays, type Layer, pushBy, type Selectable, shape, signOf, type TapePlace } from '../trade'
 import { rafterAt } from '../supports'
 import { gapBelow, type RowPlan } from './fill'
 import { lowEdgeMissed, noRoom, tooHigh, tooWide } from './findings'
 import type { RowsLayout } from './layout'
 import { firstRowSteps, moduleSteps, rowSteps, squareSteps } from './marks'
 import { partsApart, retiredParts } from './mismatches'
+import { heldBack, type RoofRowsAsk, wantedShort } from './wanted'
 
 type RowsAsk = Ask<RowsLayout>
 
@@ -69,7 +70,7 @@ function allRows(ask: RowsAsk): Selectable {
 
 /** Rows of modules: whether they fit, the lines they are struck by, and the modules themselves. */
 export const rows = {
-  findings: { 'parts': partsApart, 'retired-parts': retiredParts, 'low-edge': lowEdgeMissed, 'no-room': noRoom, 'row-high': tooHigh, 'row-wide': tooWide },
+  findings: { 'parts': partsApart, 'retired-parts': retiredParts, 'low-edge': lowEdgeMissed, 'no-room': noRoom, 'row-high': tooHigh, 'row-wide': tooWide, 'rows-limited': heldBack },
   marks: { 'square': squareSteps, 'first-row': firstRowSteps, 'rows': rowSteps, 'modules': moduleSteps },
   parts: {
     module: ({ plan: { parts: { module }, modules: count } }) => [{
@@ -83,3 +84,5 @@ export const rows = {
   selectable: ask => [...ask.plan.rows.rows.map(row => oneRow(ask, row)), allRows(ask)],
   workings: ({ plan }) => plan.rows.rows.slice(0, 1).map(row => row.working),
 } satisfies FaceSays<RowsLayout>
+
+export const rowsOfRoof = { findings: { 'wanted-short': wantedShort } } satisfies JobSays<RowsLayout, RoofRowsAsk>

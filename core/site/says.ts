@@ -1,5 +1,6 @@
 import { bringWords } from '../job'
 import type { JobSays } from '../trade'
+import { codesApart, codesUnsaid, coveringUnseen } from './assumed'
 import { stops, undecided, waits } from './findings'
 
 /** Everybody has these in hand. */
@@ -7,7 +8,7 @@ const always = ['Two tapes', 'Chalk line, blue', 'Crayon', 'String line', 'Impac
 
 /** The site: what stops or delays the job, and what the site sheet asks to bring. */
 export const site = {
-  findings: { 'site-stop': stops, 'site-decision': undecided, 'site-wait': waits },
+  findings: { 'site-stop': stops, 'site-decision': undecided, 'site-wait': waits, 'covering-unseen': coveringUnseen, 'codes-unsaid': codesUnsaid, 'codes-apart': codesApart },
   tools: ({ job: { site: { bring, bringNote } } }) => [
     ...bring.filter(one => one !== 'harness-anchors').map(one => bringWords[one]), ...(bringNote.trim() ? [bringNote.trim()] : []),
     // Anchors that the site sheet asks for go with the harness: one line for what holds a person.

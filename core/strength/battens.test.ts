@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import { changed, catalogue } from '../../tests/fixtures/jobs'
 import { usualCovering } from '../coverings'
-import { type Face, noLoads, plainBatten, plainRules } from '../job'
+import { type Face, noLoads, plainBatten } from '../job'
 import { planJob } from '../plan'
 import { trainOver } from './index'
+import { plainRules } from '../../tests/fixtures/plain-rules'
 
 describe('fixings over a batten’s span', () => {
   it('one load: P L / 4 in the middle, all of it as shear and on one rafter', () => {

@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { after, catalogue, changed, inch } from '../../tests/fixtures/jobs'
 import type { Catalogue } from '../catalogue'
-import { type Face, type Job, type LoadEdition, plainBatten, plainRules, plainTypedWind, rafterRow } from '../job'
+import { type Face, type Job, type LoadEdition, plainBatten, rafterRow } from '../job'
 import { planJob } from '../plan'
+import { plainRules, plainTypedWind } from '../../tests/fixtures/plain-rules'
 
 /** The countable fixture under an edition's plain loads, with facts of its face and array replaced. */
 const loaded = (edition: LoadEdition, face: Partial<Face> = {}, array: Partial<Face['array']> = {}): Job =>

@@ -4,7 +4,7 @@ import { catalogue, changed, inch, planOf, threeRowsOfSix } from '../../tests/fi
 import { notFinite } from '../../tests/fixtures/not-finite'
 import { seeded } from '../../tests/fixtures/random'
 import { catalogueSchema } from '../catalogue'
-import { applyEdit, type Edit, type Job, noLoads, plainRules, plainTimber, rafterRow, readEdit, readJob, upgraded } from '../job'
+import { applyEdit, type Edit, type Job, noLoads, plainTimber, rafterRow, readEdit, readJob, upgraded } from '../job'
 import { sentencesOf } from '../outcome'
 import { calculationSheet } from '../sheets/calculation'
 import { compareRails, pricePatterns } from '../asks'
@@ -12,6 +12,7 @@ import { layOut, planJob, roofClearOf } from '../plan'
 import { PA_PER_PSF } from '../units'
 import { levelCurve, windAlong } from '../loads'
 import { checkRail, moduleUse, railCurves, ratingAt, screenRafter, solveRail, supportSums } from './index'
+import { plainRules } from '../../tests/fixtures/plain-rules'
 
 const us = (job: Job, edits: Edit[] = []): Job => edits.reduce(applyEdit, { ...job, loads: { ...noLoads, rules: plainRules('us-2010') } })
 const stormy = (mph: number): Edit => {

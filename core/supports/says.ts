@@ -1,6 +1,7 @@
 import { common, lineAcross, type Point, type Region, stretchesAt } from '../geometry'
 import { shapeOf } from '../roof'
 import { type Ask, type FaceSays, isAcross, type Layer, type MarkDraft, type Selectable, shape, signOf, type TapePlace, type Tone } from '../trade'
+import { rafterGuess } from './assumed'
 import { carried, clashes, outside, rivalSpacing, tooFewHits, waitingFit, wrongHits } from './findings'
 import type { SupportsLayout } from './layout'
 import type { SupportState } from './places'
@@ -94,6 +95,7 @@ const oneRafter = ({ face }: Ask<SupportsLayout>, rafter: Rafter): Selectable =>
 /** What fixings go into: how well it is known, and where it is marked. */
 export const supports = {
   findings: {
+    'rafter-guess': rafterGuess,
     'rafter-clash': clashes, 'rafters-carried': carried, 'rafter-outside': outside, 'hits-few': tooFewHits, 'fit-waits': waitingFit, 'hit-wrong': wrongHits, 'fit-rival': rivalSpacing,
   },
   marks: {

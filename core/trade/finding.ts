@@ -21,6 +21,8 @@ export interface Finding {
   limit: Quantity | null
   /** What to select on the face; null for the whole of it. */
   about: Ref | null
+  /** It is there because something is only assumed: nobody has read it, or decided it. */
+  assumed?: true
   /** Said on every sheet, since it rests on somebody's word. */
   onSheets?: true
   cures: Cure[]

@@ -5,9 +5,11 @@ import {
   type Job,
   type Loads,
   noLoads,
+  noPlaceLoads,
+  placeValues,
+  type PlaceLoads,
   plainKeepClear,
   plainRow,
-  plainRules,
   plainSite,
   rafterRow,
   type RuleSetId,
@@ -406,26 +408,15 @@ const lampSteps = starterJob('Lamp Steps 8', 'Brackwater', 'metric', metricParts
 
 const mph = (n: number) => n * 0.44704
 const psf = (n: number) => n * 47.88025898033584
-const typical = { ...noLoads.building }
 /** Loads of the invented harbour towns: US editions at Saltmarsh Haven, European rules at Brackwater. */
-const havenLoads = (speedMph: number, snowPsf: number, exposure: 'B' | 'C' | 'D' = 'B'): Loads => {
-  const rules = plainRules('us-2010') as Extract<Loads['rules'], { edition: 'us-2010' }>
-  return {
-    ...noLoads,
-    building: typical,
-    rules: { ...rules, wind: { ...rules.wind, speedMs: mph(speedMph), exposure } as typeof rules.wind, snow: { ...rules.snow, groundPa: psf(snowPsf) } },
-  }
-}
-const laterLoads = (speedMph: number, snowPsf: number): Loads => {
-  const rules = plainRules('us-2016') as Extract<Loads['rules'], { edition: 'us-2016' }>
-  return { ...noLoads, rules: { ...rules, wind: { ...rules.wind, speedMs: mph(speedMph), exposure: 'B' } as typeof rules.wind, snow: { ...rules.snow, groundPa: psf(snowPsf) } } }
-}
-const brackwaterLoads = (speedMs: number, snowPa: number, terrain: '0' | 'I' | 'II' | 'III' | 'IV' = 'III'): Loads => {
-  const rules = plainRules('en') as Extract<Loads['rules'], { edition: 'en' }>
-  return {
-    ...noLoads,
-    rules: { ...rules, wind: { ...rules.wind, speedMs, terrain } as typeof rules.wind, snow: { ...rules.snow, groundPa: snowPa, provenance: 'Brackwater, invented map, zone 2' } },
-  }
+const loadsAt = (place: Omit<PlaceLoads, 'terrain' | 'typed'> & Partial<PlaceLoads>): Loads => ({ ...noLoads, ...placeValues({ ...noPlaceLoads, ...place }) })
+const us = (edition: 'us-2010' | 'us-2016', speedMph: number, snowPsf: number, exposure: 'B' | 'C'): Loads =>
+  loadsAt({ edition, speedMs: mph(speedMph), groundPa: psf(snowPsf), exposure, riskCategory: 'II' })
+const havenLoads = (speedMph: number, snowPsf: number, exposure: 'B' | 'C' = 'B'): Loads => us('us-2010', speedMph, snowPsf, exposure)
+const laterLoads = (speedMph: number, snowPsf: number): Loads => us('us-2016', speedMph, snowPsf, 'B')
+function brackwaterLoads(speedMs: number, groundPa: number): Loads {
+  const loads = loadsAt({ edition: 'en', speedMs, groundPa, terrain: 'III', exposure: null, riskCategory: null })
+  return loads.rules.edition === 'en' ? { ...loads, rules: { ...loads.rules, snow: { ...loads.rules.snow, provenance: 'Brackwater, invented map, zone 2' } } } : loads
 }
 const loaded = (job: Job, loads: Loads): Job => ({ ...job, loads })
 

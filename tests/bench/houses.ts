@@ -1,4 +1,5 @@
-import { type Face, type Job, plainRules, rafterRow, rulesOf, starterJob } from '../../core/job'
+import { type Face, type Job, rafterRow, rulesOf, starterJob } from '../../core/job'
+import { plainRules } from '../fixtures/plain-rules'
 
 /** The houses that times are measured on. */
 const parts = { moduleId: 'skerry-425', railId: 'bollard-light', mountId: 'limpet-flashed', clampsId: 'pinch-inch' }

@@ -8,8 +8,9 @@ import TimberForm from './TimberForm.vue'
 import VanForm from './VanForm.vue'
 import SlipLoadSummary from '../slip/SlipLoadSummary.vue'
 import { mountOnJob } from '../../testing/mount-on-job'
-import { type Job, type LoadEdition, loadEditions, plainRules } from '../../../core/job'
+import { type Job, type LoadEdition, loadEditions,} from '../../../core/job'
 import { after, changed, threeRowsOfSix } from '../../../tests/fixtures/jobs'
+import { plainRules } from '../../../tests/fixtures/plain-rules'
 
 const noFigure = /\bNaN\b|\bInfinity\b|\bundefined\b|\[object/
 const loaded = (edition: LoadEdition): Job => after(threeRowsOfSix(), { type: 'set-loads', values: { rules: plainRules(edition) } })

@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import { after, changed } from '../../../tests/fixtures/jobs'
 import { mountOnJob } from '../../testing/mount-on-job'
-import { plainBatten, plainRules, type PurlinSupports, rafterRow } from '#core/job'
+import { plainBatten, type PurlinSupports, rafterRow } from '#core/job'
 import SupportsHitLog from './SupportsHitLog.vue'
 import SupportsPurlins from './SupportsPurlins.vue'
+import { plainRules } from '../../../tests/fixtures/plain-rules'
 
 const noFigure = /\bNaN\b|\bInfinity\b|\bundefined\b|\[object/
 const battens: PurlinSupports = { kind: 'purlins', member: 'batten', firstMm: 300, spacingMm: 345, widthMm: 50, thicknessMm: 40, batten: null, found: [] }

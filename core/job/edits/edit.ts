@@ -9,7 +9,7 @@ const plainEditSchema = z.discriminatedUnion('type', editKinds.map(kind => kind.
 /** One change of a job. `batch` holds several that are made and undone as one. */
 export const editSchema = z.union([
   plainEditSchema,
-  z.object({ type: z.literal('batch'), edits: z.array(plainEditSchema).min(1).max(50) }),
+  z.object({ type: z.literal('batch'), edits: z.array(plainEditSchema).min(1).max(60) }),
 ])
 
 export type PlainEdit = z.infer<typeof plainEditSchema>

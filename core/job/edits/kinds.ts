@@ -1,3 +1,4 @@
+import { setAssumed } from './on-assumed'
 import { setArray, setRow } from './on-array'
 import { addFace, removeFace, setFace } from './on-faces'
 import { setJob, setKeepClear, setLoadout, setLoads, setSite, setVan } from './on-job'
@@ -5,7 +6,7 @@ import { dropHits, logHits, moveRafter, setRafters, useHit } from './on-rafters'
 
 /** Every kind of edit there is: the union, undo, what collides and its words are made from this list. */
 export const editKinds = [
-  setJob, setSite, setKeepClear, setLoads, setVan, setLoadout,
+  setJob, setAssumed, setSite, setKeepClear, setLoads, setVan, setLoadout,
   addFace, removeFace, setFace, setArray, setRow,
   setRafters, moveRafter, logHits, dropHits, useHit,
 ] as const

@@ -46,13 +46,16 @@ export const setLoadout = settingOf('set-loadout', 'loadout', loadoutSchema, loa
   { spares: [{ kind: 'screw', percent: 5, pieces: 2 }] },
 ])
 
-/** What the job is called and measured in. */
+const { title, place, units, codes, wanted } = jobSchema.shape
+const jobFacts = { title, place, units, codes, wanted }
+
+/** What the job is called, measured in, judged by and asked for. */
 export const setJob = editKind({
-  schema: z.object({ type: z.literal('set-job'), values: z.object({ title: jobSchema.shape.title, place: jobSchema.shape.place, units: jobSchema.shape.units }).partial() }),
+  schema: z.object({ type: z.literal('set-job'), values: z.object(jobFacts).partial() }),
   obstacle: () => null,
   apply: (job, edit) => ({ ...job, ...edit.values }),
-  invert: (job, edit) => ({ ...edit, values: oldValues<Pick<Job, 'title' | 'place' | 'units'>>(job, edit.values) }),
+  invert: (job, edit) => ({ ...edit, values: oldValues<Pick<Job, keyof typeof jobFacts>>(job, edit.values) }),
   touches: edit => keysOf('job', edit.values),
   words: edit => wordsOfValues(jobWords, edit.values),
-  example: (_, { pick, whole }) => ({ type: 'set-job' as const, values: { title: `Job ${whole(1, 99)}`, units: pick(['imperial', 'metric'] as const) } }),
+  example: (_, { pick, whole }) => ({ type: 'set-job' as const, values: { title: `Job ${whole(1, 99)}`, units: pick(['imperial', 'metric'] as const), wanted: pick([null, whole(1, 40)]) } }),
 })

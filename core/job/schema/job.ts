@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { STEEPEST_PITCH_DEG } from '../../units'
 import { arraySchema } from './array'
+import { codesSchema } from './codes'
 import { coveringSchema } from './covering'
 import { lengthMm, shortId, sides } from './fields'
 import { loadoutSchema } from './loadout'
@@ -40,6 +41,7 @@ export const faceSchema = z.object({
 })
 
 export const MOST_FACES = 20
+export const MOST_WANTED = 400
 
 /** A job: what people know and decide. What follows from it is the plan, which is never stored as truth. */
 export const jobSchema = z.object({
@@ -48,6 +50,11 @@ export const jobSchema = z.object({
   title: z.string().trim().min(1, 'Give the job a name.').max(80),
   place: z.string().trim().max(80),
   units: z.enum(['imperial', 'metric']),
+  codes: codesSchema,
+  /** Modules asked for on the whole roof; null fills it. */
+  wanted: z.number({ error: 'Type how many modules are wanted.' }).int('Whole modules only.').min(1, 'At least one module.').max(MOST_WANTED, `At most ${MOST_WANTED} modules.`).nullable(),
+  /** Facts that stand at a usual size and nobody has read or decided, as the keys that edits touch. */
+  assumed: z.array(z.string().max(120)).max(200),
   site: siteSchema,
   keepClear: keepClearSchema,
   loads: loadsSchema,
@@ -70,4 +77,4 @@ export const faceWords: WordsOf<Omit<Face, 'id' | 'array'>> = {
   name: 'the face’s name', outline: 'the face’s size', pitchDeg: 'the pitch', place: 'where the face lies', covering: 'the covering', supports: 'what it is fixed to', timber: 'the timber', setbacks: 'the setbacks',
   yieldShare: 'how much the face yields', windStripMm: 'the wind strip', reserved: 'the reserved parts', lowEdgeMm: 'the wish for the lower edge', obstructions: 'what stands on the face', datum: 'the datum corner',
 }
-export const jobWords: WordsOf<Pick<Job, 'title' | 'place' | 'units'>> = { title: 'the job’s name', place: 'the place', units: 'the units' }
+export const jobWords: WordsOf<Pick<Job, 'title' | 'place' | 'units' | 'codes' | 'wanted'>> = { title: 'the job’s name', place: 'the place', units: 'the units', codes: 'the adopted codes', wanted: 'how many modules are wanted' }

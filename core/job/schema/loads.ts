@@ -11,6 +11,7 @@ export const roofForms = ['gable', 'hip', 'monopitch'] as const
 export type RoofFormKind = typeof roofForms[number]
 export const usExposures = ['B', 'C', 'D'] as const
 export const riskCategories = ['I', 'II', 'III', 'IV'] as const
+export type RiskCategory = typeof riskCategories[number]
 /** What carries the roof from eave to ridge, where unbalanced snow depends on it. */
 export const roofFramings = ['unasked', 'rafters', 'other'] as const
 export type RoofFraming = typeof roofFramings[number]
@@ -80,9 +81,23 @@ const rulesSchema = z.discriminatedUnion('edition', [
   z.object({ edition: z.literal('en'), wind: z.discriminatedUnion('kind', [enWind, typedWind]), snow: enSnow }),
 ])
 
+/** What only the place can say, and of which there is no usual value: maps and the view from the roof. Null: nobody has said. */
+const placeLoadsSchema = z.object({
+  /** Rules that are wanted here; null where nobody has asked for loads to be worked out. */
+  edition: z.enum(loadEditions).exclude(['none']).nullable(),
+  speedMs: speedMs(10).nullable(), exposure: z.enum(usExposures).nullable(), terrain: z.enum(terrains).nullable(),
+  groundPa: pa('The ground snow load', 20_000).nullable(), riskCategory: z.enum(riskCategories).nullable(),
+  /** An engineer's pressures, where the edition's own are not worked out here. */
+  typed: typedWind.nullable(),
+})
+export type PlaceLoads = z.infer<typeof placeLoadsSchema>
+/** Nobody has asked for loads at all. */
+export const noPlaceLoads: PlaceLoads = { edition: null, speedMs: null, exposure: null, terrain: null, groundPa: null, riskCategory: null, typed: null }
+
 /** What loads the array, and whose rules say so. */
 export const loadsSchema = z.object({
   rules: rulesSchema,
+  place: placeLoadsSchema,
   building: z.object({
     /** Null: a gable, unless a face has hips. */
     form: z.enum(roofForms).nullable(),
@@ -101,7 +116,7 @@ export const loadsSchema = z.object({
   engineer: z.object({ asked: z.boolean(), name: freeText('The engineer', 120) }),
 })
 export type Loads = z.infer<typeof loadsSchema>
-export const loadsWords: WordsOf<Loads> = { rules: 'what loads the roof', building: 'the building’s size', engineer: 'the engineer' }
+export const loadsWords: WordsOf<Loads> = { rules: 'what loads the roof', place: 'the place’s wind and snow', building: 'the building’s size', engineer: 'the engineer' }
 export type LoadRules = z.infer<typeof rulesSchema>
 export type TypedWind = z.infer<typeof typedWind>
 export type UsWind = z.infer<typeof usWind>
@@ -113,7 +128,7 @@ export type EnSnow = z.infer<typeof enSnow>
 
 /** Nobody has said what loads the roof: spans are the usual ones. */
 export const noLoads: Loads = {
-  rules: { edition: 'none' }, building: {
+  rules: { edition: 'none' }, place: noPlaceLoads, building: {
     form: null,
     heightMm: null,
     widthMm: null,

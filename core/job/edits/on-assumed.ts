@@ -1,0 +1,34 @@
+import { z } from 'zod'
+import { type Face, faceWords, type Job, jobSchema, jobWords, siteFactWords } from '../schema'
+import { editKind } from './kind'
+
+/** Facts of a face that a new job stands at a usual size until somebody reads them, by their keys below the face's own. */
+export const assumableOnFace = ['outline/eaveLengthMm', 'outline/slopeLengthMm', 'pitchDeg', 'place', 'covering', 'supports'] as const
+export type AssumableFact = typeof assumableOnFace[number]
+/** Key of a face's fact, as edits touch it. */
+export const factKey = (faceId: string, fact: AssumableFact): string => `face ${faceId}/${fact}`
+export const CODES_KEY = 'job/codes'
+export const COVERING_STATE_KEY = 'site/coveringState'
+
+/** What of a face nobody has read yet. */
+export const assumedOn = ({ assumed }: Pick<Job, 'assumed'>, { id }: Pick<Face, 'id'>): AssumableFact[] => assumableOnFace.filter(fact => assumed.includes(factKey(id, fact)))
+
+/** A fact in words, the same as those of the edit that settles it. */
+function wordsOfKey(key: string): string {
+  if (key === CODES_KEY) return jobWords.codes
+  if (key === COVERING_STATE_KEY) return siteFactWords.coveringState
+  return faceWords[key.split('/')[1] as keyof typeof faceWords] ?? 'a fact'
+}
+
+const sorted = (keys: Iterable<string>): string[] => [...new Set(keys)].sort()
+
+/** Says of facts that they are assumed, or that somebody has read or decided them. */
+export const setAssumed = editKind({
+  schema: z.object({ type: z.literal('set-assumed'), keys: jobSchema.shape.assumed, assumed: z.boolean() }),
+  obstacle: () => null,
+  apply: (job, edit) => ({ ...job, assumed: edit.assumed ? sorted([...job.assumed, ...edit.keys]) : job.assumed.filter(key => !edit.keys.includes(key)) }),
+  invert: (job, edit) => ({ ...edit, assumed: !edit.assumed, keys: edit.keys.filter(key => job.assumed.includes(key) !== edit.assumed) }),
+  touches: edit => edit.keys.map(key => `assumed ${key}`),
+  words: edit => edit.keys.map(wordsOfKey),
+  example: (job, { pick }) => ({ type: 'set-assumed' as const, keys: [factKey(pick(job.faces).id, pick(assumableOnFace)), CODES_KEY], assumed: pick([true, false]) }),
+})

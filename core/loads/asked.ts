@@ -1,0 +1,16 @@
+import { loadEditionNames, missingOf, placeFactWords } from '../job'
+import { type DraftFinding, type JobAsk, onJob } from '../trade'
+import { count } from '../units'
+
+const listed = (items: string[]): string => items.length < 2 ? items.join('') : `${items.slice(0, -1).join(', ')} and ${items.at(-1)}`
+
+/** Rules are wanted and the place has not said what they need: there is no usual wind and no usual snow. */
+export function loadsAsked(ask: JobAsk<unknown>): DraftFinding[] {
+  const { place, rules } = ask.job.loads
+  const missing = missingOf(place)
+  if (rules.edition !== 'none' || !place.edition || !missing.length) return []
+  return [{
+    ...onJob(ask, 'rails', 'loads-asked'), severity: 'stop', assumed: true, measured: count(missing.length, 'not typed'), about: { kind: 'rails' },
+    sentence: `${loadEditionNames[place.edition]} waits for ${listed(missing.map(fact => placeFactWords[fact]))}: look at the edition’s maps for this address. Until then no load is worked out, spans are the usual ones, and nothing is issued as clear.`,
+  }]
+}

@@ -1,0 +1,40 @@
+import { type AssumableFact, assumedOn, type Face, factKey, type Job } from '../job'
+import { shapeOf } from '../roof'
+import { type DraftFinding, type FindingAsk, onFace } from '../trade'
+import { formatDirection, formatLength, formatPitch } from '../units'
+import { coveringNames } from '../catalogue'
+import type { SurveyLayout } from './layout'
+
+/** Facts of the survey that a tape or an eye gives; what the face is fixed to has a rung of its own. */
+type SurveyFact = Exclude<AssumableFact, 'supports'>
+const surveyFacts: SurveyFact[] = ['outline/eaveLengthMm', 'outline/slopeLengthMm', 'pitchDeg', 'covering', 'place']
+
+const names: Record<SurveyFact, string> = { 'outline/eaveLengthMm': 'the eave', 'outline/slopeLengthMm': 'the slope', 'pitchDeg': 'the pitch', 'covering': 'the covering', 'place': 'which way it faces' }
+
+/** How an assumed fact stands meanwhile. */
+function standsAt(fact: SurveyFact, { outline, pitchDeg, covering, place }: Face, { units }: Job): string {
+  const { eave, up } = shapeOf(outline)
+  switch (fact) {
+    case 'outline/eaveLengthMm': return formatLength(eave.toMm - eave.fromMm, units)
+    case 'outline/slopeLengthMm': return formatLength(up.toMm - up.fromMm, units)
+    case 'pitchDeg': return formatPitch(pitchDeg, units)
+    case 'covering': return coveringNames[covering.kind].toLowerCase()
+    case 'place': return formatDirection(place.azimuthDeg)
+  }
+}
+
+const listed = (items: string[]): string => items.length < 2 ? items.join('') : `${items.slice(0, -1).join(', ')} and ${items.at(-1)}`
+
+/** Facts of a face with modules that nobody has read: rows and marks on them are no more than a guess. */
+export function assumed(ask: FindingAsk<SurveyLayout>): DraftFinding[] {
+  const { job, face } = ask
+  const open = assumedOn(job, face).filter((fact): fact is SurveyFact => (surveyFacts as string[]).includes(fact))
+  // Which way a face looks moves no module.
+  const moves = open.filter(fact => fact !== 'place')
+  if (face.array.rowCount === 0 || !moves.length) return []
+  return [{
+    ...onFace(ask, 'survey', 'assumed'), severity: 'stop', assumed: true,
+    sentence: `Nobody has read ${listed(open.map(fact => names[fact]))} of ${face.name.toLowerCase()} yet. Assumed meanwhile: ${open.map(fact => `${names[fact]} ${standsAt(fact, face, job)}`).join(', ')}. Type what the tape reads.`,
+    propose: () => [{ label: 'It is so: nothing to change', edit: { type: 'set-assumed', keys: open.map(fact => factKey(face.id, fact)), assumed: false } }],
+  }]
+}
