@@ -1,6 +1,6 @@
 import type { InjectionKey } from 'vue'
 import type { Catalogue } from '#core/catalogue'
-import type { Edit, Face, Job, StageId } from '#core/job'
+import { type AssumableFact, assumedOn, type Edit, type Face, type Job, type StageId } from '#core/job'
 import type { Outcome } from '#core/outcome'
 import type { FacePlan, Plan } from '#core/plan'
 import { type Ref as FaceRef, sameRef } from '#core/trade'
@@ -26,8 +26,8 @@ const key: InjectionKey<FaceWork> = Symbol('face work')
 export const provideFace = (work: FaceWork): void => provide(key, work)
 
 /** The face in hand. */
-export function useFace(): FaceWork & { holds: (what: FaceRef) => boolean } {
+export function useFace(): FaceWork & { holds: (what: FaceRef) => boolean, isAssumed: (fact: AssumableFact) => boolean } {
   const work = inject(key)
   if (!work) throw new Error('useFace is for parts of the planner’s page.')
-  return { ...work, holds: what => sameRef(work.selection.value, what) }
+  return { ...work, holds: what => sameRef(work.selection.value, what), isAssumed: fact => assumedOn(work.job.value, work.face.value).includes(fact) }
 }

@@ -1,11 +1,10 @@
 import { v4 as newId } from 'uuid'
 import { done, type Outcome, refused } from '#core/outcome'
-import type { UnitSystem } from '#core/units'
 
 /** So soon the list is asked for again while the server still works on it. */
 const AGAIN_MS = 400
 
-/** The firm's jobs, and what opens, copies, archives and deletes one. */
+/** The firm's jobs, and what copies, archives and deletes one. */
 export function useJobList() {
   const { data: jobs, error, refresh } = useFetch<JobLine[]>('/api/jobs', { deep: false })
   watch(jobs, (now) => {
@@ -27,8 +26,6 @@ export function useJobList() {
   }
   return {
     jobs, error,
-    /** @param id made once for each job that is wanted, so that asking twice opens one */
-    create: (id: string, draft: { title: string, place: string, units: UnitSystem }) => asked(() => $fetch<{ jobId: string }>('/api/jobs', { method: 'POST', body: { id, ...draft } })),
     copy: (jobId: string) => then(() => $fetch<{ jobId: string }>(`/api/jobs/${jobId}/copy`, { method: 'POST', body: { id: newId() } })),
     archive: (jobId: string, archived: boolean) => then(() => $fetch(`/api/jobs/${jobId}`, { method: 'PATCH', body: { archived } })),
     remove: (jobId: string) => then(() => $fetch(`/api/jobs/${jobId}`, { method: 'DELETE' })),

@@ -2,7 +2,7 @@
 import type { Outcome } from '#core/outcome'
 
 useHead({ title: 'Jobs · Upper Deck' })
-const { jobs, error, create, copy, archive, remove } = useJobList()
+const { jobs, error, copy, archive, remove } = useJobList()
 const { data: me } = useFetch<{ personName: string, firmName: string }>('/api/me')
 
 const sought = ref('')
@@ -48,8 +48,6 @@ async function openFile(event: Event) {
     fileProblem.value = sentencesFrom(failure, 'The server can’t be reached. Try again in a minute.', true)
   }
 }
-const creating = ref(false)
-const creatingOpened = useOpened(creating)
 </script>
 
 <template>
@@ -92,7 +90,7 @@ const creatingOpened = useOpened(creating)
         <UButton
           label="New job"
           icon="i-lucide-plus"
-          @click="creating = true"
+          to="/jobs/new"
         />
       </div>
     </header>
@@ -122,7 +120,7 @@ const creatingOpened = useOpened(creating)
       v-else-if="jobs && !jobs.length"
       class="text-lg"
     >
-      No jobs yet. Open a new one with the address and the units your tape reads in; the survey comes next.
+      No jobs yet. Open a new one with what you know of the roof: the rest is assumed until it is read.
     </p>
     <template v-else-if="jobs">
       <div class="flex flex-wrap items-center justify-between gap-3 pb-2">
@@ -171,11 +169,6 @@ const creatingOpened = useOpened(creating)
         />
       </p>
     </template>
-    <LazyJobsNew
-      v-if="creatingOpened"
-      v-model:open="creating"
-      :create="create"
-    />
     <LazyJobsDelete
       v-if="goingOpened"
       :job="going"

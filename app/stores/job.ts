@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { FetchError } from 'ofetch'
 import type { Catalogue } from '#core/catalogue'
-import { type Edit, foldEntries, type HistoryEntry, type Job, readEdit, rebased, stacksOf, touches, type UndoStacks, type UnsentEntry, wordsFor } from '#core/job'
+import { type Edit, foldEntries, type HistoryEntry, type Job, readEdit, rebased, settled, stacksOf, touches, type UndoStacks, type UnsentEntry, wordsFor } from '#core/job'
 import { done, type Outcome, refused, sentencesOf } from '#core/outcome'
 import { changesBetween, type Plan } from '#core/plan'
 import { type RemoteEntry, unsentEntry, watchEdits } from '../queue/edits'
@@ -92,8 +92,8 @@ export const useJobStore = defineStore('job', () => {
     return done(true)
   }
 
-  /** Forms and keys work on the job that is shown, which trails behind what was typed. */
-  const commit = (edit: Edit) => push('edit', planned.value && job.value ? rebased(edit, planned.value, job.value) : edit)
+  /** Forms and keys work on the job that is shown, which trails behind what was typed. What somebody typed is assumed no more. */
+  const commit = (edit: Edit) => push('edit', planned.value && job.value ? settled(job.value, rebased(edit, planned.value, job.value)) : edit)
   const undo = () => now.value?.stacks.undo.length ? push('undo', now.value.stacks.undo.at(-1)!) : refused('There is nothing to undo.')
   const redo = () => now.value?.stacks.redo.length ? push('redo', now.value.stacks.redo.at(-1)!) : refused('There is nothing to redo.')
 

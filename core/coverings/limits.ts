@@ -35,6 +35,15 @@ function inPans(covering: Covering, outline: Outline, { hook }: Footprint): Inte
     .filter(pan => pan.fromMm <= pan.toMm)
 }
 
+/** How far a place along the eave stands from the nearest where a hook's arm can leave an interlocking tile, mm; 0 where it can. */
+export function besidePanMm({ firstColumnMm, coverWidthMm, pan }: Extract<Covering, { kind: 'interlocking-tile' }>, hook: NonNullable<Mount['hook']>, xMm: number): number {
+  const playMm = hook.travelMm - hook.armMm / 2
+  const inTileMm = ((xMm - firstColumnMm) % coverWidthMm + coverWidthMm) % coverWidthMm
+  const from = pan.fromMm - playMm
+  const to = pan.toMm + playMm
+  return Math.max(0, Math.min(...[inTileMm - coverWidthMm, inTileMm, inTileMm + coverWidthMm].map(x => Math.max(from - x, x - to))))
+}
+
 /** Lines on which the covering lets a rail run: heights of rails across, places along the eave of rails up the slope, mm. */
 export function allowedRailLines(covering: Covering, outline: Outline, foot: Footprint, way: RailWay): Interval[] {
   const { along, up } = shapeOf(outline)

@@ -7,6 +7,7 @@ import { type Cure, type DraftFinding, type FindingAsk, sentenceCase, writer } f
 import { length } from '../units'
 import { fixMoved, shiftsToTry } from './balance'
 import type { Shortfall } from './fewest'
+import { hookWords, longerHooks } from './hooks'
 import type { FixingsLayout } from './layout'
 
 /** A face with its fixings, and where its supports let a rail be fixed. */
@@ -53,7 +54,7 @@ function describe(ask: FixingsAsk, shortfall: Shortfall, railIds: string[]): Pic
   switch (shortfall.kind) {
     case 'no-support':
       return {
-        sentence: `${which} ${numbers.length === 1 ? 'has' : 'have'} nothing underneath to be fixed to: no ${supportNames[ask.face.supports.kind]} there${forbids(ask, railIds) ? ' where the covering lets a mount through' : ''}.`,
+        sentence: `${which} ${numbers.length === 1 ? 'has' : 'have'} nothing underneath to be fixed to: no ${supportNames[ask.face.supports.kind]} there${forbids(ask, railIds) ? ' where the covering lets a mount through' : ''}.${hookWords(ask)}`,
         measured: null,
         limit: null,
       }
@@ -77,7 +78,7 @@ const forbids = ({ face, plan }: FixingsAsk, railIds: string[]): boolean =>
 function curesFor(ask: FixingsAsk, shortfall: Shortfall, railIds: string[]): Cure[] {
   // Moving along the eave and shorter rows do nothing for the ends and spans of rails up the slope.
   if (ask.plan.rails[0]?.way === 'up') return strongerRails(ask, shortfall)
-  return [...shifts(ask, shortfall), ...strongerRails(ask, shortfall), ...shorterRows(ask, shortfall, railIds)]
+  return [...(shortfall.kind === 'no-support' ? longerHooks(ask) : []), ...shifts(ask, shortfall), ...strongerRails(ask, shortfall), ...shorterRows(ask, shortfall, railIds)]
 }
 
 /** The least shift of the whole array after which no rail has this trouble and none has a new one; null when there is none. */

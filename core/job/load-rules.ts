@@ -53,5 +53,8 @@ export function rulesFrom(place: PlaceLoads): LoadRules | null {
   return edition === 'us-2010' ? { edition, wind, snow } : { edition, wind: { ...wind, ke: 1 }, snow }
 }
 
-/** What a change of the place comes to: the rules follow as soon as it has said all. */
-export const placeValues = (place: PlaceLoads): { place: PlaceLoads, rules: LoadRules } => ({ place, rules: rulesFrom(place) ?? { edition: 'none' } })
+/** What a change of the place comes to: as soon as it has said all, it goes over into the rules, and nothing waits any more. */
+export function placeValues(place: PlaceLoads): { place: PlaceLoads, rules: LoadRules } {
+  const rules = rulesFrom(place)
+  return rules ? { place: noPlaceLoads, rules } : { place, rules: { edition: 'none' } }
+}

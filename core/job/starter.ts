@@ -1,6 +1,7 @@
 import { MM_PER_INCH } from '../units'
 import { plainKeepClear } from './rule-sets'
-import { type Face, type FacePlace, type Job, noLoads, plainBuild, plainLoadout, plainTimber, plainVan, type RafterSupports, type Site } from './schema'
+import type { SupportKind } from '../catalogue'
+import { type Face, type FacePlace, type Job, noLoads, plainBuild, plainLoadout, plainTimber, plainVan, type RafterSupports, type Site, type Supports } from './schema'
 
 const inch = (n: number) => n * MM_PER_INCH
 
@@ -43,6 +44,18 @@ export const plainPlace: FacePlace = { azimuthDeg: 180, eastMm: 0, northMm: 0, e
 export const rafterRow = (firstCentreMm: number, spacingMm: number, widthMm: number, found: RafterSupports['found'] = []): RafterSupports =>
   ({ kind: 'rafters', layout: 'nominal', firstCentreMm, spacingMm, widthMm, found, timber: 'sawn', spacings: { kind: 'nominals' }, hits: [] })
 
+/** Supports of a kind at usual sizes (common practice), to be typed over with what is found. */
+export function usualSupports(kind: SupportKind, units: Job['units']): Supports {
+  const mm = (inches: number, metric: number) => units === 'imperial' ? inch(inches) : metric
+  switch (kind) {
+    case 'rafters': return rafterRow(mm(12, 300), mm(24, 600), mm(1.5, 45))
+    case 'purlins': return { kind, member: 'purlin', firstMm: mm(12, 300), spacingMm: mm(24, 600), widthMm: mm(1.5, 50), thicknessMm: null, batten: null, found: [] }
+    case 'seams': return { kind, firstMm: mm(8, 200), spacingMm: mm(16, 430) }
+    case 'screws': return { kind, firstMm: mm(4.5, 125), spacingMm: mm(9, 250), firstRowMm: mm(6, 150), rowSpacingMm: mm(24, 600) }
+    case 'sheathing': return { kind, thicknessMm: mm(0.625, 18), areas: [] }
+  }
+}
+
 export function starterFace(id: string, name: string, units: Job['units'], parts: StartingParts): Face {
   const us = units === 'imperial'
   return {
@@ -51,7 +64,7 @@ export function starterFace(id: string, name: string, units: Job['units'], parts
     pitchDeg: us ? 26.565051177077994 : 35,
     covering: { kind: 'coursed-shingle', exposureMm: us ? inch(5.625) : 143, firstCourseMm: us ? inch(5.625) : 143 },
     place: plainPlace,
-    supports: us ? rafterRow(inch(12), inch(24), inch(1.5)) : rafterRow(300, 600, 45),
+    supports: usualSupports('rafters', units),
     timber: { ...plainTimber, ...(us ? { sheathingMm: inch(0.5) } : { sheathingMm: 0, densityKgM3: 350 }) },
     setbacks: us
       ? { eaveMm: inch(12), ridgeMm: inch(36), leftRakeMm: inch(36), rightRakeMm: inch(36), hipMm: inch(18), valleyMm: inch(18), wallMm: inch(12) }

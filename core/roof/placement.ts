@@ -27,4 +27,4 @@ export function fromPlan({ place, pitchDeg }: Placed, point: Point): Point {
 }
 
 /** A face's outline in plan, mm east and north. */
-export const planOutline = (face: Pick<Face, 'outline' | 'place' | 'pitchDeg'>): Point[] => shapeOf(face.outline).region[0]!.map(point => toPlan(face, point))
+export const planOutline = (face: Placed & Pick<Face, 'outline'>): Point[] => shapeOf(face.outline).region[0]!.map(point => toPlan(face, point))

@@ -115,9 +115,14 @@ function columnOrigin(strips: Strip[], placed: Run[][], gapMm: number, widensMm:
   return middleOf(common)
 }
 
-/** Rows with no more than so many modules together: the top rows give theirs up first, locked ones last. */
+/**
+ * Rows with no more than so many modules together: where as few rows as hold them can be of one length they are, else the top
+ * rows give theirs up first, locked ones last.
+ */
 function limited(strips: Strip[], most: number): Strip[] {
   const countOf = (strip: Strip) => strip.rule.count ?? strip.fills
+  const even = evenRows(strips, most)
+  if (even) return even
   let over = strips.reduce((sum, strip) => sum + countOf(strip), 0) - most
   const counts = strips.map(countOf)
   for (const locked of [false, true]) {
@@ -129,6 +134,16 @@ function limited(strips: Strip[], most: number): Strip[] {
     }
   }
   return strips.flatMap((strip, i) => counts[i]! === 0 ? [] : [counts[i] === countOf(strip) ? strip : { ...strip, rule: { ...strip.rule, count: counts[i]! } }])
+}
+
+/** The fewest rows from the eave up that hold so many, all of one length; null where that can't be, or somebody has said of one what it holds. */
+function evenRows(strips: Strip[], most: number): Strip[] | null {
+  let holds = 0
+  const rows = strips.findIndex(strip => (holds += strip.fills) >= most) + 1
+  const each = most / rows
+  const kept = strips.slice(0, rows)
+  const free = strips.every(({ rule }) => rule.count === null && !rule.locked && !rule.held.length)
+  return rows > 0 && Number.isInteger(each) && each > 0 && free && kept.every(strip => strip.fills >= each) ? kept.map(strip => ({ ...strip, rule: { ...strip.rule, count: each } })) : null
 }
 
 const widestOf = (intervals: Interval[]): Interval | null =>

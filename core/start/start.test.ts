@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { catalogue } from '../../tests/fixtures/jobs'
 import { seeded } from '../../tests/fixtures/random'
+import { besidePanMm, forbiddenStrips, usualCovering } from '../coverings'
 import { areaMm2 } from '../geometry'
 import { applyEdit, type Codes, inverseOf, type Job, jobSchema, noPlaceLoads, readJob, settled } from '../job'
 import { planJob } from '../plan'
@@ -130,5 +131,62 @@ describe('what a reading settles', () => {
   it('a new shape settles both lengths, and a face that goes takes its doubts along', () => {
     expect(keysAfter({ type: 'set-face', faceId: 'face-1', values: { outline: { kind: 'rectangle', eaveLengthMm: 8000, slopeLengthMm: 4000 } } }).filter(key => key.startsWith('face face-1/outline'))).toEqual([])
     expect(keysAfter({ type: 'remove-face', faceId: 'face-2' }).filter(key => key.startsWith('face face-2/'))).toEqual([])
+  })
+})
+
+describe('a number wanted on the whole roof', () => {
+  const two = started({ ...said, wanted: null, carries: ['Front', 'Back'] })
+  const standing = (job: Job) => plan(job).faces.map(face => face.rows.rows.map(row => row.count))
+  it('stands on as few faces as hold it, in rows of one length where that can be', () => {
+    expect(standing(started(said))).toEqual([[7, 7], []])
+    const each = plan(two).faces[0]!.modules
+    expect(plan({ ...two, wanted: each }).faces.map(face => face.modules)).toEqual([each, 0])
+  })
+  it('every number from 1 to what fits stands exactly, and one more is said to be short', () => {
+    const fits = plan(two).totals.modules
+    for (let wanted = 1; wanted <= fits; wanted++) {
+      const { totals, findings } = plan({ ...two, wanted })
+      expect([wanted, totals.modules, findings.some(one => one.kind === 'wanted-short')]).toEqual([wanted, wanted, false])
+    }
+    expect(plan({ ...two, wanted: fits + 1 }).findings.find(one => one.kind === 'wanted-short')).toBeDefined()
+  })
+  it('the face that yields more is filled first', () => {
+    const job = { ...two, wanted: 4, faces: two.faces.map((face, i) => ({ ...face, yieldShare: i ? 1 : 0.8 })) }
+    expect(plan(job).faces.map(face => face.modules)).toEqual([0, 4])
+  })
+  it('what takes the room is what stands more without it, as a plan without it says; cures give as much as they say', () => {
+    const vent = { id: 'flue', kind: 'vent' as const, round: true, xMm: 5200, yMm: 2400, widthMm: 120, heightMm: 120, clearanceMm: 100 }
+    const base = started({ ...said, wanted: null })
+    const crowded: Job = { ...base, wanted: 40, faces: base.faces.map((face, i) => i ? face : { ...face, obstructions: [vent] }) }
+    const short = plan(crowded).findings.find(one => one.kind === 'wanted-short')!
+    const bare = (job: Job): Job => ({ ...job, faces: job.faces.map(face => ({ ...face, obstructions: [] })) })
+    const gained = plan(bare(crowded)).totals.modules - plan(crowded).totals.modules
+    expect(gained).toBeGreaterThan(0)
+    expect(short.sentence).toContain(`ithout the vent ${gained} more`)
+    const back = applyEdit(crowded, { type: 'set-array', faceId: 'face-2', values: { rowCount: null } })
+    expect(short.sentence).toContain(`Back, bare now, would hold ${plan(back).totals.modules - plan(crowded).totals.modules}`)
+    expect(short.cures.map(one => one.label)).toEqual([`Ask for ${plan(crowded).totals.modules}`])
+  })
+})
+
+describe('hooks and pans', () => {
+  const tile = { ...usualCovering('interlocking-tile', false), kind: 'interlocking-tile' as const, firstColumnMm: 0 }
+  const hooked = started({ ...blank, units: 'metric', codes: { kind: 'european' }, roof: said.roof, loads: { ...noPlaceLoads, speedMs: 24, terrain: 'III', groundPa: 600 } })
+  const read = (firstColumnMm: number): Job => ({ ...hooked, assumed: [], faces: hooked.faces.map(face => ({ ...face, covering: face.covering.kind === 'interlocking-tile' ? { ...face.covering, firstColumnMm } : face.covering })) })
+  it('metric defaults let every hook find a pan', () => expect(plan({ ...hooked, assumed: [] }).findings.filter(one => one.severity === 'stop')).toEqual([]))
+  it('2000 places: as far from a pan as the strips that are forbidden say', () => {
+    const random = seeded(31)
+    for (let i = 0; i < 2000; i++) {
+      const hook = { stiffnessNPerMm: 400, clearMm: 5, armMm: 30, travelMm: random.between(0, 70) }
+      const covering = { ...tile, firstColumnMm: random.between(0, 300) }
+      const x = random.between(500, 8000)
+      const strips = forbiddenStrips(covering as Parameters<typeof forbiddenStrips>[0], { kind: 'rectangle', eaveLengthMm: 9000, slopeLengthMm: 5000 }, { halfFootprintMm: 40, hook }, { way: 'across', reach: { fromMm: 0, toMm: 9000 } })
+      const inside = strips.find(one => x > one.fromMm && x < one.toMm)
+      expect(besidePanMm(covering as Parameters<typeof besidePanMm>[0], hook, x)).toBeCloseTo(inside ? Math.min(x - inside.fromMm, inside.toMm - x) : 0, 6)
+    }
+  })
+  it('rafters under the side laps are named with the reach that would do', () => {
+    const stop = plan(read(0)).findings.find(one => one.kind === 'no-support')!
+    expect(stop.sentence).toMatch(/All rafters lie under side laps.*may be set 78 mm aside and would need \d+ mm.*swap the tiles/)
   })
 })

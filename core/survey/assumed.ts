@@ -6,7 +6,7 @@ import { coveringNames } from '../catalogue'
 import type { SurveyLayout } from './layout'
 
 /** Facts of the survey that a tape or an eye gives; what the face is fixed to has a rung of its own. */
-type SurveyFact = Exclude<AssumableFact, 'supports'>
+type SurveyFact = Exclude<AssumableFact, 'supports' | 'covering/courses'>
 const surveyFacts: SurveyFact[] = ['outline/eaveLengthMm', 'outline/slopeLengthMm', 'pitchDeg', 'covering', 'place']
 
 const names: Record<SurveyFact, string> = { 'outline/eaveLengthMm': 'the eave', 'outline/slopeLengthMm': 'the slope', 'pitchDeg': 'the pitch', 'covering': 'the covering', 'place': 'which way it faces' }
@@ -36,5 +36,17 @@ export function assumed(ask: FindingAsk<SurveyLayout>): DraftFinding[] {
     ...onFace(ask, 'survey', 'assumed'), severity: 'stop', assumed: true,
     sentence: `Nobody has read ${listed(open.map(fact => names[fact]))} of ${face.name.toLowerCase()} yet. Assumed meanwhile: ${open.map(fact => `${names[fact]} ${standsAt(fact, face, job)}`).join(', ')}. Type what the tape reads.`,
     propose: () => [{ label: 'It is so: nothing to change', edit: { type: 'set-assumed', keys: open.map(fact => factKey(face.id, fact)), assumed: false } }],
+  }]
+}
+
+/** Courses at usual sizes: rails, hooks and flashings depend on where they begin. */
+export function coursesAssumed(ask: FindingAsk<SurveyLayout>): DraftFinding[] {
+  const { job, face } = ask
+  const keys = [factKey(face.id, 'covering/courses')]
+  if (face.array.rowCount === 0 || !job.assumed.includes(keys[0]!)) return []
+  return [{
+    ...onFace(ask, 'survey', 'courses-assumed'), severity: 'caution', assumed: true, onSheets: true,
+    sentence: `Courses of ${face.name.toLowerCase()} stand at the usual sizes of ${coveringNames[face.covering.kind].toLowerCase()}: measure a course and where the first begins before the first hole, under Covering.`,
+    propose: () => [{ label: 'They are so', edit: { type: 'set-assumed', keys, assumed: false } }],
   }]
 }

@@ -1,7 +1,7 @@
 import { datumName, placeAlong, placeUp } from '../roof'
 import { type Ask, type FaceSays, faceRef, type Layer, type Selectable, shape, type TapePlace } from '../trade'
 import type { SurveyLayout } from './layout'
-import { assumed } from './assumed'
+import { assumed, coursesAssumed } from './assumed'
 import { impossible, loose, unchecked, wrong } from './tape'
 
 const outline: Layer<Ask<SurveyLayout>> = {
@@ -28,7 +28,7 @@ function wholeFace({ plan }: Ask<SurveyLayout>): Selectable {
 
 /** The face itself: its outline, its corners on the tapes, the datum, and taped lengths that do not agree. */
 export const survey = {
-  findings: { assumed, 'tape-impossible': impossible, 'tape-loose': loose, 'tape-unchecked': unchecked, 'tape-wrong': wrong },
+  findings: { assumed, 'courses-assumed': coursesAssumed, 'tape-impossible': impossible, 'tape-loose': loose, 'tape-unchecked': unchecked, 'tape-wrong': wrong },
   marks: {
     datum: ({ face }, make) => [make({
       id: 'datum', kind: 'datum', title: 'Datum', tape: 'along', lineMm: placeUp(face, 0),

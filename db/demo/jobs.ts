@@ -20,6 +20,7 @@ import {
 } from '../../core/job'
 import { usualCovering } from '../../core/coverings'
 import { roofFaces, type RoofForm } from '../../core/roof'
+import { blankRoof, startedJob } from '../../core/start'
 import { pitchFromRise } from '../../core/units'
 
 /** Invented jobs in invented towns. Their sizes, counts and sums are their own. */
@@ -404,7 +405,11 @@ const halyardClose = job(starterJob('9 Halyard Close', 'Saltmarsh Haven', 'imper
 })
 
 /** Not begun: a starter face and nothing measured yet. */
-const lampSteps = starterJob('Lamp Steps 8', 'Brackwater', 'metric', metricParts)
+const lampStart = startedJob({
+  title: 'Lamp Steps 8', place: 'Brackwater', units: 'metric', codes: { kind: 'european' }, roof: blankRoof, carries: ['Front'], covering: null, spacingMm: null, firstCentreMm: null, wanted: null, loads: noPlaceLoads,
+}, { ...metricParts, mountId: 'windlass-tile-hook' })
+if (!lampStart.ok) throw new Error(lampStart.problem)
+const lampSteps = lampStart.value
 
 const mph = (n: number) => n * 0.44704
 const psf = (n: number) => n * 47.88025898033584

@@ -27,6 +27,13 @@ export async function findJobs(client: PoolClient, jobIds: string[]): Promise<St
   return (await client.query<StoredJob>(`select ${columns} from jobs where job_id = any($1)`, [jobIds])).rows.map(read)
 }
 
+/** The adopted codes that the firm last gave a job of these units; null where it never has. */
+export async function lastCodes(client: PoolClient, units: Job['units']): Promise<Job['codes'] | null> {
+  const { rows } = await client.query<{ codes: Job['codes'] }>(
+    `select document -> 'codes' as codes from jobs where document ->> 'units' = $1 and document -> 'codes' ->> 'kind' = 'us' order by created_at desc, job_id limit 1`, [units])
+  return rows[0]?.codes ?? null
+}
+
 /** Keeps what the list shows of a job. A job that has changed meanwhile is worked out again by the next list. */
 export async function saveSummary(client: PoolClient, jobId: string, version: number, summary: JobSummary, summaryOf: string): Promise<void> {
   await client.query('update jobs set summary = $3, summary_of = $4 where job_id = $1 and version = $2', [jobId, version, summary, summaryOf])

@@ -1,6 +1,6 @@
 <script setup lang="ts" generic="T extends string">
 /** A choice among a few, as a list that opens. */
-const { label, value, choices, placeholder = 'Choose' } = defineProps<{ label: string, value: T, choices: { label: string, value: T }[], placeholder?: string }>()
+const { label, value, choices, placeholder = 'Choose', assumed = false } = defineProps<{ label: string, value: T, choices: { label: string, value: T }[], placeholder?: string, assumed?: boolean }>()
 const emit = defineEmits<{ choose: [value: T] }>()
 const id = useId()
 </script>
@@ -10,7 +10,7 @@ const id = useId()
     <label
       :for="id"
       class="block text-[13px] text-muted"
-    >{{ label }}</label>
+    >{{ label }}<FieldAssumed v-if="assumed" /></label>
     <FieldChoiceList
       :id="id"
       :value="value"

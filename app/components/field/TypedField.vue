@@ -5,7 +5,7 @@ import type { Outcome } from '#core/outcome'
  * A value typed as text. What can't be read leaves the old value in place, stays in the field for mending, and says why
  * beside it.
  */
-const { label, shown, commit, hint, wide = false } = defineProps<{
+const { label, shown, commit, hint, wide = false, assumed = false } = defineProps<{
   label: string
   /** The value as it stands, written out. */
   shown: string
@@ -14,6 +14,8 @@ const { label, shown, commit, hint, wide = false } = defineProps<{
   hint?: string
   /** For text rather than a figure: more room, and the text starts at the left. */
   wide?: boolean
+  /** Nobody has read it: Enter says that it is so, without another figure. */
+  assumed?: boolean
 }>()
 
 const text = ref(shown)
@@ -27,8 +29,9 @@ watch(() => shown, (next) => {
   problem.value = ''
 })
 
-function take() {
-  if (text.value === shown) {
+/** @param confirms Enter was pressed: a figure that is only assumed stands as read from then on */
+function take(confirms = false) {
+  if (text.value === shown && !(confirms && assumed)) {
     typing.value = false
     problem.value = ''
     return
@@ -53,7 +56,7 @@ function giveUp() {
       <label
         :for="id"
         class="text-[15px] leading-tight"
-      >{{ label }}<span
+      >{{ label }}<FieldAssumed v-if="assumed" /><span
         v-if="hint"
         class="block text-[13px] text-muted"
       >{{ hint }}</span></label>
@@ -69,8 +72,8 @@ function giveUp() {
         autocomplete="off"
         :ui="{ base: wide ? 'font-medium' : 'text-right font-medium' }"
         @input="typing = true"
-        @change="take"
-        @keydown.enter="take"
+        @change="take()"
+        @keydown.enter="take(true)"
         @keydown.escape.stop="giveUp"
         @focus="($event.target as HTMLInputElement).select()"
       />

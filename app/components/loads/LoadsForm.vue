@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type LoadEdition, loadEditionNames, loadEditions, type LoadRules, type Loads, plainRules, plainTypedWind } from '#core/job'
+import { askedBy, type LoadEdition, loadEditionNames, loadEditions, type LoadRules, type Loads, noPlaceLoads, type PlaceLoads, placeValues } from '#core/job'
 import { zoneWords } from '#core/loads'
 
 /** What loads the roof: one edition with all its parts, every figure there to be typed over. */
@@ -11,21 +11,26 @@ const setRules = (values: LoadRules) => set({ rules: values })
 const editions = loadEditions.map(value => ({ value, label: loadEditionNames[value] }))
 const isEn = computed(() => rules.value.edition === 'en')
 
-/** Another edition starts at its own plain figures: nothing of one is carried into another. */
-const chooseEdition = (edition: LoadEdition) => edition === rules.value.edition || setRules(plainRules(edition))
+/** Rules that are in force, or that wait for what the place has to say. */
+const edition = computed(() => loads.value.place.edition ?? rules.value.edition)
+/** Another edition has other maps: wind and snow are asked again. */
+const chooseEdition = (next: LoadEdition) => next === edition.value || set(next === 'none' ? { place: noPlaceLoads, rules: { edition: 'none' } } : placeValues(askedBy(loads.value.place, next)))
+const setPlace = (values: Partial<PlaceLoads>) => set(placeValues({ ...loads.value.place, ...values }))
 const wind = computed(() => rules.value.edition === 'none' ? null : rules.value.wind)
 const snow = computed(() => rules.value.edition === 'none' ? null : rules.value.snow)
 const setWind = (values: Record<string, unknown>) => setRules({ ...rules.value, wind: { ...wind.value, ...values } } as LoadRules)
+/** An engineer's pressures are asked for, and not all here yet. */
+const asksTyped = ref(false)
 const windWays = computed(() => rules.value.edition === 'us-2022'
   ? [{ value: 'typed', label: 'An engineer’s pressures' }]
   : [{ value: 'computed', label: 'Worked out by the edition' }, { value: 'typed', label: 'An engineer’s pressures' }])
 function chooseWind(kind: string) {
-  if (kind === wind.value?.kind) return
-  const plain = plainRules(rules.value.edition)
-  setRules({ ...rules.value, wind: kind === 'typed' ? plainTypedWind : plain.edition === 'none' ? null : plain.wind } as LoadRules)
+  asksTyped.value = kind === 'typed' && wind.value?.kind !== 'typed'
+  if (kind === wind.value?.kind || kind === 'typed' || rules.value.edition === 'none') return
+  // The edition's own wind wants the map's speed, which nobody has given yet.
+  set(placeValues({ ...noPlaceLoads, edition: rules.value.edition, groundPa: rules.value.snow.groundPa }))
 }
 const exposures = ['B', 'C', 'D'].map(value => ({ value, label: `Exposure ${value}` }))
-const terrainNames: Record<string, string> = { 0: '0, open sea', I: 'I, flat and open', II: 'II, low cover', III: 'III, suburb', IV: 'IV, town' }
 const terrains = Object.entries(terrainNames).map(([value, label]) => ({ value, label: `Terrain ${label}` }))
 
 /** Zones of the face with what the edition makes of them, each coefficient there to be typed over. */
@@ -47,7 +52,7 @@ const typedParts = [['interior', 'Inside'], ['edge', 'Along edges'], ['corner', 
 <template>
   <FieldChoiceField
     label="Rules"
-    :value="rules.edition"
+    :value="edition"
     :choices="editions"
     @choose="chooseEdition($event)"
   />
@@ -55,17 +60,28 @@ const typedParts = [['interior', 'Inside'], ['edge', 'Along edges'], ['corner', 
     v-if="rules.edition === 'none'"
     class="mt-2 text-[15px]"
   >
-    Nobody has said what loads this roof, so spans are the usual ones. Choose the rules in force here; each figure can then be typed over.
+    Nobody has said what loads this roof, so spans are the usual ones. {{ loads.place.edition ? 'The rules wait for what the place has to say:' : 'Choose the rules in force here; each figure can then be typed over.' }}
   </p>
+  <LoadsPlace
+    v-if="rules.edition === 'none' && loads.place.edition"
+    :place="loads.place"
+    :units="units"
+    :commit="setPlace"
+  />
   <template v-if="wind && snow">
     <h2 class="slip-title mt-4">
       Wind
     </h2>
     <FieldChoiceField
       label="Wind"
-      :value="wind.kind"
+      :value="asksTyped ? 'typed' : wind.kind"
       :choices="windWays"
       @choose="chooseWind"
+    />
+    <LoadsTypedWind
+      v-if="asksTyped"
+      :units="units"
+      @take="setRules({ ...rules, wind: $event } as LoadRules); asksTyped = false"
     />
     <template v-if="wind.kind === 'computed'">
       <FieldMeasureField

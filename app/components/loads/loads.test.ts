@@ -8,7 +8,7 @@ import TimberForm from './TimberForm.vue'
 import VanForm from './VanForm.vue'
 import SlipLoadSummary from '../slip/SlipLoadSummary.vue'
 import { mountOnJob } from '../../testing/mount-on-job'
-import { type Job, type LoadEdition, loadEditions,} from '../../../core/job'
+import { type Job, type LoadEdition, loadEditions } from '../../../core/job'
 import { after, changed, threeRowsOfSix } from '../../../tests/fixtures/jobs'
 import { plainRules } from '../../../tests/fixtures/plain-rules'
 

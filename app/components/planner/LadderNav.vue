@@ -8,16 +8,20 @@ const { stage, findings, jobId } = defineProps<{ stage: StageId, findings: Findi
 const rungs = computed(() => [...stages].reverse().map((one) => {
   // The mark-out waits for whatever stops the work, wherever it is.
   const own = findings.filter(finding => finding.stage === one.id || (one.id === 'mark-out' && finding.severity === 'stop'))
-  const state = own.some(finding => finding.severity === 'stop') ? 'stop' as const : own.some(finding => finding.severity === 'caution') ? 'caution' as const : 'clear' as const
-  return { ...one, state }
+  return { ...one, state: stateOf(own, restsOnAssumed(one.id, findings)) }
 }))
+function stateOf(own: Finding[], assumed: boolean) {
+  if (own.some(finding => finding.severity === 'stop' && !finding.assumed)) return 'stop' as const
+  if (own.some(finding => finding.assumed)) return 'assumed' as const
+  return own.some(finding => finding.severity === 'caution') ? 'caution' as const : assumed ? 'assumed' as const : 'clear' as const
+}
 /** On a phone the rungs lie in a line that scrolls: the one stood on comes into view. */
 const line = useTemplateRef('line')
 const bringIntoView = () => line.value?.querySelector<HTMLElement>(`[data-stage="${stage}"]`)?.scrollIntoView({ inline: 'center', block: 'nearest' })
 watch(() => stage, bringIntoView, { flush: 'post' })
 useResizeObserver(line, bringIntoView)
 const stagePath = useStagePath()
-const words = { stop: 'stopped', caution: 'needs you', clear: 'clear' }
+const words = { stop: 'stopped', assumed: 'assumed', caution: 'needs you', clear: 'clear' }
 </script>
 
 <template>

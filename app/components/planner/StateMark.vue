@@ -1,6 +1,6 @@
 <script setup lang="ts">
-/** Clear, caution or stop as a shape as well as a colour: tick, triangle, square. */
-defineProps<{ state: 'clear' | 'caution' | 'stop' | 'note', onDark?: boolean }>()
+/** Clear, assumed, caution or stop as a shape as well as a colour: tick, dashed ring, triangle, square. */
+defineProps<{ state: 'clear' | 'assumed' | 'caution' | 'stop' | 'note', onDark?: boolean }>()
 </script>
 
 <template>
@@ -24,6 +24,16 @@ defineProps<{ state: 'clear' | 'caution' | 'stop' | 'note', onDark?: boolean }>(
       fill="none"
       :stroke="onDark ? '#ffce6e' : '#8f5a05'"
       stroke-width="2"
+    />
+    <circle
+      v-else-if="state === 'assumed'"
+      cx="8"
+      cy="8"
+      r="5.6"
+      fill="none"
+      :stroke="onDark ? '#ffce6e' : '#8f5a05'"
+      stroke-width="2.2"
+      stroke-dasharray="3 2.9"
     />
     <rect
       v-else-if="state === 'stop'"

@@ -47,6 +47,7 @@ provideFace({
 })
 
 const found = computed(() => findingsFor(stage, plan.value.findings))
+const rests = computed(() => restsOnAssumed(stage, plan.value.findings))
 /** A finding of another face takes a person there first. */
 async function showFinding(finding: Finding) {
   if (finding.faceId !== face.value.id) await choose(finding.faceId)
@@ -211,6 +212,7 @@ usePlannerKeys({
           class="overflow-y-auto px-4 pt-2 pb-3"
           :class="view.shows === 'page' ? '' : 'shrink-0 border-t-2 border-graphite-900 md:max-h-[40%]'"
           :findings="[...found.here, ...found.elsewhere]"
+          :rests="rests"
           @cure="store.commit($event.edit)"
           @preview="store.previewEdit($event?.edit ?? null)"
           @show="showFinding"

@@ -3,6 +3,7 @@ import { siteStopWords } from '#core/site'
 import {
   accesses,
   accessWords,
+  codesEdit,
   type Bring,
   brings,
   bringWords,
@@ -86,6 +87,11 @@ const highest = computed(() => Math.max(...job.value.faces.map(one => one.place.
           :value="units"
           :choices="[{ label: 'Feet, inches and sixteenths', value: 'imperial' }, { label: 'Millimetres', value: 'metric' }]"
           @choose="commit({ type: 'set-job', values: { units: $event } })"
+        />
+        <SiteCodes
+          :codes="job.codes"
+          :units="units"
+          @choose="commit(codesEdit(job, $event))"
         />
         <PlannerRoofPlan
           class="mt-2"

@@ -3,7 +3,7 @@ import { type ArrayRules, type ColumnRule, type Orientation, plainRow, type Stac
 import { gapBelow, type RowPlan } from '#core/rows'
 import { placeUp, readingAlong, readingUp } from '#core/roof'
 
-const { face, facePlan, units, holds, select, commit } = useFace()
+const { job, face, facePlan, units, holds, select, commit } = useFace()
 const array = computed(() => face.value.array)
 const rows = computed(() => facePlan.value.rows.rows)
 const set = (values: Partial<Omit<ArrayRules, 'rows'>>) => commit(arrayEdit(face.value.id, values))
@@ -17,6 +17,10 @@ const columnChoices: { label: string, value: ColumnRule }[] = [
   { label: 'Half a module over in turn', value: 'brick' },
 ]
 const stackChoices: { label: string, value: StackEnd }[] = [{ label: 'The lower line, eave up', value: 'eave' }, { label: 'The upper line, ridge down', value: 'ridge' }]
+function takeWanted(text: string) {
+  const wanted = parseWanted(text)
+  return wanted.ok ? commit({ type: 'set-job', values: { wanted: wanted.value } }) : wanted
+}
 const asksRows = ref(false)
 const rowsAsked = useOpened(asksRows)
 /** A locked row keeps its modules where they are and its gap, so that neither a solve nor a wider strip changes it. */
@@ -87,7 +91,13 @@ const shownRows = computed(() => [...rows.value].reverse())
     v-if="rowsAsked"
     v-model:open="asksRows"
   />
-  <h2 class="slip-title">
+  <FieldTypedField
+    label="Modules wanted"
+    hint="on the whole roof; empty for as many as fit"
+    :shown="job.wanted === null ? '' : String(job.wanted)"
+    :commit="takeWanted"
+  />
+  <h2 class="slip-title mt-4">
     Parts
   </h2>
   <FieldChoiceField

@@ -4,7 +4,7 @@ import { placeAlong, readingAlong } from '#core/roof'
 
 /** Rafters: how they are known, the hit log, what it says, and each with how sure one is of it. */
 const { supports } = defineProps<{ supports: RafterSupports }>()
-const { face, facePlan, units, holds, select, commit } = useFace()
+const { face, facePlan, units, holds, select, commit, isAssumed } = useFace()
 const set = (values: Partial<Omit<RafterSupports, 'kind' | 'found' | 'hits'>>) => commit({ type: 'set-rafters', faceId: face.value.id, values })
 const rafters = computed(() => facePlan.value.supports.rafters)
 const proved = computed(() => rafters.value.filter(rafter => rafter.state === 'proved').length)
@@ -63,6 +63,7 @@ const stateWords = { proved: 'proved', inferred: 'inferred', guessed: 'guessed' 
   <FieldLengthField
     v-if="supports.layout !== 'irregular'"
     label="Spacing"
+    :assumed="isAssumed('supports')"
     :hint="nominal ? 'Centre to centre' : 'what it was built to, if known'"
     :mm="supports.spacingMm"
     :units="units"

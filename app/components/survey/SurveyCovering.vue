@@ -6,7 +6,7 @@ import type { Covering } from '#core/job'
 import type { Outcome } from '#core/outcome'
 
 /** What covers the face, each kind with its own measures. */
-const { face, facePlan, units, commit } = useFace()
+const { face, facePlan, units, commit, isAssumed } = useFace()
 const covering = computed(() => face.value.covering)
 const choices = coveringKinds.map(value => ({ value, label: coveringNames[value] }))
 const put = (next: Covering): Outcome<unknown> => commit(faceEdit(face.value.id, { covering: next }))
@@ -47,6 +47,7 @@ const perArea = computed(() => {
 <template>
   <FieldChoiceField
     label="Covering"
+    :assumed="isAssumed('covering')"
     :value="covering.kind"
     :choices="choices"
     @choose="choose"

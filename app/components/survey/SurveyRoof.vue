@@ -5,7 +5,7 @@ import { type Outcome, refused } from '#core/outcome'
 import { formatDirection, parseDirection, windName } from '#core/units'
 
 /** The whole roof: its faces from above, where this one lies, and ways to get more of them. */
-const { job, face, units, commit, chooseFace } = useFace()
+const { job, face, units, commit, chooseFace, isAssumed } = useFace()
 const setPlace = (values: Partial<FacePlace>) => commit(faceEdit(face.value.id, { place: { ...face.value.place, ...values } }))
 
 function setAzimuth(text: string): Outcome<unknown> {
@@ -115,6 +115,7 @@ const fileAsked = useOpened(asksFile)
     label="Faces"
     :hint="`${windName(face.place.azimuthDeg)}; degrees from north`"
     :shown="formatDirection(face.place.azimuthDeg)"
+    :assumed="isAssumed('place')"
     :commit="setAzimuth"
   />
   <FieldMeasureField

@@ -1,11 +1,22 @@
 <script setup lang="ts">
+import { factKey } from '#core/job'
+import { done } from '#core/outcome'
 import { formOf, outlineAs, type OutlineForm, shapeOf } from '#core/roof'
 import { formatPitch, parsePitch, slopeFactor } from '#core/units'
 
 /** This face's shape: how it is entered, its lengths, its pitch and where the tapes are hooked. */
-const { face, units, commit } = useFace()
+const { face, units, commit, isAssumed } = useFace()
 const set = (values: Parameters<typeof faceEdit>[1]) => commit(faceEdit(face.value.id, values))
 const outline = computed(() => face.value.outline)
+/** One length of two: the other stays assumed until it is read too. */
+function setSide(side: 'eaveLengthMm' | 'slopeLengthMm', mm: number) {
+  const rectangle = outline.value
+  if (rectangle.kind !== 'rectangle') return done(true)
+  return commit({ type: 'batch', edits: [
+    { type: 'set-face', faceId: face.value.id, values: { outline: { ...rectangle, [side]: mm } } },
+    { type: 'set-assumed', keys: [factKey(face.value.id, `outline/${side}`)], assumed: false },
+  ] })
+}
 
 function setPitch(text: string) {
   const parsed = parsePitch(text, units.value)
@@ -39,13 +50,15 @@ const forms: { label: string, value: OutlineForm }[] = [
       label="Along the eave"
       :mm="outline.eaveLengthMm"
       :units="units"
-      :commit="mm => outline.kind === 'rectangle' ? set({ outline: { ...outline, eaveLengthMm: mm! } }) : { ok: true, value: true }"
+      :assumed="isAssumed('outline/eaveLengthMm')"
+      :commit="mm => setSide('eaveLengthMm', mm!)"
     />
     <FieldLengthField
       label="Up the slope"
       :mm="outline.slopeLengthMm"
       :units="units"
-      :commit="mm => outline.kind === 'rectangle' ? set({ outline: { ...outline, slopeLengthMm: mm! } }) : { ok: true, value: true }"
+      :assumed="isAssumed('outline/slopeLengthMm')"
+      :commit="mm => setSide('slopeLengthMm', mm!)"
     />
   </template>
   <SurveyTaped
@@ -59,6 +72,7 @@ const forms: { label: string, value: OutlineForm }[] = [
   <FieldTypedField
     label="Pitch"
     :shown="formatPitch(face.pitchDeg, units)"
+    :assumed="isAssumed('pitchDeg')"
     :commit="setPitch"
     :hint="`${face.pitchDeg.toFixed(1)}°; rise in 12, degrees or percent`"
   />

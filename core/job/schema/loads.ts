@@ -81,7 +81,7 @@ const rulesSchema = z.discriminatedUnion('edition', [
   z.object({ edition: z.literal('en'), wind: z.discriminatedUnion('kind', [enWind, typedWind]), snow: enSnow }),
 ])
 
-/** What only the place can say, and of which there is no usual value: maps and the view from the roof. Null: nobody has said. */
+/** What only the place can say, and of which there is no usual value: maps and the view from the roof. Null: nobody has said, or it stands in the rules already. */
 const placeLoadsSchema = z.object({
   /** Rules that are wanted here; null where nobody has asked for loads to be worked out. */
   edition: z.enum(loadEditions).exclude(['none']).nullable(),
