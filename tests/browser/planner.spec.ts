@@ -1,4 +1,4 @@
-import { expect, freshJob, goTo, openStage, saved, test, toStage, typeOver } from './support'
+import { expect, freshJob, openStage, saved, test, toStage, typeOver } from './support'
 
 test('the countable fixture: every part of the load-out is right', async ({ page }) => {
   const jobId = await freshJob()
@@ -210,16 +210,4 @@ test('balance evens the overhangs, patterns show their price, working opens, the
   await page.getByPlaceholder('Type a few letters').fill('mark')
   await page.keyboard.press('Enter')
   await expect(page).toHaveURL(/\/mark-out$/)
-})
-
-test('a new job is opened with a survey to type over', async ({ page }) => {
-  await goTo(page, '/')
-  await expect(page.getByText('14 Ropewalk Rise')).toBeVisible()
-  await page.getByRole('button', { name: 'New job' }).click()
-  await page.getByRole('button', { name: 'Open it' }).click()
-  await expect(page.getByRole('alert')).toContainText('Give the job a name')
-  await page.getByLabel('Name or address').fill('Test Slip 4')
-  await page.getByRole('button', { name: 'Open it' }).click()
-  await expect(page).toHaveURL(/\/survey$/)
-  await expect(page.getByRole('heading', { name: 'Test Slip 4' })).toBeVisible()
 })

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { stopsOf } from '#core/sheets/markout'
+import { restsOn, stopsOf } from '#core/sheets/markout'
 import { datumName } from '#core/roof'
 
 /** The mark-out: lines and marks in the order in which they are struck, every reading from the one datum. */
@@ -8,6 +8,8 @@ const { sheet, error, refresh } = useSheet(jobId)
 const units = computed(() => sheet.value!.job.units)
 /** What stops the work: a sheet is not issued over it in silence. */
 const stops = computed(() => sheet.value ? stopsOf(sheet.value.plan) : [])
+/** What nobody has proved, and whose word it rests on: said on every sheet. */
+const rests = computed(() => sheet.value ? restsOn(sheet.value.plan) : [])
 /** The revision that is out, where there is one: its PDF is what is handed over. */
 const revision = computed(() => sheet.value && sheet.value.issued[0] && !sheet.value.changes.length ? sheet.value.issued[0].revision : null)
 const pdf = (paper: 'A4' | 'LETTER') => `/api/jobs/${jobId}/mark-out.pdf?paper=${paper}${revision.value === null ? '' : `&revision=${revision.value}`}`
@@ -96,6 +98,19 @@ const files = computed(() => [[
           </li>
         </ul>
       </section>
+      <ul
+        v-if="rests.length"
+        class="mb-4 border-l-4 border-dashed border-amber-500 py-1 pl-3 text-[15px] leading-snug"
+        aria-label="What the sheet rests on"
+      >
+        <li
+          v-for="one in rests"
+          :key="one"
+          class="pb-1"
+        >
+          {{ one }}
+        </li>
+      </ul>
       <p class="mb-4 border-l-4 border-amber-500 py-1 pl-3 text-[15px] leading-snug">
         <b>Harness on and anchored, ladder tied off, covering dry.</b> Rails are no foothold. Drill a pilot before every fixing: pale dust is timber. A miss is sealed and moved, and said.
       </p>

@@ -35,6 +35,9 @@ const ALWAYS = [
 /** What of a plan stops the work, in sentences. */
 export const stopsOf = (plan: Pick<Plan, 'findings'>): string[] => plan.findings.filter(finding => finding.severity === 'stop').map(finding => finding.sentence)
 
+/** What a sheet rests on: what nobody has proved, and an engineer's word against a maker's figure. */
+export const restsOn = (plan: Pick<Plan, 'findings'>): string[] => plan.findings.filter(finding => finding.onSheets).map(finding => finding.sentence)
+
 /**
  * The mark-out of a planned job: every face that carries modules, with what stops the work and who answers for the structure.
  * @param reason why it is issued although something stops the work; empty where nothing does or it is not issued
@@ -42,12 +45,10 @@ export const stopsOf = (plan: Pick<Plan, 'findings'>): string[] => plan.findings
 export function markoutSheet(job: Job, plan: Plan, reason = ''): MarkoutSheet {
   const { engineer } = job.loads
   const stops = stopsOf(plan)
-  // What rests on an engineer's word against a maker's figure goes on every sheet.
-  const beyond = plan.findings.filter(finding => finding.onSheets).map(finding => finding.sentence)
   return {
     title: job.title, place: job.place, units: job.units, despite: reason && stops.length ? { reason, stops } : null,
     cautions: [
-      ...(engineer.asked && engineer.name ? [`The structure rests on the work of ${engineer.name}.`] : []), ...stops.map(stop => `Stop: ${stop}`), ...beyond, ...ALWAYS,
+      ...(engineer.asked && engineer.name ? [`The structure rests on the work of ${engineer.name}.`] : []), ...stops.map(stop => `Stop: ${stop}`), ...restsOn(plan), ...ALWAYS,
     ],
     faces: job.faces.flatMap((face, f): SheetFace[] => {
       const own = plan.faces[f]!

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type LineCard, lineCards, markTasks, revisionName, spokenTask } from '#core/sheets/markout'
+import { type LineCard, lineCards, markTasks, restsOn, revisionName, spokenTask } from '#core/sheets/markout'
 import { plural } from '#core/trade'
 import { datumName } from '#core/roof'
 
@@ -11,6 +11,7 @@ const units = computed(() => sheet.value?.job.units ?? 'metric')
 const last = computed(() => sheet.value?.issued[0] ?? null)
 const changed = computed(() => sheet.value?.changes.reduce((sum, face) => sum + face.changes.length, 0) ?? 0)
 const stops = computed(() => sheet.value?.plan.totals.stops ?? 0)
+const rests = computed(() => sheet.value ? restsOn(sheet.value.plan) : [])
 const list = computed(() => last.value && !changed.value ? `mark-out:${revisionName(last.value.revision)}` : 'mark-out')
 const { ticked, set, reached, refused } = useTicks(jobId, list)
 
@@ -151,6 +152,21 @@ function wholeLine() {
         {{ last ? `Revision ${revisionName(last.revision)}, ${last.issuedBy}` : 'Not issued yet' }}; {{ reached ? 'ticks have reached the office' : refused.length ? `${plural(refused.length, 'tick')} not taken by the office: ${refused[0]!.refused} Open the sheet to try again` : 'ticks kept on this phone' }}
       </p>
 
+      <details
+        v-if="rests.length"
+        class="border-b-2 border-black/30 px-4 py-1 text-[15px] leading-snug"
+      >
+        <summary class="flex min-h-11 cursor-pointer items-center font-bold">
+          ▾ {{ plural(rests.length, 'thing') }} this sheet rests on: read {{ rests.length === 1 ? 'it' : 'them' }} first
+        </summary>
+        <p
+          v-for="one in rests"
+          :key="one"
+          class="pb-2"
+        >
+          {{ one }}
+        </p>
+      </details>
       <ol
         v-if="lists"
         class="flex-1 overflow-y-auto px-4 py-2"
