@@ -15,6 +15,8 @@ export default defineNuxtConfig({
   },
   css: ['~/assets/css/main.css'],
   ui: { fonts: false },
+  // Light by day, dark for the van at night, or as the device has it: chosen on the page, and kept.
+  colorMode: { preference: 'light', fallback: 'light', storageKey: 'theme' },
   runtimeConfig: {
     /** NUXT_DATABASE_URL */
     databaseUrl: '',

@@ -1,4 +1,4 @@
-import { nextOf, nudgeEdit, workingsOf } from '#core/hand'
+import { nameOf, nextKind, nextOf, nudgeEdit, workingsOf } from '#core/hand'
 import type { Face, Job } from '#core/job'
 import type { FacePlan } from '#core/plan'
 import { type Direction, type Push, type Ref as FaceRef, type RefKind, sameRef } from '#core/trade'
@@ -7,7 +7,7 @@ import { formatLength, MM_PER_INCH, readingDivisionMm } from '#core/units'
 const directions: Record<string, Direction> = { ArrowLeft: 'left', ArrowRight: 'right', ArrowUp: 'up', ArrowDown: 'down' }
 
 /** What can be done to the face in hand besides typing: balancing, swapping the datum, nudging, stepping on. */
-export function useFaceActions(job: Ref<Job>, face: Ref<Face>, plan: Ref<FacePlan>, selection: Ref<FaceRef>, message: Ref<string>) {
+export function useFaceActions(job: Ref<Job>, face: Ref<Face>, plan: Ref<FacePlan>, selection: Ref<FaceRef>, select: (what: FaceRef) => void, message: Ref<string>) {
   const store = useJobStore()
   /** What a push did, for whoever does not see the drawing. */
   const announced = ref('')
@@ -78,10 +78,17 @@ export function useFaceActions(job: Ref<Job>, face: Ref<Face>, plan: Ref<FacePla
     const single: Partial<Record<RefKind, RefKind>> = { rafters: 'rafter', rows: 'row', rails: 'rail' }
     const { kind } = selection.value
     const next = nextOf(ask.value, selection.value, single[kind] ?? kind, by)
-    selection.value = next && next.kind !== 'face' && next.kind !== 'keep-clear' ? next : nextOf(ask.value, selection.value, 'rail', by) ?? selection.value
+    hold(next && next.kind !== 'face' && next.kind !== 'keep-clear' ? next : nextOf(ask.value, selection.value, 'rail', by) ?? selection.value)
+  }
+
+  /** Another kind of thing on the drawing: the whole face, an obstruction, a rafter, a row, a module, a rail, a fixing. */
+  const stepKind = (by: 1 | -1) => hold(nextKind(ask.value, selection.value, by))
+  function hold(what: FaceRef) {
+    select(what)
+    announced.value = nameOf(ask.value, what) ?? ''
   }
 
   const workings = computed(() => workingsOf(ask.value, selection.value))
 
-  return { announced, balance, swapDatum, nudge, step, workings }
+  return { announced, balance, swapDatum, nudge, step, stepKind, workings }
 }

@@ -92,6 +92,7 @@ async function openFile(event: Event) {
           icon="i-lucide-plus"
           to="/jobs/new"
         />
+        <ThemeSwitch />
       </div>
     </header>
     <p

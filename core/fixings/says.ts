@@ -38,6 +38,18 @@ function fixingSteps({ face, job, plan: { rails, fixings, parts } }: Fixed, make
   }))
 }
 
+/** One fixing: it stands where its support and its rail cross. */
+function oneFixing({ plan }: Fixed, r: number, i: number): Selectable {
+  const rail = plan.rails[r]!
+  const fixing = plan.fixings.rails[r]!.fixings[i]!
+  const { xMm, yMm } = onFace(rail, fixing.atMm)
+  const place = (placeMm: number): TapePlace => ({ placeMm, label: sentenceCase(fixing.member), tone: 'fixing' })
+  return {
+    ref: { kind: 'fixing', id: fixing.id }, name: `Fixing ${i + 1} of rail ${rail.number}, ${fixing.member}`, stage: 'rails',
+    places: () => ({ along: [place(xMm)], up: [place(yMm)] }), workings: () => [plan.fixings.rails[r]!.working],
+  }
+}
+
 function onRail({ plan }: Fixed, r: number): Selectable {
   const { way, id } = plan.rails[r]!
   const { fixings, working } = plan.fixings.rails[r]!
@@ -89,7 +101,7 @@ export const fixings = {
     }],
   },
   layers: [crosses],
-  selectable: ask => ask.plan.rails.map((_, r) => onRail(ask, r)),
+  selectable: ask => [...ask.plan.rails.map((_, r) => onRail(ask, r)), ...ask.plan.fixings.rails.flatMap((rail, r) => rail.fixings.map((_, i) => oneFixing(ask, r, i)))],
 } satisfies FaceSays<FixingsLayout, FixingsAsk>
 
 export const fixingsOfJob = {

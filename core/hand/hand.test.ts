@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { after, catalogue, changed, inch, threeRowsOfSix } from '../../tests/fixtures/jobs'
 import { planFaceOf } from '../plan'
-import type { Direction, Ref } from '../trade'
-import { isThere, nextOf, nudgeEdit, stageOf, tapeReadings, workingsOf } from './index'
+import { type Direction, type Ref, sameRef } from '../trade'
+import { isThere, nameOf, nextKind, nextOf, nudgeEdit, stageOf, tapeReadings, workingsOf } from './index'
 
 describe('nudging', () => {
   const job = threeRowsOfSix()
@@ -105,5 +105,37 @@ describe('what a hand takes hold of', () => {
     expect(rail).toContain('Fixings of rail 1')
     expect(row).toHaveLength(1)
     expect(face!.length).toBeGreaterThan(2)
+  })
+})
+
+describe('picking by hand or key', () => {
+  const vent = { id: 'flue', kind: 'vent' as const, round: true, xMm: 4000, yMm: 4200, widthMm: 100, heightMm: 100, clearanceMm: 100 }
+  const job = changed({ obstructions: [vent] })
+  const ask = { job, face: job.faces[0]!, plan: planFaceOf(job, catalogue, 'main') }
+  it('every kind of thing is come to, each thing of it by stepping, and each has a name of its own', () => {
+    const kinds = new Map<string, Ref[]>()
+    let ref: Ref = { kind: 'face' }
+    for (let i = 0; i < 20 && !kinds.has(ref.kind); i++) {
+      const all: Ref[] = [ref]
+      for (let next = nextOf(ask, ref, ref.kind, 1)!; !sameRef(next, ref); next = nextOf(ask, next, ref.kind, 1)!) all.push(next)
+      kinds.set(ref.kind, all)
+      ref = nextKind(ask, ref, 1)
+    }
+    const counts = Object.fromEntries([...kinds].map(([kind, all]) => [kind, all.length]))
+    expect(counts).toEqual({
+      'face': 1, 'rafters': 1, 'rafter': ask.plan.supports.rafters.length, 'obstruction': 1, 'keep-clear': 1, 'rows': 1, 'row': ask.plan.rows.rows.length, 'module': ask.plan.modules,
+      'rails': 1, 'rail': ask.plan.rails.length, 'fixing': ask.plan.fixings.total,
+    })
+    const names = [...kinds.values()].flat().map(one => nameOf(ask, one))
+    expect(names.every(Boolean)).toBe(true)
+    expect(new Set(names).size).toBe(names.length)
+    expect(nextKind(ask, { kind: 'face' }, -1).kind).toBe('fixing')
+  })
+  it('a fixing reads where its cross is drawn, a module where it lies', () => {
+    const [rail] = ask.plan.fixings.rails
+    const fixing = rail!.fixings[2]!
+    expect(tapeReadings(ask, { kind: 'fixing', id: fixing.id })).toMatchObject({ along: [{ placeMm: fixing.atMm }], up: [{ placeMm: ask.plan.rails[0]!.lineMm }] })
+    const row = ask.plan.rows.rows[1]!
+    expect(tapeReadings(ask, { kind: 'module', id: 'row2-3' }).along.map(one => one.placeMm)).toEqual([row.moduleLeftsMm[2], row.moduleLeftsMm[2]! + row.moduleWidthMm])
   })
 })

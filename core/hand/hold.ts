@@ -49,6 +49,18 @@ export function workingsOf(ask: OnFace, ref: Ref): Working[] {
   return own.length ? [...own].reverse() : trades.flatMap(trade => trade.face?.workings?.(ask) ?? [])
 }
 
+/** What a thing is called; null where no trade knows it any more. */
+export const nameOf = (ask: OnFace, ref: Ref): string | null => knownOf(ask, ref).find(one => one.name)?.name ?? null
+
+/** The first thing of the next kind that there is on the face, round and round; single things are come to by way of all of their kind. */
+export function nextKind(ask: OnFace, ref: Ref, by: 1 | -1): Ref {
+  const all = selectablesOf(ask).map(one => one.ref)
+  const kinds = [...new Set(all.map(one => one.kind))]
+  const at = kinds.indexOf(ref.kind)
+  const kind = kinds[at < 0 ? 0 : (at + by + kinds.length) % kinds.length]
+  return all.find(one => one.kind === kind) ?? ref
+}
+
 /** The next thing of the same kind, round and round; the first, or the last, of a kind where none of it is held. */
 export function nextOf(ask: OnFace, ref: Ref, kind: RefKind, by: 1 | -1): Ref | null {
   const all = selectablesOf(ask).map(one => one.ref).filter((one, i, refs) => one.kind === kind && refs.findIndex(other => sameRef(other, one)) === i)

@@ -49,7 +49,7 @@ const edge = (placeMm: number, label: string): TapePlace => ({ placeMm, label, t
 
 function usable({ plan }: Ask<KeepClearLayout>): Selectable {
   return {
-    ref: { kind: 'keep-clear' }, stage: 'keep-clear',
+    ref: { kind: 'keep-clear' }, name: 'What is kept clear', stage: 'keep-clear',
     places: () => {
       const box = bounds(plan.region)
       return box
@@ -70,7 +70,7 @@ function oneObstruction({ face }: Ask<KeepClearLayout>, { id, kind, round, xMm, 
     edge(middleMm + sizeMm / 2, `${name}, ${high}`),
   ]
   return {
-    ref: { kind: 'obstruction', id }, stage: 'survey',
+    ref: { kind: 'obstruction', id }, name: sentenceCase(name), stage: 'survey',
     places: () => ({ along: spread(xMm, widthMm, 'left', 'right'), up: spread(yMm, round ? widthMm : heightMm, 'bottom', 'top') }),
     nudge: (direction, push) => {
       if (push === 'snap') return null

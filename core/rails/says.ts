@@ -42,7 +42,7 @@ const onTape = (rail: RailPlan): TapePlace => ({ placeMm: rail.lineMm, label: `R
 const acrossRun = ({ way }: RailPlan, places: TapePlace[]): TapePlaces => way === 'across' ? { along: [], up: places } : { along: places, up: [] }
 
 const oneRail = ({ face, plan }: RailsAsk, rail: RailPlan): Selectable => ({
-  ref: refOf(rail), stage: 'rails', places: () => acrossRun(rail, [onTape(rail)]), workings: () => [plan.limits.spanWorking, plan.limits.overhangWorking, rail.working],
+  ref: refOf(rail), name: `Rail ${rail.number}`, stage: 'rails', places: () => acrossRun(rail, [onTape(rail)]), workings: () => [plan.limits.spanWorking, plan.limits.overhangWorking, rail.working],
   nudge: (direction, push) => {
     if (isAcross(direction) === (rail.way === 'across')) return null
     const ends = plan.railLines.flatMap(line => [line.fromMm, line.toMm]).filter(mm => mm > rail.zone.fromMm && mm < rail.zone.toMm)
@@ -54,6 +54,7 @@ const oneRail = ({ face, plan }: RailsAsk, rail: RailPlan): Selectable => ({
 
 const allRails = ({ plan: { rails } }: RailsAsk): Selectable => ({
   ref: { kind: 'rails' },
+  name: 'All rails',
   stage: 'rails',
   places: () => rails[0] ? acrossRun(rails[0], rails.map(onTape)) : { along: [], up: [] },
 })
@@ -114,6 +115,6 @@ export const rails = {
     }],
   },
   layers: [lines, skirts, couplers],
-  selectable: ask => [...ask.plan.rails.map(rail => oneRail(ask, rail)), allRails(ask)],
+  selectable: ask => [allRails(ask), ...ask.plan.rails.map(rail => oneRail(ask, rail))],
   workings: ({ plan }) => [plan.limits.spanWorking, plan.limits.overhangWorking],
 } satisfies FaceSays<RailsLayout>

@@ -6,6 +6,7 @@ import { gapBelow, type RowPlan } from './fill'
 import { lowEdgeMissed, noRoom, tooHigh, tooWide } from './findings'
 import type { RowsLayout } from './layout'
 import { firstRowSteps, moduleSteps, rowSteps, squareSteps } from './marks'
+import { moduleId } from './module-id'
 import { partsApart, retiredParts } from './mismatches'
 import { heldBack, type RoofRowsAsk, wantedShort } from './wanted'
 
@@ -19,8 +20,8 @@ const modules: Layer<RowsAsk> = {
     let number = 0
     return rows.flatMap((row) => {
       const ref = { kind: 'row' as const, index: row.index }
-      return row.moduleLeftsMm.flatMap(left => [
-        shape({ kind: 'area', rings: rectangle({ fromMm: left, toMm: left + row.moduleWidthMm }, { fromMm: row.bottomMm, toMm: row.topMm }) }, ref, row.fits ? 'plain' : 'wrong'),
+      return row.moduleLeftsMm.flatMap((left, place) => [
+        { ...shape({ kind: 'area', rings: rectangle({ fromMm: left, toMm: left + row.moduleWidthMm }, { fromMm: row.bottomMm, toMm: row.topMm }) }, ref, row.fits ? 'plain' : 'wrong'), within: { kind: 'module' as const, id: moduleId(row.index, place) } },
         shape({ kind: 'text', at: { x: left + row.moduleWidthMm / 2, y: (row.bottomMm + row.topMm) / 2 }, text: String(++number), roomMm: row.moduleWidthMm }, ref),
       ])
     })
@@ -46,7 +47,7 @@ function raise({ face, plan }: RowsAsk, row: RowPlan, sign: number, push: number
 }
 
 const oneRow = (ask: RowsAsk, row: RowPlan): Selectable => ({
-  ref: { kind: 'row', index: row.index }, stage: 'rows',
+  ref: { kind: 'row', index: row.index }, name: `Row ${row.index + 1}`, stage: 'rows',
   places: () => ({
     along: [...row.moduleLeftsMm, row.rightMm].map((placeMm, i) => edge(placeMm, i < row.count ? `Module ${i + 1}, left edge` : 'Right edge')),
     up: [edge(row.bottomMm, 'Lower edge'), edge(row.topMm, 'Upper edge')],
@@ -55,11 +56,27 @@ const oneRow = (ask: RowsAsk, row: RowPlan): Selectable => ({
   workings: () => [row.working],
 })
 
+/** One module of a row; it follows its row, so that pushing is the row's. */
+const oneModule = (ask: RowsAsk, row: RowPlan, place: number, number: number): Selectable => ({
+  ref: { kind: 'module', id: moduleId(row.index, place) }, name: `Module ${number}, row ${row.index + 1}`, stage: 'rows',
+  places: () => ({
+    along: [edge(row.moduleLeftsMm[place]!, 'Left edge'), edge(row.moduleLeftsMm[place]! + row.moduleWidthMm, 'Right edge')],
+    up: [edge(row.bottomMm, 'Lower edge'), edge(row.topMm, 'Upper edge')],
+  }),
+  nudge: (direction, push) => isAcross(direction) ? slide(ask, row, signOf(direction), push) : raise(ask, row, signOf(direction), push),
+  workings: () => [row.working],
+})
+
+function allModules(ask: RowsAsk): Selectable[] {
+  let number = 0
+  return ask.plan.rows.rows.flatMap(row => row.moduleLeftsMm.map((_, place) => oneModule(ask, row, place, ++number)))
+}
+
 function allRows(ask: RowsAsk): Selectable {
   const { rows } = ask.plan.rows
   const [first] = rows
   return {
-    ref: { kind: 'rows' }, stage: 'rows',
+    ref: { kind: 'rows' }, name: 'All rows', stage: 'rows',
     places: () => ({
       along: first ? [edge(Math.min(...rows.map(one => one.leftMm)), 'Left edge of the array'), edge(Math.max(...rows.map(one => one.rightMm)), 'Right edge of the array')] : [],
       up: rows.flatMap(one => [edge(one.bottomMm, `Row ${one.index + 1}, lower edge`), edge(one.topMm, `Row ${one.index + 1}, upper edge`)]),
@@ -81,7 +98,7 @@ export const rows = {
     }],
   },
   layers: [modules],
-  selectable: ask => [...ask.plan.rows.rows.map(row => oneRow(ask, row)), allRows(ask)],
+  selectable: ask => [allRows(ask), ...ask.plan.rows.rows.map(row => oneRow(ask, row)), ...allModules(ask)],
   workings: ({ plan }) => plan.rows.rows.slice(0, 1).map(row => row.working),
 } satisfies FaceSays<RowsLayout>
 

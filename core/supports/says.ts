@@ -86,7 +86,7 @@ function allPlaces({ supports }: SupportsLayout): { along: TapePlace[], up: Tape
 
 /** A rafter can be pushed along where its place is typed; elsewhere the hit log says where it is. */
 const oneRafter = ({ face }: Ask<SupportsLayout>, rafter: Rafter): Selectable => ({
-  ref: { kind: 'rafter', number: rafter.number }, stage: 'rafters', places: () => ({ along: [onTape(rafter)], up: [] }),
+  ref: { kind: 'rafter', number: rafter.number }, name: `Rafter ${rafter.number}, ${rafter.state}`, stage: 'rafters', places: () => ({ along: [onTape(rafter)], up: [] }),
   nudge: (direction, push) => face.supports.kind === 'rafters' && face.supports.layout === 'nominal' && isAcross(direction) && push !== 'snap'
     ? { type: 'move-rafter', faceId: face.id, rafter: rafter.number, centreMm: rafter.centreMm + signOf(direction) * push }
     : null,
@@ -136,5 +136,5 @@ export const supports = {
     },
   },
   layers: [drawn, under],
-  selectable: ask => [...ask.plan.supports.rafters.map(rafter => oneRafter(ask, rafter)), { ref: { kind: 'rafters' }, stage: 'rafters', places: () => allPlaces(ask.plan) }],
+  selectable: ask => [{ ref: { kind: 'rafters' }, name: 'What it is fixed to', stage: 'rafters', places: () => allPlaces(ask.plan) }, ...ask.plan.supports.rafters.map(rafter => oneRafter(ask, rafter))],
 } satisfies FaceSays<SupportsLayout>

@@ -23,7 +23,7 @@ const distinct = (places: number[]): number[] => [...places].sort((a, b) => a - 
 function wholeFace({ plan }: Ask<SurveyLayout>): Selectable {
   const corners = plan.shape.region[0]!
   const corner = (placeMm: number): TapePlace => ({ placeMm, label: 'Corner', tone: 'edge' })
-  return { ref: faceRef, places: () => ({ along: distinct(corners.map(point => point.x)).map(corner), up: distinct(corners.map(point => point.y)).map(corner) }) }
+  return { ref: faceRef, name: 'The whole face', places: () => ({ along: distinct(corners.map(point => point.x)).map(corner), up: distinct(corners.map(point => point.y)).map(corner) }) }
 }
 
 /** The face itself: its outline, its corners on the tapes, the datum, and taped lengths that do not agree. */

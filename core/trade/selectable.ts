@@ -23,6 +23,8 @@ export type Push = number | 'snap'
 /** What one trade knows of a thing that a hand can take hold of; of a rail one says where it lies, the next where it is fixed. */
 export interface Selectable {
   ref: Ref
+  /** What it is called, as it begins a sentence; the trade that places it says so. */
+  name?: string
   /** The rung of the ladder where its figures are; none where it belongs to several. */
   stage?: StageId
   places?: () => TapePlaces

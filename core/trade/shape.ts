@@ -8,6 +8,8 @@ export type Tone = 'plain' | 'inferred' | 'guessed' | 'wrong'
 export type Shape = {
   /** What is taken hold of where it is pressed; null where it can't be. */
   ref: Ref | null
+  /** What of it is taken hold of where it is pressed again. */
+  within?: Ref
   tone: Tone
   /** Of drawings that lie over each other, as of winds from several sides, the one it belongs to: one is looked at at a time. */
   variant?: string

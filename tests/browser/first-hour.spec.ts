@@ -1,5 +1,5 @@
 import type { Locator, Page } from '@playwright/test'
-import { expect, goTo, saved, test } from './support'
+import { expect, goTo, pick, saved, test } from './support'
 
 /** One thing that a person does: a click, a choice by one press, or one field filled. */
 interface Hand {
@@ -12,7 +12,7 @@ const MOST_ACTIONS = 25
 /** A hand on a mouse. */
 const pointer = (page: Page): Hand => ({
   press: what => what.first().click(),
-  pick: async (group, option) => await page.getByRole('radiogroup', { name: group }).getByRole('radio', { name: option, exact: true }).check(),
+  pick: (group, option) => pick(page, group, option),
   fill: async (label, text) => {
     const field = page.getByLabel(label).first()
     await field.fill(text)

@@ -64,6 +64,9 @@ export async function typeOver(page: Page, label: string, text: string): Promise
   await field.press('Enter')
 }
 
+/** Picks one of few that are all in sight. */
+export const pick = (page: Page, group: string, option: string) => page.getByRole('radiogroup', { name: group }).getByRole('radio', { name: option, exact: true }).check()
+
 /** Picks from a list that opens. */
 export async function choose(page: Page, label: string, option: string | RegExp): Promise<void> {
   await page.getByLabel(label, { exact: true }).first().click()
@@ -78,6 +81,9 @@ export async function jobWithEngineerAsked(page: Page): Promise<string> {
   await openStage(page, jobId, 'rails')
   await page.getByRole('tab', { name: 'Loads' }).click()
   await choose(page, 'Rules', /European/)
+  await typeOver(page, 'Basic wind speed', '25')
+  await pick(page, 'Terrain', 'II')
+  await typeOver(page, 'Ground snow load', '0.65 kPa')
   // The form grows with the plan that comes in: a list opened before would stay where it was.
   await expect(page.getByLabel('Sliding', { exact: true })).toBeVisible()
   await choose(page, 'A licensed engineer', /asked for by code/)

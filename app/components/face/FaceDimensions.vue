@@ -32,7 +32,7 @@ const dimensions = computed(() => {
     >
       <path
         :d="`M${one.from} ${one.y - 4} v8 M${one.to} ${one.y - 4} v8 M${one.from} ${one.y} H${one.to}`"
-        :stroke="one.bad ? '#ffb4a8' : '#fff'"
+        :stroke="one.bad ? 'var(--color-brick-100)' : 'var(--color-sheet)'"
         stroke-width="1.4"
         fill="none"
       />
@@ -42,7 +42,7 @@ const dimensions = computed(() => {
           :y="one.y - 8.5"
           :width="runsWidth(lengthRuns(one.mm, units), 11) + 8"
           height="16"
-          :fill="one.bad ? '#a3291c' : '#fff'"
+          :fill="one.bad ? 'var(--color-brick-500)' : 'var(--color-sheet)'"
         />
         <FaceFractionText
           :mm="one.mm"
@@ -52,7 +52,7 @@ const dimensions = computed(() => {
           :y="one.y + 4"
           text-anchor="middle"
           font-weight="600"
-          :fill="one.bad ? '#fff' : '#22272e'"
+          :fill="one.bad ? 'var(--color-sheet)' : 'var(--color-graphite-900)'"
         />
       </g>
     </g>

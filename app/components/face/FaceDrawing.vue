@@ -10,25 +10,47 @@ import { faceRef, type Ref as FaceRef } from '#core/trade'
 import { formatShare } from '#core/units'
 
 /** One face, square-on and to scale, with its two tapes. */
-const { job, face, plan, selection, showsHits = false, showsUse = false } = defineProps<{
+const { job, face, plan, selection, showsHits = false, showsUse = false, still = false } = defineProps<{
   job: Job
   face: Face
   plan: FacePlan
   selection: FaceRef
   showsHits?: boolean
   showsUse?: boolean
+  /** Part of a sheet: neither enlarged nor moved. */
+  still?: boolean
 }>()
-const emit = defineEmits<{ select: [what: FaceRef], nudge: [event: KeyboardEvent] }>()
+const emit = defineEmits<{ select: [what: FaceRef], nudge: [event: KeyboardEvent], kind: [by: 1 | -1] }>()
 
 const box = useTemplateRef('box')
 const { width, height } = useElementSize(box)
 const { shows } = useLayers()
 const TAPE = 24
 const margins = computed(() => ({ left: face.datum === 'left' ? 128 : 44, right: face.datum === 'left' ? 44 : 128, top: 30, bottom: 118 }))
-const scale = computed(() => faceScale(plan.shape, width.value, height.value, margins.value))
+const svg = useTemplateRef('svg')
+const { view, larger, smaller, fit, key } = useFaceZoom(svg as Ref<SVGSVGElement | null>, width, height, () => !still)
+watch(() => face.id, fit)
+const scale = computed(() => viewed(faceScale(plan.shape, width.value, height.value, margins.value), view.value))
+/** Between the tapes: what is enlarged past them is cut there, and they stay in sight. */
+const frame = computed(() => windowOf(width.value, height.value, margins.value))
+const enlarged = computed(() => view.value.k > 1)
+const clip = useId()
+const tapeTop = computed(() => (enlarged.value ? Math.min(scale.value.bottom, frame.value.bottom) : scale.value.bottom) + 10)
 const readings = computed(() => tapeReadings({ job, face, plan }, selection))
-const upAt = computed(() => face.datum === 'left' ? scale.value.left - TAPE - 8 : scale.value.right + 8)
+const upAt = computed(() => {
+  if (face.datum === 'left') return (enlarged.value ? Math.max(scale.value.left, frame.value.left) : scale.value.left) - TAPE - 8
+  return (enlarged.value ? Math.min(scale.value.right, frame.value.right) : scale.value.right) + 8
+})
 const ready = computed(() => width.value > 0 && height.value > 0)
+
+function press(event: KeyboardEvent) {
+  if (key(event)) return
+  if (event.key === 'PageUp' || event.key === 'PageDown') {
+    event.preventDefault()
+    return emit('kind', event.key === 'PageUp' ? 1 : -1)
+  }
+  emit('nudge', event)
+}
 
 const pointer = ref<{ xMm: number, yMm: number } | null>(null)
 function point(event: PointerEvent) {
@@ -86,16 +108,18 @@ const summary = computed(() => `${face.name} to scale, ridge up: ${plan.modules}
     class="relative h-full w-full select-none"
     tabindex="0"
     role="application"
-    :aria-label="`Drawing of ${face.name}. Arrow keys nudge what is selected.`"
+    :aria-label="`Drawing of ${face.name}. Arrow keys nudge what is selected; Page up and down take hold of another kind of thing, [ and ] of the next one.`"
     @pointermove="point"
     @pointerleave="pointer = null"
-    @keydown="emit('nudge', $event)"
+    @keydown="press"
   >
     <svg
       v-if="ready"
+      ref="svg"
       :width="width"
       :height="height"
       class="absolute inset-0"
+      :class="still ? '' : enlarged ? 'cursor-grab touch-none' : 'touch-pan-y'"
       role="img"
       :aria-label="summary"
       @click.self="emit('select', faceRef)"
@@ -111,7 +135,7 @@ const summary = computed(() => `${face.name} to scale, ridge up: ${plan.modules}
           <rect
             width="9"
             height="9"
-            fill="#e9e2d0"
+            fill="var(--color-hatch-ground)"
             fill-opacity="0.72"
           />
           <line
@@ -119,109 +143,120 @@ const summary = computed(() => `${face.name} to scale, ridge up: ${plan.modules}
             x2="0"
             y1="0"
             y2="9"
-            stroke="#a3987c"
+            stroke="var(--color-hatch)"
             stroke-width="1.6"
           />
         </pattern>
-      </defs>
-
-      <path
-        :d="path(plan.shape.region)"
-        fill="#fdfcf8"
-        @click="emit('select', faceRef)"
-      />
-      <FaceLayer
-        v-for="one in drawn"
-        :key="one.id"
-        :layer-style="one.style"
-        :shapes="one.drawn"
-        :scale="scale"
-        :held="selection"
-        :hatch="hatch"
-        @select="emit('select', $event)"
-      />
-      <g
-        v-if="selection.kind === 'face' && face.outline.kind !== 'rectangle'"
-        class="pointer-events-none"
-      >
-        <g
-          v-for="(corner, i) in plan.shape.region[0]"
-          :key="i"
-        >
-          <circle
-            :cx="scale.x(corner.x)"
-            :cy="scale.y(corner.y)"
-            r="10"
-            fill="#22272e"
+        <clipPath :id="clip">
+          <rect
+            :x="frame.left - 1"
+            :y="frame.top"
+            :width="Math.max(0, frame.right - frame.left + 2)"
+            :height="Math.max(0, frame.bottom - frame.top + 2)"
           />
-          <text
-            :x="scale.x(corner.x)"
-            :y="scale.y(corner.y) + 4.5"
-            text-anchor="middle"
-            font-size="13"
-            font-weight="700"
-            fill="#fff"
-          >{{ cornerLetter(i) }}</text>
+        </clipPath>
+      </defs>
+      <g :clip-path="enlarged ? `url(#${clip})` : undefined">
+
+        <path
+          :d="path(plan.shape.region)"
+          fill="var(--color-face)"
+          @click="emit('select', faceRef)"
+        />
+        <FaceLayer
+          v-for="one in drawn"
+          :key="one.id"
+          :layer-style="one.style"
+          :shapes="one.drawn"
+          :scale="scale"
+          :held="selection"
+          :hatch="hatch"
+          @select="emit('select', $event)"
+        />
+        <g
+          v-if="selection.kind === 'face' && face.outline.kind !== 'rectangle'"
+          class="pointer-events-none"
+        >
+          <g
+            v-for="(corner, i) in plan.shape.region[0]"
+            :key="i"
+          >
+            <circle
+              :cx="scale.x(corner.x)"
+              :cy="scale.y(corner.y)"
+              r="10"
+              fill="var(--color-graphite-900)"
+            />
+            <text
+              :x="scale.x(corner.x)"
+              :y="scale.y(corner.y) + 4.5"
+              text-anchor="middle"
+              font-size="13"
+              font-weight="700"
+              fill="var(--color-sheet)"
+            >{{ cornerLetter(i) }}</text>
+          </g>
         </g>
-      </g>
-      <text
-        v-for="edge in edgeLabels"
-        :key="edge.key"
-        :transform="edge.transform"
-        text-anchor="middle"
-        font-size="14"
-        font-weight="600"
-        fill="#55575a"
-        class="pointer-events-none"
-      >{{ edge.name }}</text>
+        <text
+          v-for="edge in edgeLabels"
+          :key="edge.key"
+          :transform="edge.transform"
+          text-anchor="middle"
+          font-size="14"
+          font-weight="600"
+          fill="var(--color-graphite-600)"
+          class="pointer-events-none"
+        >{{ edge.name }}</text>
 
-      <FaceUse
-        v-if="showsUse"
-        :plan="plan"
-        :scale="scale"
-        :selection="selection"
-      />
-      <FaceHits
-        v-if="showsHits && face.supports.kind === 'rafters'"
-        :supports="face.supports"
-        :fit="plan.supports.fit"
-        :scale="scale"
-      />
-
-      <FaceDimensions
-        :plan="plan"
-        :scale="scale"
-        :selection="selection"
-        :units="job.units"
-      />
-
-      <g
-        v-if="pointer"
-        class="pointer-events-none"
-        stroke="#1c5fae"
-        stroke-width="1"
-        stroke-dasharray="2 3"
-      >
-        <line
-          :x1="scale.x(pointer.xMm)"
-          :x2="scale.x(pointer.xMm)"
-          :y1="scale.y(pointer.yMm)"
-          :y2="scale.bottom"
+        <FaceUse
+          v-if="showsUse"
+          :plan="plan"
+          :scale="scale"
+          :selection="selection"
         />
-        <line
-          :x1="face.datum === 'left' ? scale.left : scale.right"
-          :x2="scale.x(pointer.xMm)"
-          :y1="scale.y(pointer.yMm)"
-          :y2="scale.y(pointer.yMm)"
+        <FaceHits
+          v-if="showsHits && face.supports.kind === 'rafters'"
+          :supports="face.supports"
+          :fit="plan.supports.fit"
+          :scale="scale"
         />
-      </g>
 
+        <FaceDimensions
+          :plan="plan"
+          :scale="scale"
+          :selection="selection"
+          :units="job.units"
+        />
+
+        <g
+          v-if="pointer"
+          class="pointer-events-none"
+          stroke="var(--color-chalk-500)"
+          stroke-width="1"
+          stroke-dasharray="2 3"
+        >
+          <line
+            :x1="scale.x(pointer.xMm)"
+            :x2="scale.x(pointer.xMm)"
+            :y1="scale.y(pointer.yMm)"
+            :y2="scale.bottom"
+          />
+          <line
+            :x1="face.datum === 'left' ? scale.left : scale.right"
+            :x2="scale.x(pointer.xMm)"
+            :y1="scale.y(pointer.yMm)"
+            :y2="scale.y(pointer.yMm)"
+          />
+        </g>
+
+      </g>
       <FaceTapeAlong
         :face="face"
         :scale="scale"
         :readings="readings.along"
         :units="job.units"
-        :top="scale.bottom + 10"
+        :top="tapeTop"
+        :frame="enlarged ? frame : null"
       />
       <FaceTapeUp
         :face="face"
@@ -229,14 +264,16 @@ const summary = computed(() => `${face.name} to scale, ridge up: ${plan.modules}
         :readings="readings.up"
         :units="job.units"
         :at="upAt"
+        :frame="enlarged ? frame : null"
       />
       <text
+        v-if="!enlarged"
         :x="scale.x(placeAlong(face, 0)) + (face.datum === 'left' ? -6 : 6)"
         :y="scale.bottom + 27"
         :text-anchor="face.datum === 'left' ? 'end' : 'start'"
         font-size="13"
         font-weight="700"
-        fill="#22272e"
+        fill="var(--color-graphite-900)"
       >Datum</text>
     </svg>
     <button
@@ -248,9 +285,29 @@ const summary = computed(() => `${face.name} to scale, ridge up: ${plan.modules}
     >
       Wind {{ lookedAt }} ({{ variants.indexOf(lookedAt!) + 1 }} of {{ variants.length }})
     </button>
+    <div
+      v-if="!still"
+      class="no-print absolute top-9 flex flex-col gap-0.5"
+      :class="face.datum === 'left' ? 'right-1' : 'left-1'"
+      role="group"
+      aria-label="Size of the drawing"
+    >
+      <button
+        v-for="[sign, name, act] in [['+', 'Enlarge: key +', larger], ['−', 'Reduce: key −', smaller], ['⤢', 'Fit the whole face: key Home', fit]] as const"
+        :key="name"
+        type="button"
+        class="grid size-8 place-items-center border border-graphite-400 bg-sheet text-lg leading-none font-semibold hover:bg-graphite-100 disabled:opacity-40 max-md:size-11"
+        :title="name"
+        :aria-label="name.split(':')[0]"
+        :disabled="!enlarged && sign !== '+'"
+        @click="act()"
+      >
+        {{ sign }}
+      </button>
+    </div>
     <output
       v-if="pointer"
-      class="pointer-events-none absolute top-1 right-3 bg-chalk-500 px-2 py-0.5 text-sm font-semibold text-white"
+      class="pointer-events-none absolute top-1 right-3 bg-chalk-500 px-2 py-0.5 text-sm font-semibold text-sheet"
       data-testid="pointer-reading"
     >
       Along <FieldLengthText

@@ -6,7 +6,7 @@ import type { FaceScale } from '../../composables/useFaceScale'
 /** The hit log on the face: a filled mark for each reading, an open ring for a pilot that missed, a brick one for a hit that fits nowhere. */
 const { supports, fit, scale } = defineProps<{ supports: RafterSupports, fit: RafterFit | null, scale: FaceScale }>()
 const outliers = computed(() => new Set(fit?.checks.filter(check => check.outlier).map(check => check.hitId)))
-const colour = (id: string, use: string) => use === 'set-aside' ? '#96948c' : outliers.value.has(id) ? '#a3291c' : '#1c5fae'
+const colour = (id: string, use: string) => use === 'set-aside' ? 'var(--color-graphite-400)' : outliers.value.has(id) ? 'var(--color-brick-500)' : 'var(--color-chalk-500)'
 </script>
 
 <template>
@@ -18,14 +18,14 @@ const colour = (id: string, use: string) => use === 'set-aside' ? '#96948c' : ou
     >
       <circle
         r="6.5"
-        fill="#fff"
+        fill="var(--color-sheet)"
         fill-opacity="0.9"
       />
       <circle
         v-if="hit.state === 'pilot-miss'"
         r="4.5"
         fill="none"
-        stroke="#22272e"
+        stroke="var(--color-graphite-900)"
         stroke-width="2"
       />
       <path

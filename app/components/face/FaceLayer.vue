@@ -6,8 +6,8 @@ import type { FaceScale } from '../../composables/useFaceScale'
 const { layerStyle, shapes, scale, held, hatch } = defineProps<{ layerStyle: LayerStyle, shapes: Shape[], scale: FaceScale, held: FaceRef | null, hatch: string }>()
 const emit = defineEmits<{ select: [what: FaceRef] }>()
 
-const HELD = '#1c5fae'
-const WRONG = '#a3291c'
+const HELD = 'var(--color-chalk-500)'
+const WRONG = 'var(--color-brick-500)'
 /** Lines closer than this would be a grey: every second, third … one is drawn, or none where they can't be told apart by number. */
 const LEAST_PX = 4
 /** A letter is about so wide, as a share of its size. */
@@ -24,12 +24,12 @@ const bars = of('bar')
 const dots = of('dot')
 const texts = computed(() => shapes.filter((one): one is Of<'text'> => one.kind === 'text' && one.roomMm * scale.pxPerMm >= one.text.length * LETTER * fontPx.value))
 
-const fill = computed(() => layerStyle.hatched ? `url(#${hatch})` : layerStyle.screen?.fill ?? layerStyle.fill ?? 'none')
-const stroke = computed(() => layerStyle.screen?.stroke ?? layerStyle.stroke)
+const fill = computed(() => layerStyle.hatched ? `url(#${hatch})` : ink(layerStyle.screen?.fill ?? layerStyle.fill ?? 'none'))
+const stroke = computed(() => ink(layerStyle.screen?.stroke ?? layerStyle.stroke))
 const dash = computed(() => layerStyle.dash?.map(one => one * 1.5).join(' '))
 const dashOf: Partial<Record<Tone, string>> = { guessed: '5 4' }
 
-const isHeld = (one: Shape) => sameRef(one.ref, held)
+const isHeld = (one: Shape) => sameRef(one.ref, held) || sameRef(one.within ?? null, held)
 const at = ({ x, y }: { x: number, y: number }) => `${scale.x(x).toFixed(2)} ${scale.y(y).toFixed(2)}`
 const path = (rings: { x: number, y: number }[][]) => rings.map(ring => `M${ring.map(at).join('L')}Z`).join('')
 /** So thin an area is drawn by its edge. */
@@ -47,9 +47,11 @@ const lines = computed(() => shapes.filter((one): one is Of<'line'> => one.kind 
 const plainLines = computed(() => lines.value.filter(one => !one.ref).map(one => `M${at(one.from)}L${at(one.to)}`).join(''))
 const namedLines = computed(() => lines.value.filter(one => one.ref))
 const ends = ({ from, to }: Of<'line'>) => ({ x1: scale.x(from.x), y1: scale.y(from.y), x2: scale.x(to.x), y2: scale.y(to.y) })
+/** A first press takes the whole, as a row; the next what lies under the finger in it. */
 const take = (one: Shape) => {
-  if (one.ref) emit('select', one.ref)
+  if (one.ref) emit('select', one.within && (isHeld(one) || inHeld.value) ? one.within : one.ref)
 }
+const inHeld = computed(() => shapes.some(one => one.within && sameRef(one.within, held)))
 </script>
 
 <template>
@@ -97,12 +99,12 @@ const take = (one: Shape) => {
       <line
         v-if="isHeld(one)"
         v-bind="ends(one)"
-        stroke="#fff"
+        stroke="var(--color-sheet)"
         stroke-width="8"
       />
       <line
         v-bind="ends(one)"
-        :stroke="one.tone === 'wrong' ? '#e0705f' : isHeld(one) ? layerStyle.stroke : stroke"
+        :stroke="one.tone === 'wrong' ? 'var(--color-brick-500)' : isHeld(one) ? ink(layerStyle.stroke) : stroke"
         :stroke-width="isHeld(one) ? 4 : layerStyle.width * 2"
         :stroke-dasharray="one.tone === 'wrong' ? '8 4' : undefined"
       />
@@ -132,10 +134,18 @@ const take = (one: Shape) => {
         :key="`cross ${i}`"
         :data-ref="one.ref ? refKey(one.ref) : undefined"
         :transform="`translate(${at(one.at)})`"
+        :class="one.ref ? 'pointer-events-auto cursor-pointer' : ''"
+        @click="take(one)"
       >
+        <circle
+          r="11"
+          :fill="isHeld(one) ? 'var(--color-chalk-200)' : 'transparent'"
+          :stroke="isHeld(one) ? HELD : 'none'"
+          stroke-width="2.5"
+        />
         <path
           d="M-6 -6 L6 6 M6 -6 L-6 6"
-          stroke="#fff"
+          stroke="var(--color-sheet)"
           stroke-width="5.5"
         />
         <path
@@ -147,7 +157,7 @@ const take = (one: Shape) => {
           v-if="one.tone !== 'plain'"
           r="9"
           fill="none"
-          stroke="#fff"
+          stroke="var(--color-sheet)"
           stroke-width="1.6"
           stroke-dasharray="3 2.6"
         />
@@ -160,8 +170,8 @@ const take = (one: Shape) => {
         :text-anchor="one.begins ? 'start' : 'middle'"
         :font-size="fontPx"
         font-weight="600"
-        :fill="layerStyle.ink"
-        :stroke="one.begins ? '#fff' : 'none'"
+        :fill="ink(layerStyle.ink)"
+        :stroke="one.begins ? 'var(--color-sheet)' : 'none'"
         stroke-width="3"
         paint-order="stroke"
       >

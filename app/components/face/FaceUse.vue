@@ -38,8 +38,8 @@ function labelAt(way: string, side: string) {
         :y="-BAR + 6"
         width="6"
         :height="BAR"
-        fill="#fff"
-        stroke="#22272e"
+        fill="var(--color-sheet)"
+        stroke="var(--color-graphite-900)"
         stroke-width="1"
       />
       <rect
@@ -54,8 +54,8 @@ function labelAt(way: string, side: string) {
         v-bind="one.label"
         font-size="13"
         font-weight="700"
-        fill="#22272e"
-        stroke="#fff"
+        fill="var(--color-graphite-900)"
+        stroke="var(--color-sheet)"
         stroke-width="3.5"
         paint-order="stroke"
       >

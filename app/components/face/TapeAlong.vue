@@ -4,31 +4,33 @@ import type { TapeReading } from '#core/hand'
 import { placeAlong, shapeOf } from '#core/roof'
 import { formatLength, type UnitSystem } from '#core/units'
 import type { FaceScale } from '../../composables/useFaceScale'
+import type { Window } from '../../composables/useFaceZoom'
 
 /** The tape along the eave: its divisions from the datum corner, and a tag for every running reading. */
-const { face, scale, readings, units, top } = defineProps<{ face: Face, scale: FaceScale, readings: TapeReading[], units: UnitSystem, top: number }>()
+const { face, scale, readings, units, top, frame = null } = defineProps<{ face: Face, scale: FaceScale, readings: TapeReading[], units: UnitSystem, top: number, /** What is in sight of an enlarged drawing. */ frame?: Window | null }>()
 
 const HEIGHT = 24
 const LANE = 24
 const MOST_LANES = 3
 const FONT = 13
 const eave = computed(() => shapeOf(face.outline).eave)
-const left = computed(() => scale.x(eave.value.fromMm))
-const right = computed(() => scale.x(eave.value.toMm))
-const ticks = computed(() => tapeTicks(eave.value.toMm - eave.value.fromMm, units, scale.pxPerMm).map(tick => ({ ...tick, px: scale.x(placeAlong(face, tick.mm)) })))
+const left = computed(() => Math.max(scale.x(eave.value.fromMm), frame?.left ?? -Infinity))
+const right = computed(() => Math.min(scale.x(eave.value.toMm), frame?.right ?? Infinity))
+const inSight = (px: number) => !frame || (px >= frame.left - 1 && px <= frame.right + 1)
+const ticks = computed(() => tapeTicks(eave.value.toMm - eave.value.fromMm, units, scale.pxPerMm).map(tick => ({ ...tick, px: scale.x(placeAlong(face, tick.mm)) })).filter(tick => inSight(tick.px)))
 const tags = computed(() => {
   const sized = readings.map(reading => ({
     reading,
     middle: scale.x(reading.placeMm),
     width: runsWidth(lengthRuns(reading.readingMm, units), FONT) + 14,
     bar: 2 * (reading.sdMm ?? 0) * scale.pxPerMm,
-  }))
+  })).filter(tag => inSight(tag.middle))
     .sort((a, b) => a.middle - b.middle)
   const lanes = lanesFor(sized, 4)
   // Where there is no room for all, some keep their mark on the tape and go without a tag.
   return sized.map((tag, i) => ({ ...tag, lane: lanes[i]!, top: top + HEIGHT + 10 + Math.min(lanes[i]!, MOST_LANES - 1) * LANE }))
 })
-const fill = { rafter: '#6d4c14', fixing: '#cf3a1a', line: '#1c5fae', module: '#3f4347', edge: '#22272e' }
+const fill = { rafter: 'var(--color-tag-rafter)', fixing: 'var(--color-crayon)', line: 'var(--color-chalk-500)', module: 'var(--color-graphite-700)', edge: 'var(--color-graphite-900)' }
 </script>
 
 <template>
@@ -36,10 +38,10 @@ const fill = { rafter: '#6d4c14', fixing: '#cf3a1a', line: '#1c5fae', module: '#
     <rect
       :x="left"
       :y="top"
-      :width="right - left"
+      :width="Math.max(0, right - left)"
       :height="HEIGHT"
       fill="var(--color-tape)"
-      stroke="#22272e"
+      stroke="var(--color-tape-line)"
       stroke-width="1.2"
     />
     <g
@@ -51,7 +53,7 @@ const fill = { rafter: '#6d4c14', fixing: '#cf3a1a', line: '#1c5fae', module: '#
         :x2="tick.px"
         :y1="top"
         :y2="top + (tick.numeral ? 10 : tick.half ? 7 : 4)"
-        stroke="#22272e"
+        stroke="var(--color-tape-line)"
         :stroke-width="tick.numeral ? 1.4 : 0.8"
       />
       <text
@@ -61,7 +63,7 @@ const fill = { rafter: '#6d4c14', fixing: '#cf3a1a', line: '#1c5fae', module: '#
         text-anchor="middle"
         font-size="11"
         font-weight="700"
-        fill="#8c2116"
+        fill="var(--color-tape-ink)"
       >
         {{ tick.numeral }}
       </text>
@@ -108,7 +110,7 @@ const fill = { rafter: '#6d4c14', fixing: '#cf3a1a', line: '#1c5fae', module: '#
         :y="tag.top + 14.5"
         text-anchor="middle"
         font-weight="650"
-        fill="#fff"
+        fill="var(--color-sheet)"
       />
       <title>{{ tag.reading.label }}{{ tag.reading.sdMm ? `, give or take ${formatLength(2 * tag.reading.sdMm, units)}` : '' }}</title>
     </g>

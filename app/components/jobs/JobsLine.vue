@@ -38,7 +38,7 @@ const menu = computed(() => [[
           :y="job.summary.face.up.toMm - row.topMm"
           :width="row.rightMm - row.leftMm"
           :height="row.topMm - row.bottomMm"
-          class="fill-slate-module"
+          class="fill-module"
         />
       </svg>
       <span

@@ -133,20 +133,20 @@ const planeNames = computed(() => plan.value.roof.planes.map(i => job.value.face
         width="100"
         height="6"
         y="1.5"
-        fill="#e4dfd0"
+        fill="var(--color-graphite-100)"
       />
       <rect
         :width="100 * Math.min(1, cover.share)"
         height="6"
         y="1.5"
-        fill="#59626b"
+        fill="var(--color-module)"
       />
       <rect
         v-if="usesShare && rules.ruleSet !== 'plain'"
         :x="100 * cover.limit - 0.4"
         width="0.8"
         height="9"
-        fill="#a3291c"
+        fill="var(--color-brick-500)"
       />
     </svg>
     <dl>

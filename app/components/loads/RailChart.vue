@@ -158,13 +158,13 @@ const summary = computed(() => `${kinds.find(one => one.value === kind.value)!.l
       >
         <path
           :d="fill"
-          fill="#1c5fae"
+          fill="var(--color-chalk-500)"
           fill-opacity="0.16"
         />
         <path
           :d="path"
           fill="none"
-          stroke="#1c5fae"
+          stroke="var(--color-chalk-500)"
           stroke-width="2.2"
         />
         <line
@@ -172,7 +172,7 @@ const summary = computed(() => `${kinds.find(one => one.value === kind.value)!.l
           :x2="width - margin.right"
           :y1="y(0)"
           :y2="y(0)"
-          stroke="#22272e"
+          stroke="var(--color-graphite-900)"
         />
         <template
           v-for="limit in limits"
@@ -201,7 +201,7 @@ const summary = computed(() => `${kinds.find(one => one.value === kind.value)!.l
           font-size="13"
           font-weight="600"
           fill="var(--color-brick-600)"
-          stroke="#fcfaf4"
+          stroke="var(--color-sheet)"
           stroke-width="3"
           paint-order="stroke"
         >{{ kind === 'sag' ? `limit: span / ${face.array.deflectionOver}` : `limit ${write(limits[0]!.value)}` }}{{ limits.every(one => one.value > span) ? ', far off the chart' : '' }}</text>
@@ -228,7 +228,7 @@ const summary = computed(() => `${kinds.find(one => one.value === kind.value)!.l
           :x2="x(there.at)"
           :y1="margin.top"
           :y2="HEIGHT - margin.bottom"
-          stroke="#cf3a1a"
+          stroke="var(--color-crayon)"
           stroke-dasharray="2 3"
         />
       </svg>

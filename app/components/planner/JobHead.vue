@@ -80,6 +80,7 @@ const toWork = () => (document.querySelector<HTMLElement>('[role=application]') 
     >
       {{ save.text }}
     </p>
+    <ThemeSwitch />
   </header>
   <div
     v-if="store.meanwhile"

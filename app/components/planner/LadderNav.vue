@@ -36,7 +36,7 @@ const words = { stop: 'stopped', assumed: 'assumed', caution: 'needs you', clear
         :data-stage="rung.id"
         :to="stagePath(jobId, rung.id)"
         class="flex min-h-0 items-end justify-between gap-1 border-graphite-900 px-2 pb-1.5 text-[15px] leading-tight font-semibold max-md:shrink-0 max-md:border-b-4 max-md:py-2 md:flex-1 md:border-b-4"
-        :class="rung.id === stage ? 'bg-graphite-900 text-white' : 'text-graphite-700 hover:bg-graphite-100'"
+        :class="rung.id === stage ? 'bg-graphite-900 text-paper' : 'text-graphite-700 hover:bg-graphite-100'"
         :aria-current="rung.id === stage ? 'page' : undefined"
       >
         <span>{{ rung.title }}<span class="sr-only">, {{ words[rung.state] }}</span></span>

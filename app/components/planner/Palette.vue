@@ -7,6 +7,7 @@ const { jobId } = defineProps<{ jobId: string }>()
 const emit = defineEmits<{ balance: [], swapDatum: [], working: [] }>()
 const open = defineModel<boolean>('open', { required: true })
 const store = useJobStore()
+const mode = useColorMode()
 const { shows, toggle } = useLayers()
 const stagePath = useStagePath()
 const { choose } = useFaceChoice(computed(() => store.job))
@@ -26,6 +27,9 @@ const groups = computed(() => [
       { label: 'Undo', onSelect: then(() => store.undo()) },
       { label: 'Redo', onSelect: then(() => store.redo()) },
       { label: 'Save the job file', onSelect: then(() => navigateTo(`/api/jobs/${jobId}/job.json`, { external: true })) },
+      { label: 'Light theme', onSelect: then(() => mode.preference = 'light') },
+      { label: 'Dark theme', onSelect: then(() => mode.preference = 'dark') },
+      { label: 'Theme as the device has it', onSelect: then(() => mode.preference = 'system') },
       { label: 'All jobs', onSelect: then(() => navigateTo('/')) },
     ],
   },

@@ -60,15 +60,15 @@ const sides = computed(() => [
     >
       <path
         :d="d(points)"
-        :fill="face.id === current ? 'var(--color-chalk-500)' : '#e4dfd0'"
-        stroke="#22272e"
+        :fill="face.id === current ? 'var(--color-chalk-500)' : 'var(--color-graphite-100)'"
+        stroke="var(--color-graphite-900)"
         stroke-linejoin="round"
         :stroke-width="size === 'large' ? unit * 0.9 : unit * 2.2"
       />
       <template v-if="size === 'large'">
         <path
           :d="arrows[i]!.d"
-          :stroke="face.id === current ? '#fff' : '#6b6b68'"
+          :stroke="face.id === current ? 'var(--color-sheet)' : 'var(--color-graphite-500)'"
           :stroke-width="unit * 0.9"
           fill="none"
           marker-end="url(#downhill)"
@@ -100,14 +100,14 @@ const sides = computed(() => [
         text-anchor="middle"
         :font-size="unit * 5"
         font-weight="700"
-        fill="#17519a"
+        fill="var(--color-chalk-600)"
       >{{ side.name }}</text>
       <text
         :x="box.x + unit * 3"
         :y="box.y + unit * 6"
         :font-size="unit * 5"
         font-weight="700"
-        fill="#22272e"
+        fill="var(--color-graphite-900)"
       >N ↑</text>
     </template>
   </svg>

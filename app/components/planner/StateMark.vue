@@ -15,14 +15,14 @@ defineProps<{ state: 'clear' | 'assumed' | 'caution' | 'stop' | 'note', onDark?:
       v-if="state === 'clear'"
       d="M2 9 L6 13 L14 4"
       fill="none"
-      :stroke="onDark ? '#b8d68a' : '#4a6b1e'"
+      :stroke="onDark ? 'var(--color-inverse-lichen)' : 'var(--color-lichen-500)'"
       stroke-width="2.4"
     />
     <path
       v-else-if="state === 'caution'"
       d="M8 2 L15 14 H1 Z"
       fill="none"
-      :stroke="onDark ? '#ffce6e' : '#8f5a05'"
+      :stroke="onDark ? 'var(--color-inverse-amber)' : 'var(--color-amber-500)'"
       stroke-width="2"
     />
     <circle
@@ -31,7 +31,7 @@ defineProps<{ state: 'clear' | 'assumed' | 'caution' | 'stop' | 'note', onDark?:
       cy="8"
       r="5.6"
       fill="none"
-      :stroke="onDark ? '#ffce6e' : '#8f5a05'"
+      :stroke="onDark ? 'var(--color-inverse-amber)' : 'var(--color-amber-500)'"
       stroke-width="2.2"
       stroke-dasharray="3 2.9"
     />
@@ -41,14 +41,14 @@ defineProps<{ state: 'clear' | 'assumed' | 'caution' | 'stop' | 'note', onDark?:
       y="2"
       width="12"
       height="12"
-      :fill="onDark ? '#ff8a78' : '#a3291c'"
+      :fill="onDark ? 'var(--color-inverse-brick)' : 'var(--color-brick-500)'"
     />
     <circle
       v-else
       cx="8"
       cy="8"
       r="4"
-      :fill="onDark ? '#fff' : '#55575a'"
+      :fill="onDark ? 'var(--color-paper)' : 'var(--color-graphite-600)'"
     />
   </svg>
 </template>

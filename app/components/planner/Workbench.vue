@@ -64,7 +64,7 @@ useLoadedLater([
   () => import('../roof/RoofFormDialog.vue'), () => import('../roof/RoofImportDialog.vue'), () => import('../loads/RailChart.vue'),
 ])
 const message = ref('')
-const { announced, balance, swapDatum, nudge, step, workings } = useFaceActions(job, face, facePlan, selection, message)
+const { announced, balance, swapDatum, nudge, step, stepKind, workings } = useFaceActions(job, face, facePlan, selection, select, message)
 
 /** The selected rail where it has a chart: with loads known and fixings to stand on. */
 const charted = computed(() => {
@@ -188,6 +188,7 @@ usePlannerKeys({
           :shows-use="view.use"
           @select="select"
           @nudge="nudge"
+          @kind="stepKind"
         />
         <LazyLoadsRailChart
           v-if="charted"
@@ -206,6 +207,7 @@ usePlannerKeys({
           role="region"
           aria-label="The slip"
         >
+          <SlipHeld v-if="selection.kind === 'module' || selection.kind === 'fixing'" />
           <component :is="view.slip" />
         </div>
         <PlannerFindingsList

@@ -129,13 +129,13 @@ const path = (rings: { x: number, y: number }[][]) => rings.map(ring => `M${ring
           >
             <path
               :d="path(box.region)"
-              fill="#e9e2d0"
-              stroke="#22272e"
+              fill="var(--color-hatch-ground)"
+              stroke="var(--color-graphite-900)"
               stroke-width="40"
             />
             <path
               :d="path(facePlan.region)"
-              fill="#fdfcf8"
+              fill="var(--color-face)"
             />
             <rect
               v-for="(module, i) in one.rectangles"
@@ -144,8 +144,8 @@ const path = (rings: { x: number, y: number }[][]) => rings.map(ring => `M${ring
               :y="box.up.toMm - module.bottomMm - module.heightMm"
               :width="module.widthMm"
               :height="module.heightMm"
-              fill="#59626b"
-              stroke="#fff"
+              fill="var(--color-module)"
+              stroke="var(--color-sheet)"
               stroke-width="18"
             />
           </svg>

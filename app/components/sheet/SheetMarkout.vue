@@ -128,6 +128,7 @@ const files = computed(() => [[
               :face="face"
               :plan="sheet.plan.faces[f]!"
               :selection="{ kind: 'rails' }"
+              still
             />
           </div>
           <ol>

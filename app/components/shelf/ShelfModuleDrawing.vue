@@ -37,7 +37,7 @@ const bands = computed(() => {
       <rect
         :width="module.longMm"
         :height="module.shortMm"
-        class="fill-slate-module stroke-slate-edge"
+        class="fill-module stroke-module-edge"
         stroke-width="10"
       />
       <rect

@@ -54,7 +54,7 @@ const does = (face: LaidFace) => carries.includes(face.name)
       />
       <path
         :d="arrow(face, points)"
-        :stroke="does(face) ? '#fff' : 'var(--color-graphite-500)'"
+        :stroke="does(face) ? 'var(--color-sheet)' : 'var(--color-graphite-500)'"
         :stroke-width="unit"
         fill="none"
       />
@@ -64,7 +64,7 @@ const does = (face: LaidFace) => carries.includes(face.name)
         text-anchor="middle"
         :font-size="unit * 9"
         font-weight="700"
-        :fill="does(face) ? '#fff' : 'var(--color-graphite-700)'"
+        :fill="does(face) ? 'var(--color-sheet)' : 'var(--color-graphite-700)'"
       >{{ face.name }}{{ does(face) ? `: ${modules[i] ?? 0}` : '' }}</text>
     </g>
   </svg>

@@ -77,6 +77,7 @@ async function openIt() {
         label="Empty the form"
         @click="clear"
       />
+      <ThemeSwitch />
     </header>
     <div class="flex min-h-0 flex-1 max-md:flex-col">
       <div class="flex w-[40rem] shrink-0 flex-col border-r border-graphite-300 bg-sheet max-lg:w-96 max-md:w-full">

@@ -117,6 +117,7 @@ const files = computed(() => [[
             aria-label="Prices in"
             @choose="priceIn"
           /></label>
+        <ThemeSwitch />
       </div>
     </header>
     <p
