@@ -1,4 +1,4 @@
-import { nameOf, nextKind, nextOf, nudgeEdit, workingsOf } from '#core/hand'
+import { nameOf, nextKind, nextOf, nudgeEdit, workingsFor, workingsOf } from '#core/hand'
 import type { Face, Job } from '#core/job'
 import type { FacePlan } from '#core/plan'
 import { type Direction, type Push, type Ref as FaceRef, type RefKind, sameRef } from '#core/trade'
@@ -89,6 +89,7 @@ export function useFaceActions(job: Ref<Job>, face: Ref<Face>, plan: Ref<FacePla
   }
 
   const workings = computed(() => workingsOf(ask.value, selection.value))
+  const allWorkings = computed(() => workingsFor(ask.value, selection.value))
 
-  return { announced, balance, swapDatum, nudge, step, stepKind, workings }
+  return { announced, balance, swapDatum, nudge, step, stepKind, workings, allWorkings }
 }

@@ -42,7 +42,8 @@ export function useFaceZoom(svg: Ref<SVGSVGElement | null>, width: Ref<number>, 
   const fence = () => loaded.value?.behavior.extent([[0, 0], [width.value, height.value]]).translateExtent([[0, 0], [width.value, height.value]])
   watch([width, height], () => {
     fence()
-    fit()
+    // A chart that comes up below leaves less room: what is looked at stays in sight.
+    if (view.value.k > 1) pan(0, 0)
   })
 
   const act = (how: (at: NonNullable<typeof loaded.value>, element: SVGSVGElement) => void) => {

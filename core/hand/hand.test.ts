@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { after, catalogue, changed, inch, threeRowsOfSix } from '../../tests/fixtures/jobs'
-import { planFaceOf } from '../plan'
+import { demoJobs } from '../../db/demo/jobs'
+import { planFaceOf, planJob } from '../plan'
 import { type Direction, type Ref, sameRef } from '../trade'
-import { isThere, nameOf, nextKind, nextOf, nudgeEdit, stageOf, tapeReadings, workingsOf } from './index'
+import { isThere, nameOf, nextKind, nextOf, nudgeEdit, stageOf, tapeReadings, workingsFor, workingsOf } from './index'
 
 describe('nudging', () => {
   const job = threeRowsOfSix()
@@ -137,5 +138,28 @@ describe('picking by hand or key', () => {
     expect(tapeReadings(ask, { kind: 'fixing', id: fixing.id })).toMatchObject({ along: [{ placeMm: fixing.atMm }], up: [{ placeMm: ask.plan.rails[0]!.lineMm }] })
     const row = ask.plan.rows.rows[1]!
     expect(tapeReadings(ask, { kind: 'module', id: 'row2-3' }).along.map(one => one.placeMm)).toEqual([row.moduleLeftsMm[2], row.moduleLeftsMm[2]! + row.moduleWidthMm])
+  })
+})
+
+describe('from a value on to its own working', () => {
+  const quantity = (value: object): number => Object.values(value).find(one => typeof one === 'number') as number
+  it.each(demoJobs.map(({ job }) => [job.title, job] as const))('%s: every value that comes from another working leads to one that is there and says the same', (_, job) => {
+    let links = 0
+    for (const [f, face] of job.faces.entries()) {
+      const plan = planJob(job, catalogue).faces[f]!
+      for (const ref of [{ kind: 'face' } as const, ...plan.rails.map(rail => ({ kind: 'rail' as const, id: rail.id }))]) {
+        const all = workingsFor({ job, face, plan }, ref)
+        for (const { value, from } of all.flatMap(one => one.values)) {
+          if (!from) continue
+          links++
+          const there = all.filter(one => one.what === from)
+          expect([from, there.length]).toEqual([from, 1])
+          // A load along a rail comes from a pressure; what is of one kind must be one figure.
+          const { result } = there[0]!
+          if (result.kind === value.kind && !from.startsWith('Wind on') && result.kind !== 'force') expect(quantity(value) / quantity(result)).toBeCloseTo(1, 9)
+        }
+      }
+    }
+    if (job.loads.rules.edition !== 'none') expect(links).toBeGreaterThan(10)
   })
 })

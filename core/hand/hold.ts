@@ -49,6 +49,12 @@ export function workingsOf(ask: OnFace, ref: Ref): Working[] {
   return own.length ? [...own].reverse() : trades.flatMap(trade => trade.face?.workings?.(ask) ?? [])
 }
 
+/** Every working that a thing's figures lead to: its own first, then the face's. */
+export function workingsFor(ask: OnFace, ref: Ref): Working[] {
+  const all = [...knownOf(ask, ref).flatMap(one => one.workings?.() ?? []), ...trades.flatMap(trade => trade.face?.workings?.(ask) ?? [])]
+  return all.filter((one, i) => all.findIndex(other => other.what === one.what && other.formula === one.formula) === i)
+}
+
 /** What a thing is called; null where no trade knows it any more. */
 export const nameOf = (ask: OnFace, ref: Ref): string | null => knownOf(ask, ref).find(one => one.name)?.name ?? null
 

@@ -1,4 +1,5 @@
-import { bounds } from '../geometry'
+import { areaMm2, bounds } from '../geometry'
+import type { Working } from '../working'
 import type { Obstruction } from '../job'
 import { type Ask, type FaceSays, isAcross, type JobSays, type Layer, type Selectable, sentenceCase, shape, signOf, type TapePlace } from '../trade'
 import {
@@ -81,11 +82,25 @@ function oneObstruction({ face }: Ask<KeepClearLayout>, { id, kind, round, xMm, 
   }
 }
 
+/** What is left of a face once every strip has taken its own. */
+function leftWorking({ shape: { region }, strips: taken, region: left }: KeepClearLayout): Working {
+  const area = (mm2: number) => ({ kind: 'area' as const, mm2 })
+  return {
+    what: 'Left for modules', formula: 'A − Σ what is kept clear, where strips lie over each other counted once',
+    values: [
+      { symbol: 'A', what: 'the face', value: area(areaMm2(region)) },
+      ...taken.filter(one => one.takesMm2 > 1000).map((one, i) => ({ symbol: `−${i + 1}`, what: `${one.of}: ${one.rule}`, value: area(one.takesMm2) })),
+    ],
+    result: area(areaMm2(left)), source: 'Areas of the outline as surveyed and of the strips cut to it', basis: 'arithmetic',
+  }
+}
+
 /** What is kept clear on a face, and what stands on it. */
 export const keepClearOnFace = {
   findings: { 'obstruction-outside': obstructionOutside, 'reserved-outside': reservedOutside, 'pathway-narrow': pathwayNarrow, 'pathway-blocked': pathwayBlocked },
   marks: { 'keep-clear': keepClearSteps },
   layers: [strips, usableRegion, obstructions],
+  workings: ({ plan }) => [leftWorking(plan)],
   selectable: ask => [...ask.face.obstructions.map(one => oneObstruction(ask, one)), usable(ask)],
 } satisfies FaceSays<KeepClearLayout>
 

@@ -1,4 +1,5 @@
 import type { ChosenParts, Format } from '../catalogue'
+import { DEAD_LOAD, UNIFORM_SNOW } from './names'
 import type { Face, Job } from '../job'
 import { shapeOf } from '../roof'
 import { angle, area, pressure, radians } from '../units'
@@ -55,16 +56,16 @@ export function loadingOf(job: Pick<Job, 'loads'>, face: Face, parts: ChosenPart
       workings: [
         ...wind.workings, ...snow.workings,
         {
-          what: 'Dead load of the array', formula: 'd = g (m + 2 r w) / A', values: [
+          what: DEAD_LOAD, formula: 'd = g (m + 2 r w) / A', values: [
             { symbol: 'm', what: module.name, value: { kind: 'mass', kg: module.massKg } },
             { symbol: 'r w', what: 'rail for one module’s width, each', value: { kind: 'mass', kg: rail.massKgPerM * module.shortMm / 1000 } },
             { symbol: 'A', what: 'module', value: area(moduleMm2) },
           ], result: pressure(deadPa), source: 'Masses by the makers', basis: 'maker',
         },
         {
-          what: 'Uniform snow normal to the roof', formula: 's cos² a normal, s sin a cos a down the slope', values: [
+          what: UNIFORM_SNOW, formula: 's cos² a normal, s sin a cos a down the slope', values: [
             { symbol: 'a', what: 'pitch', value: angle(face.pitchDeg) },
-            { symbol: 's', what: 'on plan, the greatest uniform case', value: pressure(snow.uniformPa) },
+            { symbol: 's', what: 'on plan, the greatest uniform case', value: pressure(snow.uniformPa), from: snow.workings.find(one => one.result.kind === 'pressure' && one.result.pa === snow.uniformPa)?.what },
           ],
           result: pressure(snow.uniformPa * Math.cos(slope) ** 2), source: 'Snow lies on plan area', basis: 'arithmetic',
         },

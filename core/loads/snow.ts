@@ -1,4 +1,5 @@
 import type { EnSnow, LoadRules, UsSnow } from '../job'
+import { BALANCED_SNOW } from './names'
 import { factor, pressure, words } from '../units'
 import type { Working } from '../working'
 import type { Building } from './building'
@@ -62,7 +63,7 @@ function usRoofSnow({ groundPa, ce, ct, slippery }: UsSnow, importance: number |
   const pa = 0.7 * ce * ct * (importance ?? 1) * groundPa * cs
   return {
     pa, working: {
-      what: 'Balanced snow on the roof', formula: importance === null ? 'ps = 0.7 Cs Ce Ct pg' : 'ps = 0.7 Cs Ce Ct Is pg',
+      what: BALANCED_SNOW, formula: importance === null ? 'ps = 0.7 Cs Ce Ct pg' : 'ps = 0.7 Cs Ce Ct Is pg',
       values: [
         { symbol: 'pg', what: importance === null ? 'ground snow, strength level' : 'ground snow', value: pressure(groundPa) },
         { symbol: 'Ce', what: 'exposure', value: factor(ce) }, { symbol: 'Ct', what: 'thermal', value: factor(ct) },

@@ -1,4 +1,5 @@
 import type { LoadRules } from '../job'
+import { BALANCED_SNOW } from './names'
 import { angle, factor, length, PA_PER_PSF, pitchFromRise, pressure, radians, SAME_PITCH_DEG, words } from '../units'
 import type { Working } from '../working'
 import type { Building } from './building'
@@ -78,7 +79,7 @@ export function unbalancedSnow(rules: LoadRules, pitchDeg: number, { form, runMm
   found.drift = { pa: heightFt * density / rootS * PA_PER_PSF, fromRidgeMm: 8 / 3 * heightFt * rootS * MM_PER_FT }
   found.workings.push({
     what: 'Unbalanced snow, the drift on the lee slope', formula: 'ps + hd γ/√S over (8/3) hd √S from the ridge', values: [
-      ...values, { symbol: 'ps', what: 'balanced', value: pressure(balancedPa) }, { symbol: 'hd', what: 'height of the drift', value: length(heightFt * MM_PER_FT) },
+      ...values, { symbol: 'ps', what: 'balanced', value: pressure(balancedPa), from: BALANCED_SNOW }, { symbol: 'hd', what: 'height of the drift', value: length(heightFt * MM_PER_FT) },
       {
         symbol: 'γ',
         what: 'density',

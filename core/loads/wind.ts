@@ -5,7 +5,7 @@ import type { Building } from './building'
 import { enCurves, enTableNames } from './coefficients/en'
 import { usCoefficients } from './coefficients/us'
 import { levelCurve, type ZoneCurve, zonePressure } from './pressure'
-import { enVelocityPressure, usVelocityPressure } from './velocity'
+import { enVelocityPressure, usVelocityPressure, type VelocityPressure } from './velocity'
 import { type ZoneScheme, type ZoneSet, zonesOf, zoneWords } from './zones'
 
 /** Wind on a face: zone by zone, or why it is not known. */
@@ -106,7 +106,7 @@ function usWind({ edition, wind }: Computed<'us-2010' | 'us-2016'>, face: Face, 
       ],
       result: length(edgeMm), source: `ASCE 7-${year}, ${table.figure} (from memory)`, basis: 'code',
     }, ...drawnOf(sets, table.zones).map((zone): Working => ({
-      ...curveWorking(zone, curves[zone]!, moduleMm2, q.pa, wind.coefficients[zone] !== undefined),
+      ...curveWorking(zone, curves[zone]!, moduleMm2, q, wind.coefficients[zone] !== undefined),
       formula: equalised ? 'p = qh GCp γE γa(A)' : 'p = qh GCp(A)',
       source: wind.coefficients[zone]
         ? 'Coefficient typed on this job'
@@ -143,7 +143,7 @@ function enWind({ wind }: Computed<'en'>, face: Face, building: Building, module
         { symbol: 'e∥', what: 'with the wind along the ridge', value: length(alongEMm) },
       ], result: length(acrossEMm), source: 'EN 1991-1-4, figure 7.8', basis: 'code',
     }, ...drawnOf(sets, zones).map((zone): Working => ({
-      ...curveWorking(zone, curves[zone]!, moduleMm2, q.pa, wind.coefficients[zone] !== undefined),
+      ...curveWorking(zone, curves[zone]!, moduleMm2, q, wind.coefficients[zone] !== undefined),
       formula: 'w = qp cpe(A),  cpe = cpe,1 − (cpe,1 − cpe,10) log₁₀ A',
       source: wind.coefficients[zone] ? 'Coefficient typed on this job' : `EN 1991-1-4, ${enTableNames[building.form]}; taken as net on the module`,
     }))],
@@ -153,14 +153,17 @@ function enWind({ wind }: Computed<'en'>, face: Face, building: Building, module
 /** Zones that really lie on the face. */
 const drawnOf = (sets: ZoneSet[], zones: string[]): string[] => zones.filter(zone => sets.some(set => set.zones.some(one => one.name === zone)))
 
+/** What the working of a zone's wind is of. */
+export const zoneWind = (zone: string): string => `Wind on a module, zone ${zoneWords(zone)}`
+
 /** What a zone's pressure comes to on one module, with its ends for small and large areas. */
-function curveWorking(zone: string, curve: ZoneCurve, moduleMm2: number, qPa: number, typed: boolean): Omit<Working, 'formula' | 'source'> {
+function curveWorking(zone: string, curve: ZoneCurve, moduleMm2: number, { pa: qPa, working }: VelocityPressure, typed: boolean): Omit<Working, 'formula' | 'source'> {
   const own = zonePressure(curve, moduleMm2)
   const [small, large] = [curve.smallMm2, curve.largeMm2].map(areaMm2 => zonePressure(curve, areaMm2))
   return {
-    what: `Wind on a module, zone ${zoneWords(zone)}`,
+    what: zoneWind(zone),
     values: [
-      { symbol: 'q', what: 'velocity pressure', value: pressure(qPa) },
+      { symbol: 'q', what: 'velocity pressure', value: pressure(qPa), from: working.what },
       { symbol: 'A', what: 'one module; spans, clamps and fixings take their own areas', value: { kind: 'area', mm2: moduleMm2 } },
       {
         symbol: 'c',

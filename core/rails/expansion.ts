@@ -1,10 +1,10 @@
 /** Aluminium grows by this share of its length for each kelvin (EN 1999-1-1, table 3.1: 23 millionths; 23.1 from memory). */
-const PER_KELVIN = 23.1e-6
+export const GROWTH_PER_KELVIN = 23.1e-6
 /** A roof's rail sees some 60 K between frost and sun (common practice). */
-const YEAR_K = 60
+export const YEAR_K = 60
 
 /** How much a rail of a length grows between frost and sun, mm. */
-export const growthMm = (lengthMm: number): number => PER_KELVIN * YEAR_K * lengthMm
+export const growthMm = (lengthMm: number): number => GROWTH_PER_KELVIN * YEAR_K * lengthMm
 
 /** The fixing from which a rail grows both ways when it is the one drawn tight first, and how far its ends move. */
 export interface FixedPoint { fixing: number, endsMoveMm: [number, number] }

@@ -7,6 +7,7 @@ import type { RailsLayout } from './layout'
 import { boltSteps, railLineSteps, trimSteps } from './marks'
 import { onFace, type RailPlan } from './rail'
 import { placeOfLine, placeRailEdit } from './typed'
+import { lengthWorkings } from './workings'
 
 type RailsAsk = Ask<RailsLayout>
 
@@ -42,7 +43,7 @@ const onTape = (rail: RailPlan): TapePlace => ({ placeMm: rail.lineMm, label: `R
 const acrossRun = ({ way }: RailPlan, places: TapePlace[]): TapePlaces => way === 'across' ? { along: [], up: places } : { along: places, up: [] }
 
 const oneRail = ({ face, plan }: RailsAsk, rail: RailPlan): Selectable => ({
-  ref: refOf(rail), name: `Rail ${rail.number}`, stage: 'rails', places: () => acrossRun(rail, [onTape(rail)]), workings: () => [plan.limits.spanWorking, plan.limits.overhangWorking, rail.working],
+  ref: refOf(rail), name: `Rail ${rail.number}`, stage: 'rails', places: () => acrossRun(rail, [onTape(rail)]), workings: () => [plan.limits.spanWorking, plan.limits.overhangWorking, rail.working, ...lengthWorkings(rail)],
   nudge: (direction, push) => {
     if (isAcross(direction) === (rail.way === 'across')) return null
     const ends = plan.railLines.flatMap(line => [line.fromMm, line.toMm]).filter(mm => mm > rail.zone.fromMm && mm < rail.zone.toMm)

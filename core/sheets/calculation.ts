@@ -35,7 +35,6 @@ function faceSections(job: Job, name: string, face: FacePlan): CalculationSectio
   const { strength, loading } = face
   const general = [face.limits.spanWorking, face.limits.overhangWorking]
   if (!strength || !loading.loads) return [section(`${name}: spans`, general)]
-  const { format } = strength.loads
   return [
     section(`${name}: loads`, loading.loads.workings),
     section(`${name}: combinations`, [], { head: ['For', 'Combination', 'Source'], rows: [
@@ -47,7 +46,7 @@ function faceSections(job: Job, name: string, face: FacePlan): CalculationSectio
       const use = face.uses[r]
       if (!use) return []
       const { fixings, working } = face.fixings.rails[r]!
-      return [section(`${name}: rail ${rail.number}`, [rail.working, ...lineWorkings(strength, r), working, ...railWorkings(use, format), ...holdWorkings(face.holds[r] ?? {})], {
+      return [section(`${name}: rail ${rail.number}`, [rail.working, ...lineWorkings(strength, r), working, ...railWorkings(use, strength, r, face.parts), ...holdWorkings(face.holds[r] ?? {})], {
         head: ['Fixing on', 'Up', 'Down', 'Down the slope', 'Used'],
         rows: use.fixings.map((duty, f) => [fixings[f]!.member, ...[duty.upN, duty.downN, duty.slopeN].map(n => formatQuantity(force(n), job.units)), formatShare(duty.worst)]),
       })]

@@ -1,9 +1,10 @@
 import { type ChosenParts, evidenceOf } from '../catalogue'
 import { adjusted } from '../capacity'
-import { windAlong, zonesOver, zoneWords } from '../loads'
+import { DEAD_LOAD, type LineStretch, UNIFORM_SNOW, windAlong, zonesOver, zoneWind, zoneWords } from '../loads'
 import { count, factor, force, length, lineLoad, moment, type Quantity, share, stress, words } from '../units'
 import type { Working } from '../working'
-import type { CheckKind, CheckShare, RailUse } from './check'
+import type { CheckKind, CheckShare, FixingDuty, RailUse } from './check'
+import { supportSums } from './rafters'
 import type { FaceStrength } from './rails'
 
 /** Formula and source of every check of a rail and its fixings. */
@@ -66,11 +67,15 @@ const checks: Record<CheckKind, { what: string, formula: string, source: Record<
   },
 }
 
-const one = (kind: CheckKind, { share: used, value, limit, combination, xMm }: CheckShare, format: 'asd' | 'en'): Working => ({
+/** Names of workings that a check's values come from. */
+interface CheckSources { loads: string | undefined, bending: string, holds: string }
+const limitFrom = (kind: CheckKind, { bending, holds }: CheckSources): string | undefined => kind === 'bending' ? bending : kind.startsWith('fixing') ? holds : undefined
+
+const one = (kind: CheckKind, { share: used, value, limit, combination, xMm }: CheckShare, format: 'asd' | 'en', sources: CheckSources): Working => ({
   what: checks[kind].what, formula: checks[kind].formula,
   values: [
-    { symbol: 'E', what: 'what it comes to, at its worst', value: checks[kind].of(Math.abs(value)) },
-    { symbol: 'R', what: 'what is allowed there', value: checks[kind].of(Math.abs(limit)) },
+    { symbol: 'E', what: 'what it comes to, at its worst', value: checks[kind].of(Math.abs(value)), from: sources.loads },
+    { symbol: 'R', what: 'what is allowed there', value: checks[kind].of(Math.abs(limit)), from: limitFrom(kind, sources) },
     { symbol: 'x', what: 'place, from the left rake', value: length(xMm) },
     { symbol: '', what: 'combination', value: words(combination) },
   ],
@@ -78,8 +83,16 @@ const one = (kind: CheckKind, { share: used, value, limit, combination, xMm }: C
 })
 
 /** Every check of one rail, the one that governs first. */
-export function railWorkings(use: RailUse, format: 'asd' | 'en'): Working[] {
-  return (Object.entries(use.shares) as [CheckKind, CheckShare][]).sort((a, b) => b[1].share - a[1].share).map(([kind, check]) => one(kind, check, format))
+export function railWorkings(use: RailUse, bears: FaceStrength, r: number, { rail, mount }: ChosenParts): Working[] {
+  const sources: CheckSources = { loads: bears.lines[r]!.map(lineOf)[0], bending: bendingOf(rail), holds: holdsOf(mount) }
+  return (Object.entries(use.shares) as [CheckKind, CheckShare][]).sort((a, b) => b[1].share - a[1].share).map(([kind, check]) => one(kind, check, bears.loads.format, sources))
+}
+
+const bendingOf = (rail: ChosenParts['rail']): string => `Bending strength of ${rail.name}`
+const holdsOf = (mount: ChosenParts['mount']): string => `What ${mount.name} and its grip on the rail hold`
+function lineOf(line: LineStretch): string {
+  const zones = zonesOver(line)
+  return `Line of load, ${zones.length > 1 ? 'zones' : 'zone'} ${zones.map(zoneWords).join(', ') || 'not known'}${line.exposed ? ', exposed' : ''}`
 }
 
 /** What the rail's section and one fixing bear, before any rail is looked at. */
@@ -87,7 +100,7 @@ export function capacityWorkings({ strength, capacity }: FaceStrength, { rail, m
   const { section } = rail
   const asd = strength.format === 'asd'
   const found: Working[] = [{
-    what: `Bending strength of ${rail.name}`, formula: asd ? 'F = min(Fy/1.65, Ftu/(kt 1.95)),  M = F Z' : 'F = f_o/1.1,  M = F Z',
+    what: bendingOf(rail), formula: asd ? 'F = min(Fy/1.65, Ftu/(kt 1.95)),  M = F Z' : 'F = f_o/1.1,  M = F Z',
     values: [
       { symbol: 'Fy', what: 'yield strength', value: stress(section.fyMpa) }, { symbol: 'Ftu', what: 'tensile strength', value: stress(section.fuMpa) },
       { symbol: 'F', what: `allowed stress, by ${strength.rule}`, value: stress(strength.bendingMpa) },
@@ -130,7 +143,7 @@ export function capacityWorkings({ strength, capacity }: FaceStrength, { rail, m
   }
   found.push(maker
     ? {
-        what: `What ${mount.name} and its grip on the rail hold`,
+        what: holdsOf(mount),
         formula: 'up, down, down the slope',
         values: [{ symbol: '↓', what: 'towards the roof', value: force(maker.downN) }, { symbol: '↘', what: 'down the slope', value: force(maker.slopeN) }],
         result: force(maker.upN),
@@ -138,7 +151,7 @@ export function capacityWorkings({ strength, capacity }: FaceStrength, { rail, m
         basis: 'maker',
       }
     : {
-        what: `What ${mount.name} and its grip on the rail hold`,
+        what: holdsOf(mount),
         formula: 'not given',
         values: [],
         result: words(`no ${asd ? 'allowable' : 'design'} value`),
@@ -153,11 +166,43 @@ export const lineWorkings = ({ lines, loads }: FaceStrength, r: number): Working
   const zones = zonesOver(one)
   const [small, large] = [1e6, 1e7].map(areaMm2 => windAlong(loads, one, areaMm2))
   return {
-    what: `Line of load, ${zones.length > 1 ? 'zones' : 'zone'} ${zones.map(zoneWords).join(', ') || 'not known'}${one.exposed ? ', exposed' : ''}`, formula: 'w = p(A) h share', values: [
+    what: lineOf(one), formula: 'w = p(A) h share', values: [
       { symbol: 'from', what: 'stretch', value: length(one.fromMm) }, { symbol: 'to', what: '', value: length(one.toMm) },
-      { symbol: 'd', what: 'dead, normal', value: lineLoad(one.dead) }, { symbol: 's', what: 'snow, normal', value: lineLoad(one.snow) },
+      { symbol: 'd', what: 'dead, normal', value: lineLoad(one.dead), from: DEAD_LOAD }, { symbol: 's', what: 'snow, normal', value: lineLoad(one.snow), from: UNIFORM_SNOW },
       ...(one.drift > 0 ? [{ symbol: 'sd', what: 'drift on top of balanced snow', value: lineLoad(one.drift) }] : []),
-      { symbol: 'w↓', what: 'wind, down, on 1 m²', value: lineLoad(small!.down) }, { symbol: 'w↑', what: 'wind, up, on 10 m²', value: lineLoad(large!.up) },
+      { symbol: 'w↓', what: 'wind, down, on 1 m²', value: lineLoad(small!.down), from: loads.wind.workings.find(other => other.what === zoneWind(zones[0] ?? ''))?.what }, { symbol: 'w↑', what: 'wind, up, on 10 m²', value: lineLoad(large!.up) },
     ], result: lineLoad(small!.up), source: 'Wind up on 1 m²; each span, overhang and fixing is checked with its own area. Worst zone that the rail’s half of the module touches, lever rule between the two rails', basis: 'arithmetic',
   }
 })
+
+/** What the check of a kind is called as a working. */
+export const checkTitle = (kind: CheckKind): string => checks[kind].what
+
+/** What one fixing of a rail has to hold, and all of a rail's push down the slope. */
+export function dutyWorkings(use: RailUse, members: string[], number: number, bears: FaceStrength, r: number): Working[] {
+  const from = bears.lines[r]!.map(lineOf)[0]
+  const beam = 'Reactions of the rail as a beam on all its fixings, the worst of all combinations, wind by each span’s own area'
+  return [
+    ...use.fixings.map((duty, i): Working => ({
+      what: `Fixing on ${members[i]} of rail ${number}`, formula: 'reactions up, down and down the slope, each against what holds it', values: [
+        { symbol: '↑', what: 'pulled off the roof', value: force(duty.upN), from }, { symbol: '↓', what: 'pushed on the roof', value: force(duty.downN), from },
+        { symbol: '↘', what: 'pushed down the slope', value: force(duty.slopeN), from },
+      ], result: share(duty.worst), source: beam, basis: 'solved exactly',
+    })),
+    {
+      what: `Push down the slope on rail ${number}`, formula: 'Σ of its fixings', values: use.fixings.map((duty, i) => ({ symbol: String(i + 1), what: members[i]!, value: force(duty.slopeN), from: `Fixing on ${members[i]} of rail ${number}` })),
+      result: force(use.fixings.reduce((sum, duty) => sum + duty.slopeN, 0)), source: 'Each at its own worst combination, so that the sum is on the safe side', basis: 'arithmetic',
+    },
+  ]
+}
+
+/** The support that carries most, rail by rail; none where no load is known. */
+export function busiestWorkings(fixings: { member: string, rail: number, duty: FixingDuty }[]): Working[] {
+  const sums = supportSums(fixings)
+  if (!sums.length) return []
+  const most = sums.reduce((a, b) => b.downN > a.downN ? b : a)
+  return [{
+    what: 'Busiest support', formula: 'Σ of the fixings on it', values: fixings.filter(one => one.member === most.member).map(one => ({ symbol: '↓', what: `${one.member}, rail ${one.rail}`, value: force(one.duty.downN) })),
+    result: force(most.downN), source: 'Each fixing at its own worst combination, so that the sum is on the safe side', basis: 'arithmetic',
+  }]
+}

@@ -2,6 +2,7 @@ import { datumName, placeAlong, placeUp } from '../roof'
 import { type Ask, type FaceSays, faceRef, type Layer, type Selectable, shape, type TapePlace } from '../trade'
 import type { SurveyLayout } from './layout'
 import { assumed, coursesAssumed } from './assumed'
+import { shapeWorkings } from './workings'
 import { impossible, loose, unchecked, wrong } from './tape'
 
 const outline: Layer<Ask<SurveyLayout>> = {
@@ -37,5 +38,6 @@ export const survey = {
     })],
   },
   layers: [outline],
+  workings: ({ face }) => shapeWorkings(face),
   selectable: ask => [wholeFace(ask)],
 } satisfies FaceSays<SurveyLayout>

@@ -6,11 +6,14 @@ import type { Quantity } from '../units'
  */
 export type Basis = 'arithmetic' | 'code' | 'maker' | 'common practice' | 'typed on this job' | 'solved exactly' | 'best of those tried'
 
+/** One value of a working; `from` names the working, by what it is of, that it comes from where it was itself worked out. */
+export interface WorkingValue { symbol: string, what: string, value: Quantity, from?: string }
+
 /** The way to a figure, for anyone who wants to check it. */
 export interface Working {
   what: string
   formula: string
-  values: { symbol: string, what: string, value: Quantity }[]
+  values: WorkingValue[]
   result: Quantity
   source: string
   basis: Basis

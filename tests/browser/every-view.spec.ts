@@ -1,26 +1,16 @@
-import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
 import { shelves } from '../../core/catalogue'
 import { stages } from '../../core/job'
 import type { App } from 'vue'
 import type { Plan } from '../../core/plan'
 import { demoJobs } from '../../db/demo/jobs'
+import { noSeriousFault, wordsApart } from './faults'
 import { expect, goTo, openStage, press, test, toStage } from './support'
 
 // Nothing here changes a job, so that views may be looked at side by side.
 test.describe.configure({ mode: 'parallel' })
 
 const NO_FIGURE = /\bNaN\b|\bInfinity\b|\bundefined\b|\bnull\b|\[object/
-
-async function noSeriousFault(page: Page) {
-  // There are no frames and no sounds, only violations are asked for, and a page that has axe already is not given it again: all spare
-  // time and change nothing of what is found.
-  const axeSource = await page.evaluate(() => 'axe' in window) ? 'void 0' : undefined
-  // What still fades in has no contrast of its own yet.
-  await page.evaluate(() => Promise.allSettled(document.getAnimations().filter(one => Number.isFinite(one.effect?.getComputedTiming().endTime)).map(one => one.finished)))
-  const { violations } = await new AxeBuilder({ page, axeSource }).setLegacyMode().options({ resultTypes: ['violations'], preload: false }).analyze()
-  expect(violations.filter(one => one.impact === 'serious' || one.impact === 'critical').map(one => `${one.id}: ${one.nodes.map(node => node.html.slice(0, 120)).join(' | ')}`)).toEqual([])
-}
 
 const text = async (page: Page) => expect(await page.evaluate(() => document.body.innerText)).not.toMatch(NO_FIGURE)
 /** What the drawing and the charts are drawn with, besides what can be read. */
@@ -67,6 +57,7 @@ async function everyRail(page: Page, look: boolean) {
     await press(page, 'button', RAIL, r)
     await page.getByText('All rails').waitFor()
     await drawn(page)
+    expect(await wordsApart(page, 0)).toEqual([])
     if (look && r === 0) await noSeriousFault(page)
     await press(page, 'button', 'All rails')
   }
@@ -111,15 +102,18 @@ for (const [i, { id, job }] of demoJobs.entries()) {
     const look = [0, 5, 11].includes(i)
     await openStage(page, id, stages[0].id)
     await samePlan(page, id)
+    if (i % 4 === 1) await page.getByRole('button', { name: 'Dark theme' }).click()
     for (const stage of stages) {
       await toStage(page, stage.id)
       if (stage.id === 'load-out' || stage.id === 'mark-out') await expect(page.getByRole('heading', { name: stage.title, level: 2 })).toBeVisible()
       await text(page)
       if (look) await noSeriousFault(page)
+      if (stage.id === 'survey') expect(await wordsApart(page, 11)).toEqual([])
       if (stage.id === 'rails') await everyRail(page, i === 2)
       if (stage.id === 'load-out') await everyPartOfTheLoad(page, i === 2)
     }
     await onAPhone(page, i === 2)
+    await page.evaluate(() => localStorage.removeItem('theme'))
   })
 }
 

@@ -37,7 +37,7 @@ const bodies: [RegExp, () => { body?: unknown, raw?: string, type?: string }][] 
   [/shelf\/file$/, () => ({ raw: 'x', type: 'text/csv' })],
   [/changes$/, () => ({ body: { changes: [{ shelf: 'modules', item: {}, was: null }] } })],
   [/currency$/, () => ({ body: { currency: 'EUR' } })],
-  [/api\/jobs$/, () => ({ body: { id: randomUUID(), title: 'New', place: '', units: 'metric' } })],
+  [/api\/jobs$/, () => ({ body: { id: randomUUID(), job: threeRowsOfSix() } })],
 ]
 const bodyFor = (method: string, path: string) => bodies.find(([route]) => route.test(`${method} ${path}`))![1]()
 
@@ -250,11 +250,17 @@ describe('jobs', () => {
     expect(list).toHaveLength(300)
     expect(list.every(job => job.summary!.totals.modules === 18)).toBe(true)
   })
-  it('start new with a set that suits, once however often it is asked for, and open from a file that is one', async () => {
+  it('start as somebody began them, once however often it is asked for, and open from a file that is one', async () => {
     const as = await otherFirm()
-    const body = { id: randomUUID(), title: 'Shed', place: '', units: 'metric' }
+    const us = { kind: 'us', building: '2021', electrical: '2020' }
+    const codesOf = async () => (await office.ask('get', '/api/codes?units=imperial', { as })).json()
+    expect(await codesOf()).toEqual({ codes: null })
+    const body = { id: randomUUID(), job: { ...threeRowsOfSix(), title: 'Shed', codes: us } }
     for (const made of await Promise.all([1, 2, 3].map(() => office.ask('post', '/api/jobs', { as, body })))) expect([made.status, made.json()]).toEqual([201, { jobId: body.id }])
     expect((await listOf(as)).map(job => job.title)).toEqual(['Shed'])
+    // The firm's last set is offered for the next job of these units, and for no other.
+    expect(await codesOf()).toEqual({ codes: us })
+    expect((await office.ask('get', '/api/codes?units=metric', { as })).json()).toEqual({ codes: null })
     const opened = await office.ask('post', '/api/jobs/file', { as: planner, body: threeRowsOfSix() })
     const { jobId } = opened.json() as { jobId: string }
     expect((await office.ask('get', `/api/jobs/${jobId}`, { as: planner })).json()).toMatchObject({ job: { title: 'Three rows of six' }, version: 0, history: [] })
@@ -278,7 +284,9 @@ describe('jobs', () => {
     expect((await listOf(as)).map(job => job.jobId)).toEqual([id])
   })
   it('are refused with what is wrong and where', async () => {
-    expect((await office.ask('post', '/api/jobs', { as: planner, body: { title: '', place: '', units: 'cubits' } })).problems().map(one => one.path)).toEqual(['id', 'title', 'units'])
+    expect((await office.ask('post', '/api/jobs', { as: planner, body: { job: 3 } })).problems().map(one => one.path)).toEqual(['id'])
+    expect((await office.ask('post', '/api/jobs', { as: planner, body: { id: randomUUID(), job: { ...threeRowsOfSix(), title: '', units: 'cubits' } } })).problems().map(one => one.path)).toEqual(['title', 'units'])
+    expect((await office.ask('get', '/api/codes?units=cubits', { as: planner })).status).toBe(400)
     expect((await office.ask('post', '/api/jobs/file', { as: planner, raw: 'torn {' })).problems()[0]!.sentence).toContain('not JSON')
     expect((await office.ask('post', '/api/jobs/file', { as: planner, body: { ...threeRowsOfSix(), units: 'cubits' } })).problems()[0]!.path).toBe('units')
     expect((await office.ask('post', '/api/jobs/file', { as: planner, raw: `"${'x'.repeat(4_100_000)}"` })).status).toBe(413)

@@ -26,7 +26,11 @@ const box = useTemplateRef('box')
 const { width, height } = useElementSize(box)
 const { shows } = useLayers()
 const TAPE = 24
-const margins = computed(() => ({ left: face.datum === 'left' ? 128 : 44, right: face.datum === 'left' ? 44 : 128, top: 30, bottom: 118 }))
+/** A phone has no room beside the tape for more than its tags. */
+const margins = computed(() => {
+  const [tape, other] = width.value < 500 ? [104, 14] : [128, 44]
+  return { left: face.datum === 'left' ? tape : other, right: face.datum === 'left' ? other : tape, top: 30, bottom: 118 }
+})
 const svg = useTemplateRef('svg')
 const { view, larger, smaller, fit, key } = useFaceZoom(svg as Ref<SVGSVGElement | null>, width, height, () => !still)
 watch(() => face.id, fit)
@@ -76,6 +80,9 @@ const shownLayers = computed(() => layers.filter(layer => !layer.toggle || shows
 const variants = computed(() => [...new Set(shownLayers.value.flatMap(layer => layer.drawn.flatMap(one => one.variant ?? [])))])
 const lookedAt = computed(() => variants.value[variant.value % (variants.value.length || 1)])
 const drawn = computed(() => shownLayers.value.map(layer => ({ ...layer, drawn: layer.drawn.filter(one => one.variant === undefined || one.variant === lookedAt.value) })))
+/** What is written along the held rail, which numbers of modules give way to. */
+const labels = computed(() => railLabels(plan, scale.value, selection, job.units, showsUse))
+const avoid = computed(() => labelBoxes(labels.value))
 const hatch = useId()
 const path = (rings: {
   x: number
@@ -171,6 +178,7 @@ const summary = computed(() => `${face.name} to scale, ridge up: ${plan.modules}
           :scale="scale"
           :held="selection"
           :hatch="hatch"
+          :avoid="avoid"
           @select="emit('select', $event)"
         />
         <g
@@ -212,7 +220,7 @@ const summary = computed(() => `${face.name} to scale, ridge up: ${plan.modules}
           v-if="showsUse"
           :plan="plan"
           :scale="scale"
-          :selection="selection"
+          :labels="labels"
         />
         <FaceHits
           v-if="showsHits && face.supports.kind === 'rafters'"
@@ -222,9 +230,7 @@ const summary = computed(() => `${face.name} to scale, ridge up: ${plan.modules}
         />
 
         <FaceDimensions
-          :plan="plan"
-          :scale="scale"
-          :selection="selection"
+          :labels="labels"
           :units="job.units"
         />
 

@@ -3,7 +3,15 @@ import { type LayerStyle, type Ref as FaceRef, refKey, sameRef, type Shape, type
 import type { FaceScale } from '../../composables/useFaceScale'
 
 /** One layer of the drawing on the screen: what can be taken hold of is pressed here, and what is held stands out. */
-const { layerStyle, shapes, scale, held, hatch } = defineProps<{ layerStyle: LayerStyle, shapes: Shape[], scale: FaceScale, held: FaceRef | null, hatch: string }>()
+const { layerStyle, shapes, scale, held, hatch, avoid = [] } = defineProps<{
+  layerStyle: LayerStyle
+  shapes: Shape[]
+  scale: FaceScale
+  held: FaceRef | null
+  hatch: string
+  /** Where other words lie already. */
+  avoid?: Box[]
+}>()
 const emit = defineEmits<{ select: [what: FaceRef] }>()
 
 const HELD = 'var(--color-chalk-500)'
@@ -22,7 +30,12 @@ const areas = of('area')
 const crosses = of('cross')
 const bars = of('bar')
 const dots = of('dot')
-const texts = computed(() => shapes.filter((one): one is Of<'text'> => one.kind === 'text' && one.roomMm * scale.pxPerMm >= one.text.length * LETTER * fontPx.value))
+const texts = computed(() => shapes.filter((one): one is Of<'text'> => one.kind === 'text' && one.roomMm * scale.pxPerMm >= one.text.length * LETTER * fontPx.value && !avoid.some(other => overlap(other, boxOf(one)))))
+function boxOf({ at: { x, y }, text, begins }: Of<'text'>): Box {
+  const wide = text.length * LETTER * fontPx.value
+  const left = scale.x(x) - (begins ? -5 : wide / 2)
+  return { left, right: left + wide, top: scale.y(y) - fontPx.value * 0.65, bottom: scale.y(y) + fontPx.value * 0.65 }
+}
 
 const fill = computed(() => layerStyle.hatched ? `url(#${hatch})` : ink(layerStyle.screen?.fill ?? layerStyle.fill ?? 'none'))
 const stroke = computed(() => ink(layerStyle.screen?.stroke ?? layerStyle.stroke))

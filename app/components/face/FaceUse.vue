@@ -1,29 +1,22 @@
 <script setup lang="ts">
-import { formatUse } from '#core/capacity'
 import type { FacePlan } from '#core/plan'
 import { onFace } from '#core/rails'
-import { type Ref as FaceRef, sameRef } from '#core/trade'
 import type { FaceScale } from '../../composables/useFaceScale'
 
 /** Where loads are known, a bar over each fixing: how much of what it holds is used, full at the top, with figures on the rail that is held. */
-const { plan, scale, selection } = defineProps<{ plan: FacePlan, scale: FaceScale, selection: FaceRef }>()
+const { plan, scale, labels } = defineProps<{ plan: FacePlan, scale: FaceScale, labels: RailLabels }>()
 const BAR = 18
+/** Drawn smaller than this the bars would hide the crosses that they belong to: px for a metre. */
+const LEAST_PX_PER_M = 34
 const colour = (share: number) => share > 1 ? 'var(--color-brick-500)' : share > 0.9 ? 'var(--color-amber-500)' : 'var(--color-lichen-500)'
-const bars = computed(() => plan.fixings.rails.flatMap((own, r) => {
-  const rail = plan.rails[r]!
-  const held = sameRef(selection, { kind: 'rail', id: rail.id })
-  return own.fixings.flatMap((fixing, i) => {
-    const use = plan.uses[r]?.fixings[i]?.worst
-    if (use === undefined) return []
-    const { xMm, yMm } = onFace(rail, fixing.atMm)
-    return [{ id: fixing.id, at: `translate(${scale.x(xMm)} ${scale.y(yMm)})`, use, label: held ? labelAt(rail.way, rail.side) : null }]
-  })
-}))
-/** On the side of its rail where the dimensions are not. */
-function labelAt(way: string, side: string) {
-  if (way === 'across') return { 'x': 3, 'y': side === 'upper' ? 24 : -16, 'text-anchor': 'middle' }
-  return side === 'left' ? { 'x': -12, 'y': 5, 'text-anchor': 'end' } : { 'x': 19, 'y': 5, 'text-anchor': 'start' }
-}
+const bars = computed(() => scale.pxPerMm * 1000 < LEAST_PX_PER_M
+  ? []
+  : plan.fixings.rails.flatMap((own, r) => own.fixings.flatMap((fixing, i) => {
+      const use = plan.uses[r]?.fixings[i]?.worst
+      if (use === undefined) return []
+      const { xMm, yMm } = onFace(plan.rails[r]!, fixing.atMm)
+      return [{ id: fixing.id, at: `translate(${scale.x(xMm)} ${scale.y(yMm)})`, use }]
+    })))
 </script>
 
 <template>
@@ -49,18 +42,21 @@ function labelAt(way: string, side: string) {
         :height="(BAR - 1) * Math.min(1, one.use)"
         :fill="colour(one.use)"
       />
-      <text
-        v-if="one.label"
-        v-bind="one.label"
-        font-size="13"
-        font-weight="700"
-        fill="var(--color-graphite-900)"
-        stroke="var(--color-sheet)"
-        stroke-width="3.5"
-        paint-order="stroke"
-      >
-        {{ formatUse(one.use, 'none') }}
-      </text>
     </g>
+    <text
+      v-for="one in labels.uses"
+      :key="one.id"
+      :x="one.x"
+      :y="one.y"
+      :text-anchor="one.anchor"
+      :font-size="USE_FONT"
+      font-weight="700"
+      fill="var(--color-graphite-900)"
+      stroke="var(--color-sheet)"
+      stroke-width="3.5"
+      paint-order="stroke"
+    >
+      {{ one.text }}
+    </text>
   </g>
 </template>

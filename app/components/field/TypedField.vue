@@ -5,7 +5,7 @@ import type { Outcome } from '#core/outcome'
  * A value typed as text. What can't be read leaves the old value in place, stays in the field for mending, and says why
  * beside it.
  */
-const { label, shown, commit, hint, wide = false, assumed = false } = defineProps<{
+const { label, shown, commit, hint, wide = false, assumed = false, working = '' } = defineProps<{
   label: string
   /** The value as it stands, written out. */
   shown: string
@@ -16,6 +16,8 @@ const { label, shown, commit, hint, wide = false, assumed = false } = defineProp
   wide?: boolean
   /** Nobody has read it: Enter says that it is so, without another figure. */
   assumed?: boolean
+  /** What the working of the figure is of, where it follows from others. */
+  working?: string
 }>()
 
 const text = ref(shown)
@@ -57,9 +59,16 @@ function giveUp() {
         :for="id"
         class="text-[15px] leading-tight"
       >{{ label }}<FieldAssumed v-if="assumed" /><span
-        v-if="hint"
+        v-if="hint && !working"
         class="block text-[13px] text-muted"
       >{{ hint }}</span></label>
+      <WorkingFigure
+        v-if="working"
+        class="ml-auto text-[13px] text-muted"
+        :what="working"
+      >
+        {{ hint }}
+      </WorkingFigure>
       <UInput
         :id="id"
         v-model="text"

@@ -34,7 +34,10 @@ const faceMm2 = computed(() => areaMm2(facePlan.value.shape.region))
     </li>
   </ul>
   <dl>
-    <SlipLine label="Left for modules">
+    <SlipLine
+      label="Left for modules"
+      working="Left for modules"
+    >
       {{ area(facePlan.regionAreaMm2) }}, {{ formatShare(facePlan.regionAreaMm2 / faceMm2) }}
     </SlipLine>
   </dl>

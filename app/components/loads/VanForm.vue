@@ -42,7 +42,10 @@ function addOffcut(text: string) {
     :commit="longestMm => set({ longestMm })"
   />
   <dl class="mt-2">
-    <SlipLine label="Sticks">
+    <SlipLine
+      label="Sticks"
+      working="Sticks of rail"
+    >
       {{ facePlan.sticks.sticks.length }}, {{ facePlan.sticks.splices.length }} splices
     </SlipLine>
     <SlipLine label="Cost of sticks and splices">

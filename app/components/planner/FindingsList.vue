@@ -13,7 +13,7 @@ const edges = { stop: 'border-brick-500', caution: 'border-amber-500', note: 'bo
     aria-label="Findings"
     tabindex="0"
   >
-    <h2 class="slip-title">
+    <h2 class="slip-title max-md:sr-only">
       Findings
     </h2>
     <p

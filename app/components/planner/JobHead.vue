@@ -20,7 +20,7 @@ const toWork = () => (document.querySelector<HTMLElement>('[role=application]') 
 </script>
 
 <template>
-  <header class="no-print flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-graphite-900 px-4 py-2">
+  <header class="no-print flex h-14 items-center gap-x-4 border-b border-graphite-900 px-4 max-md:gap-x-2 max-md:px-2">
     <a
       href="#work"
       class="sr-only bg-sheet px-3 py-2 font-semibold underline focus:not-sr-only focus:fixed focus:top-2 focus:left-2 focus:z-50"
@@ -29,7 +29,7 @@ const toWork = () => (document.querySelector<HTMLElement>('[role=application]') 
     <NuxtLink
       to="/"
       aria-label="All jobs"
-      class="shrink-0"
+      class="grid shrink-0 place-items-center max-md:size-11"
     >
       <img
         :src="MARK"
@@ -37,44 +37,52 @@ const toWork = () => (document.querySelector<HTMLElement>('[role=application]') 
         class="size-8"
       >
     </NuxtLink>
-    <h1
-      v-if="store.job"
-      class="text-lg font-bold"
-    >
-      {{ store.job.title }}
-    </h1>
-    <p
+    <div
       v-if="store.job && face"
-      class="text-[15px] text-muted"
+      class="flex min-w-0 flex-1 items-baseline gap-x-3 max-lg:flex-col max-lg:gap-y-0"
     >
-      {{ store.job.place }}{{ store.job.place ? ', ' : '' }}{{ face.name.toLowerCase() }}, {{ formatPitch(face.pitchDeg, store.job.units) }}
-    </p>
+      <h1
+        class="max-w-full truncate text-lg leading-tight font-bold"
+        :title="store.job.title"
+      >
+        {{ store.job.title }}
+      </h1>
+      <p class="max-w-full truncate text-[15px] leading-tight text-muted max-lg:text-[13px]">
+        {{ store.job.place }}{{ store.job.place ? ', ' : '' }}{{ face.name.toLowerCase() }}, {{ formatPitch(face.pitchDeg, store.job.units) }}
+      </p>
+    </div>
     <PlannerRoofPlan
       v-if="store.job && face && store.job.faces.length > 1"
       size="small"
-      class="max-md:hidden"
+      class="shrink-0 max-md:hidden"
       :faces="store.job.faces"
       :site="store.job.site"
       :current="face.id"
       @pick="choose"
     />
+    <div class="min-w-0 shrink-0 text-right text-[15px] leading-tight max-md:text-[13px]">
+      <p data-testid="totals">
+        <template v-if="store.plan">
+          {{ store.plan.totals.modules }} modules<span class="max-md:sr-only">, {{ formatPower(store.plan.totals.powerW) }}, {{ store.plan.totals.fixings }} fixings</span>
+        </template>
+      </p>
+      <p
+        aria-live="polite"
+        class="truncate font-semibold text-chalk-600 max-md:sr-only"
+        data-testid="changes"
+      >
+        {{ store.changes.join(', ') }}
+      </p>
+      <p
+        class="font-bold md:hidden"
+        aria-hidden="true"
+        :class="save.class"
+      >
+        {{ store.saveState === 'offline' ? 'No signal' : store.saveState === 'signed-out' ? 'Signed out' : save.text }}
+      </p>
+    </div>
     <p
-      class="ml-auto text-[15px]"
-      data-testid="totals"
-    >
-      <template v-if="store.plan">
-        {{ store.plan.totals.modules }} modules, {{ formatPower(store.plan.totals.powerW) }}, {{ store.plan.totals.fixings }} fixings
-      </template>
-    </p>
-    <p
-      aria-live="polite"
-      class="text-[15px] font-semibold text-chalk-600"
-      data-testid="changes"
-    >
-      {{ store.changes.join(', ') }}
-    </p>
-    <p
-      class="text-[15px] font-bold"
+      class="max-w-64 text-[15px] leading-tight font-bold max-md:sr-only"
       :class="save.class"
       data-testid="save-state"
     >

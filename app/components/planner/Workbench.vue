@@ -55,6 +55,19 @@ async function showFinding(finding: Finding) {
 }
 watch(() => face.value.id, () => selection.value = onArrival ?? selectedOn(stage))
 
+/** On a phone the face has the screen, and what is said of it comes up from below. */
+const phone = useMediaQuery('(max-width: 767.98px)')
+const drawn = ref<'slip' | 'findings' | null>(null)
+const aside = useTemplateRef('aside')
+async function draw(which: 'slip' | 'findings') {
+  drawn.value = which
+  await nextTick()
+  aside.value?.focus()
+}
+watch(() => stage, () => drawn.value = null)
+const count = computed(() => found.value.here.length + found.value.elsewhere.length)
+const worst = computed(() => [...found.value.here, ...found.value.elsewhere].reduce<'clear' | 'note' | 'caution' | 'stop'>((state, one) => one.severity === 'stop' || state === 'stop' ? 'stop' : one.severity === 'caution' ? 'caution' : state === 'clear' ? 'note' : state, 'clear'))
+
 const showsWorking = ref(false)
 const showsHelp = ref(false)
 const showsPalette = ref(false)
@@ -64,7 +77,7 @@ useLoadedLater([
   () => import('../roof/RoofFormDialog.vue'), () => import('../roof/RoofImportDialog.vue'), () => import('../loads/RailChart.vue'),
 ])
 const message = ref('')
-const { announced, balance, swapDatum, nudge, step, stepKind, workings } = useFaceActions(job, face, facePlan, selection, select, message)
+const { announced, balance, swapDatum, nudge, step, stepKind, workings, allWorkings } = useFaceActions(job, face, facePlan, selection, select, message)
 
 /** The selected rail where it has a chart: with loads known and fixings to stand on. */
 const charted = computed(() => {
@@ -101,11 +114,14 @@ usePlannerKeys({
     </main>
     <template v-else>
       <main class="flex min-w-0 flex-1 flex-col">
-        <div class="flex flex-wrap items-center justify-between gap-2 px-4 pt-2">
-          <FaceLayerBar v-if="view.shows === 'face'" />
+        <div class="flex items-center justify-between gap-2 px-4 pt-2 max-md:px-2 max-md:pt-1 max-xl:md:flex-wrap">
+          <FaceLayerBar
+            v-if="view.shows === 'face'"
+            class="max-md:flex-nowrap max-md:overflow-x-auto"
+          />
           <span v-else />
-          <div class="flex items-center gap-1">
-            <template v-if="view.shows === 'face'">
+          <div class="flex shrink-0 items-center gap-1">
+            <template v-if="view.shows === 'face' && !phone">
               <UButton
                 size="xs"
                 color="neutral"
@@ -150,6 +166,16 @@ usePlannerKeys({
               @click="store.redo()"
             />
             <UButton
+              v-if="phone"
+              size="xs"
+              color="neutral"
+              variant="outline"
+              icon="i-lucide-ellipsis"
+              aria-label="Go anywhere, do anything"
+              @click="showsPalette = true"
+            />
+            <UButton
+              v-else
               size="xs"
               color="neutral"
               variant="outline"
@@ -162,7 +188,7 @@ usePlannerKeys({
         <p
           aria-live="polite"
           :class="view.shows === 'page' ? 'sr-only' : ''"
-          class="h-6 px-4 text-[15px] font-medium text-chalk-600"
+          class="h-6 px-4 text-[15px] font-medium text-chalk-600 max-md:h-auto max-md:min-h-1"
           data-testid="message"
         >
           {{ store.preview ? 'Preview of the cure. Press it to make the change.' : message }}
@@ -179,7 +205,7 @@ usePlannerKeys({
         </div>
         <FaceDrawing
           v-else
-          class="min-h-80 flex-1"
+          class="min-h-0 flex-1"
           :job="shown.job"
           :face="shown.face"
           :plan="shown.plan"
@@ -197,11 +223,29 @@ usePlannerKeys({
         />
       </main>
       <aside
-        class="flex w-80 shrink-0 flex-col border-l border-graphite-300 bg-sheet max-md:w-full max-md:border-l-0"
+        ref="aside"
+        class="flex w-80 shrink-0 flex-col border-l border-graphite-300 bg-sheet max-md:fixed max-md:inset-x-0 max-md:bottom-0 max-md:z-30 max-md:h-[64dvh] max-md:w-full max-md:border-t-4 max-md:border-l-0 max-md:border-graphite-900"
+        :class="phone && !drawn ? 'hidden' : ''"
+        tabindex="-1"
         aria-label="The slip and the findings"
+        @keydown.escape="phone && (drawn = null)"
       >
         <div
+          v-if="phone"
+          class="flex items-center justify-between border-b border-graphite-300 pr-1 pl-4"
+        >
+          <b>{{ drawn === 'findings' ? 'Findings' : 'Slip' }}</b>
+          <UButton
+            color="neutral"
+            variant="ghost"
+            icon="i-lucide-x"
+            aria-label="Close"
+            @click="drawn = null"
+          />
+        </div>
+        <div
           v-if="view.shows === 'face'"
+          v-show="!phone || drawn === 'slip'"
           class="min-h-0 flex-1 overflow-y-auto px-4 pt-3 pb-4"
           tabindex="0"
           role="region"
@@ -211,8 +255,9 @@ usePlannerKeys({
           <component :is="view.slip" />
         </div>
         <PlannerFindingsList
+          v-show="!phone || drawn === 'findings'"
           class="overflow-y-auto px-4 pt-2 pb-3"
-          :class="view.shows === 'page' ? '' : 'shrink-0 border-t-2 border-graphite-900 md:max-h-[40%]'"
+          :class="view.shows === 'page' ? 'max-md:flex-1' : 'border-graphite-900 max-md:flex-1 md:max-h-[40%] md:shrink-0 md:border-t-2'"
           :findings="[...found.here, ...found.elsewhere]"
           :rests="rests"
           @cure="store.commit($event.edit)"
@@ -222,10 +267,30 @@ usePlannerKeys({
         <component
           :is="view.beside"
           v-if="view.shows === 'page'"
+          v-show="!phone || drawn === 'slip'"
           class="min-h-0 flex-1 overflow-y-auto px-4 pb-3"
           :job-id="jobId"
         />
       </aside>
+      <div
+        v-if="phone"
+        class="no-print sticky bottom-0 z-20 flex border-t-4 border-graphite-900 bg-sheet"
+      >
+        <button
+          type="button"
+          class="flex-1 border-r border-graphite-300 py-3 font-bold"
+          @click="draw('slip')"
+        >
+          {{ view.shows === 'page' ? 'Photographs' : 'Measurements' }}
+        </button>
+        <button
+          type="button"
+          class="flex flex-1 items-center justify-center gap-2 py-3 font-bold"
+          @click="draw('findings')"
+        >
+          <PlannerStateMark :state="worst" />Findings{{ count ? `: ${count}` : '' }}
+        </button>
+      </div>
     </template>
     <p
       aria-live="polite"
@@ -238,6 +303,7 @@ usePlannerKeys({
       v-if="workingOpened"
       v-model:open="showsWorking"
       :workings="workings"
+      :all="allWorkings"
       :units="job.units"
     />
     <LazyPlannerShortcutsHelp

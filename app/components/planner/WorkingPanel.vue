@@ -2,9 +2,12 @@
 import { formatQuantity, type UnitSystem } from '#core/units'
 import type { Working } from '#core/working'
 
-/** The way to the figures of what is selected. */
-defineProps<{ workings: Working[], units: UnitSystem }>()
+/** The figures of what is selected, a line each; one is opened at a time, and from its values one goes on. */
+const { workings, all, units } = defineProps<{ workings: Working[], all: Working[], units: UnitSystem }>()
 const open = defineModel<boolean>('open', { required: true })
+const keyOf = (working: Working, i: number) => `${i} ${working.what}`
+const shown = ref<string | null>(null)
+watch(open, () => shown.value = workings.length ? keyOf(workings[0]!, 0) : null, { immediate: true })
 </script>
 
 <template>
@@ -17,36 +20,35 @@ const open = defineModel<boolean>('open', { required: true })
       <p v-if="!workings.length">
         Select a row or a rail to see how its figures come about.
       </p>
-      <article
-        v-for="(working, i) in workings"
-        :key="i"
-        class="mb-6 last:mb-0"
+      <div
+        class="max-h-[70dvh] overflow-y-auto"
+        tabindex="0"
+        role="region"
+        aria-label="Figures"
       >
-        <h3 class="font-bold">
-          {{ working.what }}: {{ formatQuantity(working.result, units) }}
-        </h3>
-        <p class="my-1 font-mono text-[15px]">
-          {{ working.formula }}
-        </p>
-        <dl class="text-[15px]">
-          <div
-            v-for="value in working.values"
-            :key="value.symbol + value.what"
-            class="grid grid-cols-[3rem_1fr_auto] gap-2 border-b border-dotted border-graphite-300 py-0.5"
+        <section
+          v-for="(working, i) in workings"
+          :key="keyOf(working, i)"
+          class="border-b border-graphite-300"
+        >
+          <button
+            type="button"
+            class="flex w-full items-baseline justify-between gap-3 py-1.5 text-left text-[15px] hover:bg-chalk-50"
+            :aria-expanded="shown === keyOf(working, i)"
+            @click="shown = shown === keyOf(working, i) ? null : keyOf(working, i)"
           >
-            <dt class="font-mono">
-              {{ value.symbol }}
-            </dt>
-            <dd>{{ value.what }}</dd>
-            <dd class="font-semibold">
-              {{ formatQuantity(value.value, units) }}
-            </dd>
-          </div>
-        </dl>
-        <p class="mt-1 text-sm text-muted">
-          {{ working.source }} ({{ working.basis }}).
-        </p>
-      </article>
+            <span>{{ shown === keyOf(working, i) ? '▾' : '▸' }} {{ working.what }}</span>
+            <b class="whitespace-nowrap">{{ formatQuantity(working.result, units) }}</b>
+          </button>
+          <WorkingCard
+            v-if="shown === keyOf(working, i)"
+            class="mb-3 border-l-4 border-chalk-500 pl-3"
+            :working="working"
+            :all="all"
+            :units="units"
+          />
+        </section>
+      </div>
     </template>
   </UModal>
 </template>

@@ -59,7 +59,7 @@ describe('findings', () => {
 describe('working', () => {
   it('shows formula, values with units, result and source', async () => {
     const { limits } = planJob(threeRowsOfSix(), catalogue).faces[0]!
-    const wrapper = await mountSuspended(WorkingPanel, { props: { open: true, workings: [limits.spanWorking, limits.overhangWorking], units: 'imperial' } })
+    const wrapper = await mountSuspended(WorkingPanel, { props: { open: true, workings: [limits.spanWorking, limits.overhangWorking], all: [], units: 'imperial' } })
     await new Promise(resolve => setTimeout(resolve, 50))
     const text = document.body.textContent!
     expect(text).toContain(limits.spanWorking.what)

@@ -1,6 +1,8 @@
 <script setup lang="ts">
-/** One figure of the slip: what it is, and its value. */
-defineProps<{ label: string, bad?: boolean }>()
+import type { Ref as FaceRef } from '#core/trade'
+
+/** A named figure of the slip. Where its working is named it opens there. */
+const { label, bad = false, working = '', about = null } = defineProps<{ label: string, bad?: boolean, /** What its working is of. */ working?: string, about?: FaceRef | null }>()
 </script>
 
 <template>
@@ -12,7 +14,14 @@ defineProps<{ label: string, bad?: boolean }>()
       class="text-right text-[15px] font-semibold"
       :class="bad ? 'text-brick-600' : ''"
     >
-      <slot />
+      <WorkingFigure
+        v-if="working"
+        :what="working"
+        :about="about"
+      >
+        <slot />
+      </WorkingFigure>
+      <slot v-else />
     </dd>
   </div>
 </template>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { formatUse } from '#core/capacity'
-import { checkWords } from '#core/strength'
+import { checkTitle, checkWords } from '#core/strength'
 import { endNames, fixedPoint, placeOfLine, placeRailEdit, type RailPlan, railWords, runTape, typedPlace } from '#core/rails'
 import { otherTape, readingOn } from '#core/roof'
 import { force, formatQuantity, formatShare } from '#core/units'
@@ -59,7 +59,10 @@ const still = computed(() => {
     :commit="setPlace"
   />
   <dl>
-    <SlipLine :label="rail.way === 'up' ? 'Along the eave' : 'Up from the eave'">
+    <SlipLine
+      :label="rail.way === 'up' ? 'Along the eave' : 'Up from the eave'"
+      working="Line of the rail"
+    >
       <FieldLengthText
         :mm="readingOn(face, otherTape(runTape(rail)), rail.lineMm)"
         :units="units"
@@ -68,6 +71,7 @@ const still = computed(() => {
     <SlipLine
       v-if="zone"
       label="Clamp zone"
+      working="Line of the rail"
       :bad="!rail.inZone"
     >
       <FieldLengthText
@@ -78,24 +82,32 @@ const still = computed(() => {
         :units="units"
       />
     </SlipLine>
-    <SlipLine :label="rail.holds ? 'Length, trimmed' : 'Length'">
+    <SlipLine
+      :label="rail.holds ? 'Length, trimmed' : 'Length'"
+      :working="`Length of rail ${rail.number}`"
+    >
       <FieldLengthText
         :mm="rail.toMm - rail.fromMm"
         :units="units"
       />
     </SlipLine>
-    <SlipLine label="Fixings">
+    <SlipLine
+      label="Fixings"
+      :working="`Fixings of rail ${rail.number}`"
+    >
       {{ fixings.fixings.length }}{{ fixings.shortfalls.length ? '' : fixings.fewestProved ? ', fewest possible' : ', fewer not excluded' }}
     </SlipLine>
     <SlipLine
       v-if="use"
       label="Most used"
+      :working="checkTitle(use.governs)"
       :bad="use.worst > 1.000001"
     >
       {{ formatUse(use.worst) }}, {{ checkWords[use.governs].name }}
     </SlipLine>
     <SlipLine
       label="Longest span"
+      :working="facePlan.limits.spanWorking.what"
       :bad="fixings.longestSpanMm > facePlan.limits.maxSpanMm + 0.01"
     >
       <FieldLengthText
@@ -110,6 +122,7 @@ const still = computed(() => {
       v-for="(mm, i) in [fixings.overhangStartMm, fixings.overhangEndMm]"
       :key="i"
       :label="`Overhang, ${endNames(rail)[i]} end`"
+      :working="facePlan.limits.overhangWorking.what"
       :bad="mm > facePlan.limits.maxOverhangMm + 0.01"
     >
       <FieldLengthText
@@ -123,12 +136,14 @@ const still = computed(() => {
     <SlipLine
       v-if="slope"
       label="Down the slope"
+      :working="`Push down the slope on rail ${rail.number}`"
     >
       {{ formatQuantity(force(slope.sumN), units) }}, most on {{ slope.member }}: {{ formatQuantity(force(slope.mostN), units) }}
     </SlipLine>
     <SlipLine
       v-if="still && rail.holds"
       label="Fixed point"
+      :working="`Growth of rail ${rail.number} in a year`"
     >
       {{ still.member }}; ends move <FieldLengthText
         :mm="still.moveMm"
@@ -161,7 +176,7 @@ const still = computed(() => {
         class="flex justify-between text-[13px] text-muted"
       >
         <span>up {{ formatQuantity(force(dutyOf(fixing.atMm)!.upN), units) }}, down {{ formatQuantity(force(dutyOf(fixing.atMm)!.downN), units) }}, slope {{ formatQuantity(force(dutyOf(fixing.atMm)!.slopeN), units) }}</span>
-        <span class="font-semibold">{{ formatUse(dutyOf(fixing.atMm)!.worst, 'not held') }}</span>
+        <span class="font-semibold"><WorkingFigure :what="`Fixing on ${fixing.member} of rail ${rail.number}`">{{ formatUse(dutyOf(fixing.atMm)!.worst, 'not held') }}</WorkingFigure></span>
       </div>
     </li>
   </ol>

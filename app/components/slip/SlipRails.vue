@@ -136,6 +136,7 @@ const patternChoices = computed(() => (Object.keys(patternNames) as FixingPatter
     <FieldLengthField
       label="Allowed span"
       :hint="over('span') ? 'the maker’s: the typed one is larger' : array.allowedSpanMm !== null ? 'typed; empty for the maker’s' : facePlan.strength ? 'the makers’ greatest' : 'usual for this rail'"
+      :working="facePlan.limits.spanWorking.what"
       :mm="facePlan.limits.maxSpanMm"
       :units="units"
       optional
@@ -144,6 +145,7 @@ const patternChoices = computed(() => (Object.keys(patternNames) as FixingPatter
     <FieldLengthField
       label="Allowed overhang"
       :hint="over('overhang') ? 'the maker’s: the typed one is larger' : array.allowedOverhangMm === null ? (facePlan.parts.rail.overhangMm === null ? 'common practice' : 'maker’s limit') : 'typed; empty for the usual'"
+      :working="facePlan.limits.overhangWorking.what"
       :mm="facePlan.limits.maxOverhangMm"
       :units="units"
       optional

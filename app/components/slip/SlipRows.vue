@@ -197,7 +197,10 @@ const shownRows = computed(() => [...rows.value].reverse())
           :disabled="row.count < 2"
           @click="setRow(row.index, { count: row.count - 1 })"
         />
-        <span class="w-6 text-center font-semibold">{{ row.count }}</span>
+        <span class="w-6 text-center font-semibold"><WorkingFigure
+          :what="row.working.what"
+          :about="{ kind: 'row', index: row.index }"
+        >{{ row.count }}</WorkingFigure></span>
         <UButton
           size="xs"
           color="neutral"
@@ -256,7 +259,7 @@ const shownRows = computed(() => [...rows.value].reverse())
           :key="one.place"
           type="button"
           class="min-w-6 border px-1 text-sm"
-          :class="[ruleOf(row.index).breaks.includes(one.place) ? 'mr-2 border-r-4 border-r-crayon' : '', one.dropped ? 'border-dashed border-graphite-400 text-graphite-600 line-through' : one.held ? 'border-graphite-900 bg-graphite-900 font-semibold text-white' : 'border-graphite-700 font-semibold']"
+          :class="[ruleOf(row.index).breaks.includes(one.place) ? 'mr-2 border-r-4 border-r-crayon' : '', one.dropped ? 'border-dashed border-graphite-400 text-graphite-600 line-through' : one.held ? 'border-graphite-900 bg-graphite-900 font-semibold text-paper' : 'border-graphite-700 font-semibold']"
           :aria-pressed="!one.dropped"
           :aria-label="`Place ${one.place}${one.held ? ', held' : ''}${ruleOf(row.index).breaks.includes(one.place) ? ', expansion break after it' : ''}`"
           :disabled="row.locked"

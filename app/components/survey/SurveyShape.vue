@@ -77,13 +77,19 @@ const forms: { label: string, value: OutlineForm }[] = [
     :hint="`${face.pitchDeg.toFixed(1)}°; rise in 12, degrees or percent`"
   />
   <dl>
-    <SlipLine label="Run in plan">
+    <SlipLine
+      label="Run in plan"
+      working="Run in plan"
+    >
       <FieldLengthText
         :mm="runMm"
         :units="units"
       />
     </SlipLine>
-    <SlipLine label="Slope over run">
+    <SlipLine
+      label="Slope over run"
+      working="Slope over run"
+    >
       {{ slopeFactor(face.pitchDeg).toFixed(4) }}
     </SlipLine>
   </dl>

@@ -14,7 +14,7 @@ useHead({ title: () => store.job ? `${store.job.title} · ${stages.find(one => o
 </script>
 
 <template>
-  <div class="flex h-dvh flex-col max-md:h-auto max-md:min-h-dvh print:block print:h-auto">
+  <div class="flex h-dvh flex-col print:block print:h-auto">
     <PlannerJobHead />
     <main
       v-if="store.loadProblem"

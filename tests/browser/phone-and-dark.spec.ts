@@ -1,0 +1,146 @@
+import type { Page } from '@playwright/test'
+import { stages } from '../../core/job'
+import { demoJobs } from '../../db/demo/jobs'
+import { noSeriousFault, wordsApart } from './faults'
+import { expect, goTo, openStage, press, test, toStage } from './support'
+
+const kelp = demoJobs.find(one => one.job.title === 'Kelp Quay 22')!
+const PHONE = { width: 390, height: 844 }
+
+/** What can be pressed and is smaller than a fingertip, px: links inside a sentence, boxes that take the press round them, and the drawing's own things are no targets of their own. */
+const small = (page: Page) => page.evaluate(() => [...document.querySelectorAll<HTMLElement>('button, [role=tab], [role=button], input, select, summary, nav a')].flatMap((one) => {
+  if (one.closest('svg, [aria-hidden=true], .sr-only') || one.matches('[role=checkbox], [role=switch], [type=checkbox], [type=file]') || one.classList.contains('sr-only')) return []
+  const { width, height } = one.getBoundingClientRect()
+  const shown = one.checkVisibility({ visibilityProperty: true, opacityProperty: false }) && width > 0
+  const label = one.closest('label')?.getBoundingClientRect()
+  const [w, h] = [Math.max(width, label?.width ?? 0), Math.max(height, label?.height ?? 0)]
+  return shown && (w < 43.5 || h < 43.5) ? [`${one.tagName} ${one.ariaLabel ?? one.textContent.trim().slice(0, 30)} ${Math.round(w)} x ${Math.round(h)}`] : []
+}))
+const fits = async (page: Page) => expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(PHONE.width)
+
+test.afterEach(({ page }) => page.evaluate(() => localStorage.removeItem('theme')))
+
+test('the phone: the face has its own room, measurements and findings come up from below, and nothing is smaller than a fingertip', async ({ page }) => {
+  test.setTimeout(180_000)
+  await page.setViewportSize(PHONE)
+  await openStage(page, kelp.id, 'survey')
+  for (const { id } of stages) {
+    await toStage(page, id)
+    await fits(page)
+    expect([id, await small(page)]).toEqual([id, []])
+    if (id === 'load-out' || id === 'mark-out') continue
+    const drawing = page.getByRole('application')
+    if (id !== 'site') {
+      const box = (await drawing.boundingBox())!
+      expect(box.height).toBeGreaterThan(420)
+      expect(await wordsApart(page, 0)).toEqual([])
+    }
+    for (const sheet of [id === 'site' ? 'Photographs' : 'Measurements', /^Findings/]) {
+      await page.getByRole('button', { name: sheet }).click()
+      const slip = page.getByRole('complementary')
+      await expect(slip).toBeVisible()
+      await expect(slip).toBeFocused()
+      expect([id, await small(page)]).toEqual([id, []])
+      await noSeriousFault(page)
+      await page.keyboard.press('Escape')
+      await expect(slip).toBeHidden()
+    }
+  }
+})
+
+test('the phone: the drawing is enlarged by its buttons and moved by a finger; marks keep their size, tapes stay in sight', async ({ page }) => {
+  await page.setViewportSize(PHONE)
+  await openStage(page, kelp.id, 'rails')
+  const drawing = page.getByRole('application')
+  const cross = drawing.locator('[data-ref^="fixing"]').first()
+  const span = async () => {
+    const boxes = await Promise.all([0, 1].map(i => drawing.locator('[data-ref^="fixing"]').nth(i).boundingBox()))
+    return Math.hypot(boxes[1]!.x - boxes[0]!.x, boxes[1]!.y - boxes[0]!.y)
+  }
+  const [apart, size] = [await span(), (await cross.boundingBox())!.width]
+  for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'Enlarge' }).click()
+  expect(await span() / apart).toBeCloseTo(1.5 ** 3, 1)
+  expect((await cross.boundingBox())!.width).toBeCloseTo(size, 0)
+  expect(await wordsApart(page, 0)).toEqual([])
+  await page.getByRole('button', { name: 'Fit the whole face' }).click()
+  expect(await span()).toBeCloseTo(apart, 0)
+})
+
+test('wheel, keys and drag move a drawing of 1280 px; a press still selects; the fit button brings all of it back', async ({ page }) => {
+  await openStage(page, kelp.id, 'rails')
+  const drawing = page.getByRole('application')
+  const box = (await drawing.boundingBox())!
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2)
+  await page.mouse.wheel(0, -600)
+  const reduce = page.getByRole('button', { name: 'Reduce' })
+  await expect(reduce).toBeEnabled()
+  const at = async () => (await drawing.locator('[data-ref^="fixing"]').first().boundingBox())!
+  const before = await at()
+  await page.mouse.down()
+  await page.mouse.move(box.x + box.width / 2 + 60, box.y + box.height / 2 + 30, { steps: 4 })
+  await page.mouse.up()
+  expect((await at()).x - before.x).toBeCloseTo(60, 0)
+  await drawing.focus()
+  await page.keyboard.press('Control+ArrowRight')
+  expect((await at()).x - before.x).toBeCloseTo(60 - 80, 0)
+  await page.keyboard.press('Home')
+  await expect(reduce).toBeDisabled()
+  await page.keyboard.press('+')
+  await expect(reduce).toBeEnabled()
+  await page.keyboard.press('-')
+  await expect(reduce).toBeDisabled()
+})
+
+test('vents, rafters, rows, modules, rails and fixings are taken hold of by key alone, and told', async ({ page }) => {
+  await openStage(page, demoJobs[0]!.id, 'survey')
+  const drawing = page.getByRole('application')
+  const announced = page.getByTestId('announced')
+  const told: string[] = []
+  for (let i = 0; i < 12; i++) {
+    await drawing.focus()
+    await page.keyboard.press('PageUp')
+    await expect(announced).not.toHaveText(told.at(-1) ?? '-')
+    told.push(await announced.innerText())
+  }
+  for (const what of [/^Rafter 1,/, /^Row 1$/, /^Module 1, row 1/, /^Rail 1$/, /^Fixing 1 of rail 1, rafter/]) expect(told.some(one => what.test(one))).toBe(true)
+  await drawing.focus()
+  while (!/^Fixing/.test(await announced.innerText())) {
+    await page.keyboard.press('PageUp')
+    await page.waitForTimeout(100)
+    await drawing.focus()
+  }
+  await page.keyboard.press(']')
+  await expect(announced).toHaveText(/^Fixing 2 of rail 1/)
+  await expect(page.getByRole('region', { name: /^Fixing 2 of rail 1/ })).toContainText('Driven into')
+})
+
+test('the dark theme is kept, and has no serious fault on any rung, in its lists and dialogs', async ({ page }) => {
+  test.setTimeout(180_000)
+  await goTo(page, '/')
+  await page.getByRole('button', { name: 'Dark theme' }).click()
+  await noSeriousFault(page)
+  await page.reload()
+  await expect(page.locator('html')).toHaveClass(/dark/)
+  for (const path of ['/jobs/new', '/shelf/modules']) {
+    await goTo(page, path)
+    await page.waitForTimeout(500)
+    await noSeriousFault(page)
+  }
+  await openStage(page, kelp.id, 'site')
+  for (const { id } of stages) {
+    await toStage(page, id)
+    await noSeriousFault(page)
+  }
+  await toStage(page, 'rows')
+  for (const dialog of ['Find the best rows…', 'Shortcuts', 'Working']) {
+    await press(page, 'button', dialog)
+    await expect(page.getByRole('dialog')).toBeVisible()
+    await noSeriousFault(page)
+    await page.keyboard.press('Escape')
+    await expect(page.getByRole('dialog')).toHaveCount(0)
+  }
+  await page.getByLabel('Modules lie').click()
+  await expect(page.getByRole('listbox')).toBeVisible()
+  await noSeriousFault(page)
+  await page.keyboard.press('Escape')
+})
