@@ -4,7 +4,7 @@ import { stages } from '../../core/job'
 import type { App } from 'vue'
 import type { Plan } from '../../core/plan'
 import { demoJobs } from '../../db/demo/jobs'
-import { noSeriousFault, wordsApart } from './faults'
+import { inTheme, noSeriousFault, wordsApart } from './faults'
 import { expect, goTo, openStage, press, test, toStage } from './support'
 
 // Nothing here changes a job, so that views may be looked at side by side.
@@ -57,7 +57,7 @@ async function everyRail(page: Page, look: boolean) {
     await press(page, 'button', RAIL, r)
     await page.getByText('All rails').waitFor()
     await drawn(page)
-    expect(await wordsApart(page, 0)).toEqual([])
+    expect(await wordsApart(page)).toEqual([])
     if (look && r === 0) await noSeriousFault(page)
     await press(page, 'button', 'All rails')
   }
@@ -102,18 +102,20 @@ for (const [i, { id, job }] of demoJobs.entries()) {
     const look = [0, 5, 11].includes(i)
     await openStage(page, id, stages[0].id)
     await samePlan(page, id)
-    if (i % 4 === 1) await page.getByRole('button', { name: 'Dark theme' }).click()
+    await inTheme(page, i % 4 === 1 ? 'Dark' : 'Light')
     for (const stage of stages) {
       await toStage(page, stage.id)
       if (stage.id === 'load-out' || stage.id === 'mark-out') await expect(page.getByRole('heading', { name: stage.title, level: 2 })).toBeVisible()
       await text(page)
       if (look) await noSeriousFault(page)
-      if (stage.id === 'survey') expect(await wordsApart(page, 11)).toEqual([])
+      if (stage.id === 'survey') {
+        expect(await wordsApart(page, 11)).toEqual([])
+        await toStage(page, stage.id)
+      }
       if (stage.id === 'rails') await everyRail(page, i === 2)
       if (stage.id === 'load-out') await everyPartOfTheLoad(page, i === 2)
     }
     await onAPhone(page, i === 2)
-    await page.evaluate(() => localStorage.removeItem('theme'))
   })
 }
 

@@ -2,21 +2,28 @@ import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
 import { expect } from './support'
 
-export async function noSeriousFault(page: Page) {
+/** @param within what of the page is looked at; all of it where that is left out */
+export async function noSeriousFault(page: Page, within?: string) {
   // There are no frames and no sounds, only violations are asked for, and a page that has axe already is not given it again: all spare
   // time and change nothing of what is found.
   const axeSource = await page.evaluate(() => 'axe' in window) ? 'void 0' : undefined
   // What still fades in has no contrast of its own yet.
   await page.evaluate(() => Promise.allSettled(document.getAnimations().filter(one => Number.isFinite(one.effect?.getComputedTiming().endTime)).map(one => one.finished)))
-  const { violations } = await new AxeBuilder({ page, axeSource }).setLegacyMode().options({ resultTypes: ['violations'], preload: false }).analyze()
+  const { violations } = await (within ? new AxeBuilder({ page, axeSource }).include(within) : new AxeBuilder({ page, axeSource })).setLegacyMode().options({ resultTypes: ['violations'], preload: false }).analyze()
   expect(violations.filter(one => one.impact === 'serious' || one.impact === 'critical').map(one => `${one.id}: ${one.nodes.map(node => node.html.slice(0, 120)).join(' | ')}`)).toEqual([])
+}
+
+/** Puts the page in a theme, whatever it was in before. */
+export async function inTheme(page: Page, theme: 'Light' | 'Dark') {
+  const other = page.getByRole('button', { name: `${theme} theme` })
+  if (await other.count()) await other.click()
 }
 
 /**
  * Words of the drawing that lie on each other, with what was taken hold of: of what is held now, and then of every thing of so many kinds, come
  * to by key as a person does.
  */
-export const wordsApart = (page: Page, kinds: number): Promise<string[]> => page.evaluate(async (kinds) => {
+export const wordsApart = (page: Page, kinds = 0): Promise<string[]> => page.evaluate(async (kinds) => {
   const drawing = () => document.querySelector<HTMLElement>('[role=application]')
   const seen: string[] = []
   const frame = () => new Promise(resolve => requestAnimationFrame(() => setTimeout(resolve)))
@@ -35,13 +42,13 @@ export const wordsApart = (page: Page, kinds: number): Promise<string[]> => page
     press('PageUp')
     // Another rung may have to come first.
     for (let i = 0; i < 6; i++) await frame()
-    const first = announced()
-    look(first)
-    for (let i = 0; i < 250; i++) {
+    const been = new Set<string>()
+    // Round and round: where a kind has one thing, or none follows, the second step comes back to one that has been.
+    while (!been.has(announced()) && been.size < 300) {
+      been.add(announced())
+      look(announced())
       press(']')
       await frame()
-      if (announced() === first) break
-      look(announced())
     }
   }
   return seen

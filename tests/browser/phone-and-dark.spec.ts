@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test'
 import { stages } from '../../core/job'
 import { demoJobs } from '../../db/demo/jobs'
-import { noSeriousFault, wordsApart } from './faults'
+import { inTheme, noSeriousFault, wordsApart } from './faults'
 import { expect, goTo, openStage, press, test, toStage } from './support'
 
 const kelp = demoJobs.find(one => one.job.title === 'Kelp Quay 22')!
@@ -18,7 +18,11 @@ const small = (page: Page) => page.evaluate(() => [...document.querySelectorAll<
 }))
 const fits = async (page: Page) => expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(PHONE.width)
 
-test.afterEach(({ page }) => page.evaluate(() => localStorage.removeItem('theme')))
+test.afterEach(async ({ page }) => {
+  await page.setViewportSize({ width: 1280, height: 800 })
+  await openStage(page, kelp.id, 'site')
+  await inTheme(page, 'Light')
+})
 
 test('the phone: the face has its own room, measurements and findings come up from below, and nothing is smaller than a fingertip', async ({ page }) => {
   test.setTimeout(180_000)
@@ -33,7 +37,7 @@ test('the phone: the face has its own room, measurements and findings come up fr
     if (id !== 'site') {
       const box = (await drawing.boundingBox())!
       expect(box.height).toBeGreaterThan(420)
-      expect(await wordsApart(page, 0)).toEqual([])
+      expect(await wordsApart(page)).toEqual([])
     }
     for (const sheet of [id === 'site' ? 'Photographs' : 'Measurements', /^Findings/]) {
       await page.getByRole('button', { name: sheet }).click()
@@ -61,7 +65,7 @@ test('the phone: the drawing is enlarged by its buttons and moved by a finger; m
   for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'Enlarge' }).click()
   expect(await span() / apart).toBeCloseTo(1.5 ** 3, 1)
   expect((await cross.boundingBox())!.width).toBeCloseTo(size, 0)
-  expect(await wordsApart(page, 0)).toEqual([])
+  expect(await wordsApart(page)).toEqual([])
   await page.getByRole('button', { name: 'Fit the whole face' }).click()
   expect(await span()).toBeCloseTo(apart, 0)
 })
@@ -117,7 +121,7 @@ test('vents, rafters, rows, modules, rails and fixings are taken hold of by key 
 test('the dark theme is kept, and has no serious fault on any rung, in its lists and dialogs', async ({ page }) => {
   test.setTimeout(180_000)
   await goTo(page, '/')
-  await page.getByRole('button', { name: 'Dark theme' }).click()
+  await inTheme(page, 'Dark')
   await noSeriousFault(page)
   await page.reload()
   await expect(page.locator('html')).toHaveClass(/dark/)
@@ -141,6 +145,49 @@ test('the dark theme is kept, and has no serious fault on any rung, in its lists
   }
   await page.getByLabel('Modules lie').click()
   await expect(page.getByRole('listbox')).toBeVisible()
-  await noSeriousFault(page)
+  await noSeriousFault(page, '[role=listbox]')
   await page.keyboard.press('Escape')
+})
+
+test('every worked-out figure of the rails opens its own working where it stands, by press and by key, and leads on', async ({ page }) => {
+  await openStage(page, demoJobs[0]!.id, 'rails')
+  const summary = page.getByTestId('load-summary')
+  const wind = summary.getByRole('button').first()
+  await wind.click()
+  const card = page.getByRole('article', { name: /^Wind on a module, zone/ })
+  await expect(card).toContainText('qh GCp')
+  await card.getByRole('button', { name: /how it comes about/ }).first().click()
+  await expect(page.getByRole('article', { name: 'Velocity pressure' })).toContainText('0.00256')
+  await page.getByRole('button', { name: /^‹ Wind on a module/ }).click()
+  await expect(card).toBeVisible()
+  await page.keyboard.press('Escape')
+  await expect(card).toBeHidden()
+  await page.getByRole('button', { name: /^Rail 2, up/ }).click()
+  await page.getByText('All rails').waitFor()
+  const figures = page.getByRole('complementary').locator('dl').getByRole('button')
+  expect(await figures.count()).toBeGreaterThan(7)
+  for (let i = 0; i < await figures.count(); i++) {
+    await figures.nth(i).focus()
+    await page.keyboard.press('.')
+    await expect(page.getByRole('dialog').getByRole('article')).toHaveCount(1)
+    await expect(page.getByText('Nothing was worked out here')).toHaveCount(0)
+    await page.keyboard.press('Escape')
+    await expect(page.getByRole('dialog')).toHaveCount(0)
+  }
+})
+
+test('the head keeps its height from job to job, and thirteen rungs stand in 800 px', async ({ page }) => {
+  const heights: number[] = []
+  for (const { id } of demoJobs) {
+    await openStage(page, id, 'rows')
+    heights.push((await page.locator('header').first().boundingBox())!.height)
+  }
+  expect(new Set(heights).size).toBe(1)
+  const clipped = await page.getByRole('navigation', { name: 'Stages of the job' }).evaluate((nav) => {
+    const line = nav.firstElementChild!
+    const rungs = [...line.children]
+    for (let i = rungs.length; i < 13; i++) line.prepend(rungs[i % rungs.length]!.cloneNode(true))
+    return { scrolls: line.scrollHeight > line.clientHeight + 1, cut: [...line.children].filter(rung => rung.scrollHeight > rung.clientHeight + 1).map(rung => rung.textContent) }
+  })
+  expect(clipped).toEqual({ scrolls: false, cut: [] })
 })
