@@ -6,7 +6,7 @@ const floors = [
   ['outcome'], ['units'], ['geometry', 'working', 'memory', 'beam'], ['catalogue'], ['job', 'shelf'], ['roof', 'capacity'], ['trade'],
   // The trades in the order of work: each sees what stands before it.
   ['site', 'survey'], ['supports'], ['coverings'], ['keepclear'], ['rows'], ['loads'], ['rails'], ['fixings'], ['sticks'], ['strength'], ['wiring'],
-  ['trades'], ['plan', 'start'], ['asks', 'hand'], ['sheets'],
+  ['trades', 'trades-shown'], ['plan', 'start'], ['asks', 'hand'], ['sheets'],
 ]
 const within = folders => `^core/(${folders.join('|')})(/|[.]ts$)`
 

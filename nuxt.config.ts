@@ -14,9 +14,9 @@ export default defineNuxtConfig({
     },
   },
   css: ['~/assets/css/main.css'],
-  ui: { fonts: false },
   // Light by day, dark for the van at night, or as the device has it: chosen on the page, and kept.
   colorMode: { preference: 'light', fallback: 'light', storageKey: 'theme' },
+  ui: { fonts: false },
   runtimeConfig: {
     /** NUXT_DATABASE_URL */
     databaseUrl: '',
@@ -40,8 +40,14 @@ export default defineNuxtConfig({
     serverAssets: [{ baseName: 'fonts', dir: fileURLToPath(new URL('./node_modules/dejavu-fonts-ttf/ttf', import.meta.url)), pattern: 'DejaVuSans{,-Bold}.ttf' }],
   },
   vite: {
+    // Its modules as they are written, of which a page takes those that it needs; the package's own entry is all of them in one.
+    resolve: { alias: [{ find: /^ml-matrix$/, replacement: fileURLToPath(new URL('./node_modules/ml-matrix/src/index.js', import.meta.url)) }] },
     worker: { format: 'es' },
-    build: { reportCompressedSize: false },
+    build: {
+      reportCompressedSize: false,
+      // Of core a page takes what it names: no module of it does anything by being loaded.
+      rollupOptions: { treeshake: { moduleSideEffects: id => !/\/core\/[^?]*\.ts$|\/(clipper2-ts|papaparse|lru-cache|ml-matrix)\//.test(id) } },
+    },
     optimizeDeps: { include: ['comlink', 'zod', 'papaparse', 'clipper2-ts'] },
   },
   // Pages see core by its declarations: it is checked once, by itself.

@@ -19,25 +19,27 @@ export interface Window { left: number, right: number, top: number, bottom: numb
 export const windowOf = (width: number, height: number, margins: Margins): Window => ({ left: margins.left, right: width - margins.right, top: 0, bottom: height - margins.bottom })
 
 /**
- * Enlarges and moves a drawing by wheel, pinch, drag and keys. The library for it comes once the drawing stands: until then, and
- * where `allowed` is false, the drawing is whole.
+ * Enlarges and moves a drawing by wheel, pinch, drag and keys; where `allowed` is false it stays whole.
  */
 export function useFaceZoom(svg: Ref<SVGSVGElement | null>, width: Ref<number>, height: Ref<number>, allowed: () => boolean) {
   const view = shallowRef<View>(WHOLE)
-  const loaded = shallowRef<{ behavior: ZoomBehavior<SVGSVGElement, unknown>, select: typeof import('d3-selection')['select'], identity: import('d3-zoom').ZoomTransform } | null>(null)
+  const loaded = shallowRef<{ element: SVGSVGElement, behavior: ZoomBehavior<SVGSVGElement, unknown>, select: typeof import('d3-selection')['select'], identity: import('d3-zoom').ZoomTransform } | null>(null)
 
-  watch(svg, async (element) => {
-    if (!element || !allowed()) return
+  /** Fetched when a hand first comes to the drawing. */
+  async function attach() {
+    const element = svg.value
+    if (!element || !allowed() || loaded.value?.element === element) return
     const [{ zoom, zoomIdentity }, { select }] = await Promise.all([import('d3-zoom'), import('d3-selection')])
-    if (svg.value !== element) return
+    if (svg.value !== element || loaded.value?.element === element) return
     const behavior = zoom<SVGSVGElement, unknown>().scaleExtent([1, MOST])
       // A finger scrolls the page and a press selects until the drawing is enlarged; two fingers always take hold of it.
       .filter((event: MouseEvent | TouchEvent | WheelEvent) => event.type === 'wheel' || view.value.k > 1 ? !('button' in event && event.button) : 'touches' in event && event.touches.length > 1)
       .on('zoom', ({ transform }: D3ZoomEvent<SVGSVGElement, unknown>) => view.value = { k: transform.k, x: transform.x, y: transform.y })
-    loaded.value = { behavior, select, identity: zoomIdentity }
+    loaded.value = { element, behavior, select, identity: zoomIdentity }
     select(element).call(behavior).on('dblclick.zoom', null)
     fence()
-  }, { immediate: true })
+  }
+  for (const event of ['pointerenter', 'touchstart'] as const) useEventListener(svg, event, () => void attach(), { passive: true })
   /** The drawing can't be pushed out of its own frame. */
   const fence = () => loaded.value?.behavior.extent([[0, 0], [width.value, height.value]]).translateExtent([[0, 0], [width.value, height.value]])
   watch([width, height], () => {
@@ -46,12 +48,13 @@ export function useFaceZoom(svg: Ref<SVGSVGElement | null>, width: Ref<number>, 
     if (view.value.k > 1) pan(0, 0)
   })
 
-  const act = (how: (at: NonNullable<typeof loaded.value>, element: SVGSVGElement) => void) => {
-    if (loaded.value && svg.value) how(loaded.value, svg.value)
+  const act = async (how: (at: NonNullable<typeof loaded.value>, element: SVGSVGElement) => void) => {
+    await attach()
+    if (loaded.value) how(loaded.value, loaded.value.element)
   }
   const by = (factor: number) => act(({ behavior, select }, element) => behavior.scaleBy(select(element), factor))
   const pan = (x: number, y: number) => act(({ behavior, select }, element) => behavior.translateBy(select(element), x / view.value.k, y / view.value.k))
-  const fit = () => act(({ behavior, select, identity }, element) => behavior.transform(select(element), identity))
+  const fit = () => view.value.k > 1 ? act(({ behavior, select, identity }, element) => behavior.transform(select(element), identity)) : undefined
   const pans: Record<string, [number, number]> = { ArrowLeft: [PAN_PX, 0], ArrowRight: [-PAN_PX, 0], ArrowUp: [0, PAN_PX], ArrowDown: [0, -PAN_PX] }
 
   /** Keys of a drawing that has the focus; true where one was used. */

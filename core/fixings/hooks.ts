@@ -1,11 +1,13 @@
 import { goesOn, goesWith, offered } from '../catalogue'
 import { besidePanMm } from '../coverings'
 import { shapeOf } from '../roof'
-import { type Cure, writer } from '../trade'
-import type { FixingsAsk } from './findings'
+import { type Cure, type FindingAsk, writer } from '../trade'
+import type { FixingsLayout } from './layout'
+
+type HooksAsk = FindingAsk<FixingsLayout>
 
 /** Rafters on the face with how far each stands from where the hook's arm can leave a tile, mm; null where no hook goes through such tiles. */
-function reaches({ face, plan }: FixingsAsk): { number: number, column: number, missMm: number }[] | null {
+function reaches({ face, plan }: HooksAsk): { number: number, column: number, missMm: number }[] | null {
   const { covering, outline } = face
   const { along } = shapeOf(outline)
   if (covering.kind !== 'interlocking-tile' || !plan.parts.mount.hook) return null
@@ -17,7 +19,7 @@ function reaches({ face, plan }: FixingsAsk): { number: number, column: number, 
 }
 
 /** Why a hook finds no place over rafters that are there, and what would give it one; empty where that is not the reason. */
-export function hookWords(ask: FixingsAsk): string {
+export function hookWords(ask: HooksAsk): string {
   const all = reaches(ask)
   const missed = all?.filter(one => one.missMm > 0) ?? []
   const { hook } = ask.plan.parts.mount
@@ -29,7 +31,7 @@ export function hookWords(ask: FixingsAsk): string {
 }
 
 /** Hooks on the shelf whose arm reaches from every rafter. */
-export function longerHooks(ask: FixingsAsk): Cure[] {
+export function longerHooks(ask: HooksAsk): Cure[] {
   const missed = reaches(ask)?.filter(one => one.missMm > 0) ?? []
   if (!missed.length) return []
   const { catalogue, face, plan } = ask

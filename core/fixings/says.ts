@@ -1,22 +1,13 @@
-import { fixedPoint, onFace, runTape } from '../rails'
-import { type Ask, type FaceSays, inBuildOrder, type JobSays, type Layer, type MarkStep, type Selectable, sentenceCase, shape, type StepMaker, type TapePlace } from '../trade'
+import { fixedPoint, runTape } from '../rails'
+import { type FaceSays, inBuildOrder, type JobSays, type MarkStep, sentenceCase, type StepMaker } from '../trade'
 import type { SupportState } from '../supports'
 import { formatQuantity, torque } from '../units'
 import { type FixingsAsk, noSupport, overhangTooLong, patternNotHad, spanTooLong } from './findings'
 import type { FixingsLayout } from './layout'
 import type { Fixing } from './place'
 import { emptyStrip, guessed, pilotOff, thinSheathing, unproved } from './timber'
-
-type Fixed = Ask<FixingsLayout>
-
-/** Crayon crosses. */
-const crosses: Layer<Fixed> = {
-  id: 'fixings', toggle: { name: 'Fixings', key: 'f', on: true }, depth: 80, style: { fill: null, stroke: '#cf3a1a', width: 1.5, text: 0, ink: '#22272e', dxfColour: 1 },
-  shapes: ({ plan }) => plan.fixings.rails.flatMap((rail, r) => rail.fixings.map((fixing) => {
-    const { xMm, yMm } = onFace(plan.rails[r]!, fixing.atMm)
-    return shape({ kind: 'cross', at: { x: xMm, y: yMm } }, { kind: 'fixing', id: fixing.id }, fixing.state === 'proved' ? 'plain' : fixing.state)
-  })),
-}
+import type { Fixed } from './shown'
+import { fixingsShown } from './shown'
 
 const pilotWords: Record<SupportState, string[]> = { proved: [], inferred: ['inferred: pilot first'], guessed: ['guessed: pilot first'] }
 
@@ -38,33 +29,9 @@ function fixingSteps({ face, job, plan: { rails, fixings, parts } }: Fixed, make
   }))
 }
 
-/** One fixing: it stands where its support and its rail cross. */
-function oneFixing({ plan }: Fixed, r: number, i: number): Selectable {
-  const rail = plan.rails[r]!
-  const fixing = plan.fixings.rails[r]!.fixings[i]!
-  const { xMm, yMm } = onFace(rail, fixing.atMm)
-  const place = (placeMm: number): TapePlace => ({ placeMm, label: sentenceCase(fixing.member), tone: 'fixing' })
-  return {
-    ref: { kind: 'fixing', id: fixing.id }, name: `Fixing ${i + 1} of rail ${rail.number}, ${fixing.member}`, stage: 'rails',
-    places: () => ({ along: [place(xMm)], up: [place(yMm)] }), workings: () => [plan.fixings.rails[r]!.working],
-  }
-}
-
-function onRail({ plan }: Fixed, r: number): Selectable {
-  const { way, id } = plan.rails[r]!
-  const { fixings, working } = plan.fixings.rails[r]!
-  return {
-    ref: { kind: 'rail', id },
-    places: () => {
-      const run = fixings.map((fixing, i): TapePlace => ({ placeMm: fixing.atMm, label: `Fixing ${i + 1}, ${fixing.member}`, tone: 'fixing' }))
-      return way === 'across' ? { along: run, up: [] } : { along: [], up: run }
-    },
-    workings: () => [working],
-  }
-}
-
 /** Where rails are fixed, and how sure it is that timber is there. */
 export const fixings = {
+  ...fixingsShown,
   findings: {
     'no-support': noSupport, 'overhang': overhangTooLong, 'span': spanTooLong, 'pattern': patternNotHad,
     'rafters-guessed': guessed, 'strip-empty': emptyStrip, 'thin-sheathing': thinSheathing, 'pilot': pilotOff,
@@ -100,8 +67,6 @@ export const fixings = {
       kind: 'sealant', item: null, name: 'Roof sealant', maker: '', stage: 'fixings', amount: total * mount.sealantMl, massKg: 'by shelf', price: 'by shelf', rule: `${mount.sealantMl} ml a fixing, whole cartridges over the job`,
     }],
   },
-  layers: [crosses],
-  selectable: ask => [...ask.plan.rails.map((_, r) => onRail(ask, r)), ...ask.plan.fixings.rails.flatMap((rail, r) => rail.fixings.map((_, i) => oneFixing(ask, r, i)))],
 } satisfies FaceSays<FixingsLayout, FixingsAsk>
 
 export const fixingsOfJob = {

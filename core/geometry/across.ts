@@ -1,5 +1,5 @@
 import type { Interval } from './interval'
-import type { Point, Region } from './polygon'
+import type { Point, Region } from './point'
 
 /**
  * The stretch of a straight line that lies on a region, from where it first enters to where it last leaves, in the line's own

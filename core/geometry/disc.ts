@@ -1,4 +1,4 @@
-import type { Point, Region } from './polygon'
+import type { Point, Region } from './point'
 
 const SIDES = 64
 

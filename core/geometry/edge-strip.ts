@@ -1,5 +1,6 @@
 import { discAround } from './disc'
-import { type Point, type Region, together } from './polygon'
+import type { Point, Region } from './point'
+import { together } from './polygon'
 import { isInnerCorner } from './ring'
 
 /**

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { areaMm2, bounds, common, contains, freeIntervals, intersect, nearest, rectangle, type Region, subtract, unite, without } from './index'
+import { seeded } from '../../tests/fixtures/random'
+import { areaMm2, between, bounds, common, contains, freeIntervals, intersect, nearest, type Point, rectangle, type Region, subtract, unite, without } from './index'
 
 const box = (x1: number, y1: number, x2: number, y2: number): Region => rectangle({ fromMm: x1, toMm: x2 }, { fromMm: y1, toMm: y2 })
 
@@ -51,5 +52,26 @@ describe('regions', () => {
     const [free] = freeIntervals(triangle, { fromMm: 0, toMm: 20 })
     expect(free!.fromMm).toBeCloseTo(20, 3)
     expect(free!.toMm).toBeCloseTo(80, 3)
+  })
+})
+
+describe('between two lines', () => {
+  it('400 random bands across random faces, hollowed ones too: as much as the booleans give, and nothing outside', () => {
+    const random = seeded(77)
+    for (let i = 0; i < 400; i++) {
+      const notch = random.between(500, 3000)
+      const ring = random.pick([
+        [{ x: 0, y: 0 }, { x: 9000, y: random.between(-30, 30) }, { x: 8000, y: 5000 }, { x: 900, y: 5000 }],
+        [{ x: 0, y: 0 }, { x: 9000, y: 0 }, { x: 9000, y: 5000 }, { x: 6000, y: 5000 }, { x: 6000, y: notch }, { x: 3000, y: notch }, { x: 3000, y: 5000 }, { x: 0, y: 5000 }],
+        [{ x: 0, y: 0 }, { x: 9000, y: 0 }, { x: 4500, y: 4200 }],
+      ])
+      const [low, lean, wide] = [random.between(-200, 9000), random.between(-300, 300), random.between(20, 400)]
+      const edge = (aside: number): [Point, Point] => [{ x: low + aside, y: -50 }, { x: low + lean + aside, y: 5050 }]
+      const band = [[edge(0)[0], edge(wide)[0], edge(wide)[1], edge(0)[1]]]
+      const got = between([ring], edge(0), edge(wide))
+      expect(areaMm2(got) - areaMm2(common([ring], band))).toBeCloseTo(0, -1)
+      expect(areaMm2(without(got, band))).toBeLessThan(1)
+      expect(areaMm2(without(got, [ring]))).toBeLessThan(1)
+    }
   })
 })

@@ -3,7 +3,10 @@
  * Polygon booleans are left to Clipper.
  */
 export * from './disc'
+export * from './half-plane'
 export * from './interval'
+export * from './plane'
+export * from './point'
 export * from './polygon'
 export * from './ring'
 export * from './strip'

@@ -1,12 +1,5 @@
 import { FillRule, type PathsD, areaPathsD, differenceD, intersectD, unionD } from 'clipper2-ts'
-import type { Interval } from './interval'
-
-/** A point in the face's plane, mm. */
-export interface Point { x: number, y: number }
-/** A closed ring of points; outer rings run anticlockwise, holes clockwise. */
-export type Ring = Point[]
-/** One or more rings, with holes told by their direction. */
-export type Region = Ring[]
+import type { Region, Ring } from './point'
 
 /** Clipper works on whole numbers; four decimals keep results within 0.0001 mm of exact. */
 const DECIMALS = 4
@@ -37,28 +30,3 @@ export const common = (a: Region, b: Region): Region =>
 /** Everything that lies in any of the regions. */
 export const together = (regions: Region[]): Region =>
   toRegion(unionD(toPaths(regions.flat()), [], FillRule.NonZero, DECIMALS))
-
-/** Area in square mm, holes taken off. */
-export const areaMm2 = (region: Region): number => Math.abs(areaPathsD(toPaths(region)))
-
-/** An upright rectangle as a region. */
-export const rectangle = (along: Interval, up: Interval): Region => [[
-  { x: along.fromMm, y: up.fromMm }, { x: along.toMm, y: up.fromMm },
-  { x: along.toMm, y: up.toMm }, { x: along.fromMm, y: up.toMm },
-]]
-
-/** Least upright rectangle round a region; null for an empty one. */
-export function bounds(region: Region): { along: Interval, up: Interval } | null {
-  const along = { fromMm: Infinity, toMm: -Infinity }
-  const up = { fromMm: Infinity, toMm: -Infinity }
-  // Plain loops: rows are sought at hundreds of heights, each of which asks.
-  for (const ring of region) {
-    for (const { x, y } of ring) {
-      along.fromMm = Math.min(along.fromMm, x)
-      along.toMm = Math.max(along.toMm, x)
-      up.fromMm = Math.min(up.fromMm, y)
-      up.toMm = Math.max(up.toMm, y)
-    }
-  }
-  return along.fromMm === Infinity ? null : { along, up }
-}

@@ -1,4 +1,4 @@
-import type { Point } from './polygon'
+import type { Point } from './point'
 
 /** Area of a ring by the shoelace formula, square mm: positive when it runs anticlockwise. */
 export const signedAreaMm2 = (ring: Point[]): number =>

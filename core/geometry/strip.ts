@@ -1,5 +1,5 @@
 import { type Interval, unite } from './interval'
-import type { Point, Region } from './polygon'
+import type { Point, Region } from './point'
 
 /** Corners of a region are kept to this, mm: an edge that reaches no farther into a strip only touches it. */
 const TOUCH_MM = 1e-4

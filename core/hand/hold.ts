@@ -1,6 +1,7 @@
 import { readingAlong, readingUp } from '../roof'
 import { type Ask, type Direction, type Push, type Ref, type RefKind, sameRef, type Selectable, type TapePlace } from '../trade'
-import { type FaceLayout, trades } from '../trades'
+import type { FaceLayout } from '../trades'
+import { shownTrades } from '../trades-shown'
 import type { Edit, StageId } from '../job'
 import type { Working } from '../working'
 
@@ -12,7 +13,7 @@ export interface TapeReading extends TapePlace { key: string, readingMm: number 
 export interface TapeReadings { along: TapeReading[], up: TapeReading[] }
 
 /** All that a hand can take hold of on a face, each once, in the order in which the trades name them. */
-const selectablesOf = (ask: OnFace): Selectable[] => trades.flatMap(trade => trade.face?.selectable?.(ask) ?? [])
+const selectablesOf = (ask: OnFace): Selectable[] => shownTrades.flatMap(trade => trade.selectable?.(ask) ?? [])
 
 /** What the trades know of one thing, the first to name it first; nothing where it is not there any more. */
 export const knownOf = (ask: OnFace, ref: Ref): Selectable[] => selectablesOf(ask).filter(one => sameRef(one.ref, ref))
@@ -46,12 +47,12 @@ export function nudgeEdit(ask: OnFace, ref: Ref, direction: Direction, push: Pus
 /** How a thing's figures come about, what it comes to first; the face's own where it has none. */
 export function workingsOf(ask: OnFace, ref: Ref): Working[] {
   const own = knownOf(ask, ref).flatMap(one => one.workings?.() ?? [])
-  return own.length ? [...own].reverse() : trades.flatMap(trade => trade.face?.workings?.(ask) ?? [])
+  return own.length ? [...own].reverse() : shownTrades.flatMap(trade => trade.workings?.(ask) ?? [])
 }
 
 /** Every working that a thing's figures lead to: its own first, then the face's. */
 export function workingsFor(ask: OnFace, ref: Ref): Working[] {
-  const all = [...knownOf(ask, ref).flatMap(one => one.workings?.() ?? []), ...trades.flatMap(trade => trade.face?.workings?.(ask) ?? [])]
+  const all = [...knownOf(ask, ref).flatMap(one => one.workings?.() ?? []), ...shownTrades.flatMap(trade => trade.workings?.(ask) ?? [])]
   return all.filter((one, i) => all.findIndex(other => other.what === one.what && other.formula === one.formula) === i)
 }
 

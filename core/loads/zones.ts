@@ -23,7 +23,7 @@ export type ZoneScheme
 
 /** Zones remembered: of every face of the largest job, under a few rule sets that somebody compares. */
 const MOST_ZONES = 100
-const known = bounded<ZoneSet[]>(MOST_ZONES)
+const known = /* @__PURE__ */ bounded<ZoneSet[]>(MOST_ZONES)
 
 /** The zones of a face, remembered. They are laid out in plan, as the codes draw them, and turned back into the slope. */
 export const zonesOf = (outline: Outline, pitchDeg: number, scheme: ZoneScheme): ZoneSet[] => known([outline, pitchDeg, scheme], () => {

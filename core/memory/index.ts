@@ -1,55 +1,6 @@
-import { LRUCache } from 'lru-cache'
-
 /**
  * What is remembered, so that nothing is worked out twice from the very same facts. All of it follows from its facts alone:
  * forgetting it costs time and changes nothing.
  */
-
-/** Remembers what follows from one thing that is never changed once made, for as long as that thing is there. */
-export function onceFor<K extends object, T extends object>(work: (facts: K) => T): (facts: K) => T {
-  const known = new WeakMap<K, T>()
-  return (facts) => {
-    const ready = known.get(facts)
-    if (ready) return ready
-    const made = work(facts)
-    known.set(facts, made)
-    return made
-  }
-}
-
-const texts = new WeakMap<object, string>()
-
-/** Facts as they are written: a planner in its own thread gets a new copy of all it is given every time, and a server reads one. */
-function written(fact: unknown): string {
-  if (typeof fact !== 'object' || fact === null) return JSON.stringify(fact) ?? ''
-  const ready = texts.get(fact)
-  if (ready !== undefined) return ready
-  const text = JSON.stringify(fact)
-  texts.set(fact, text)
-  return text
-}
-
-/**
- * A memory of its own for one kind of thing, the longest unused going first.
- * @returns what was worked out before from the very same facts, else what `work` makes of them now
- */
-export function bounded<T extends object>(most: number): (facts: unknown[], work: () => T) => T {
-  const known = new LRUCache<string, T>({ max: most })
-  return (facts, work) => {
-    const key = facts.map(written).join('\n')
-    const ready = known.get(key)
-    if (ready) return ready
-    const made = work()
-    known.set(key, made)
-    return made
-  }
-}
-
-/** Catalogues that one server plans with in turn before the longest unused is forgotten. */
-const MOST_CATALOGUES = 16
-
-/** The same for each catalogue apart: what one firm plans pushes out nothing of another's. */
-export function memoryOf<T extends object>(most: number): (catalogue: object, facts: unknown[], work: () => T) => T {
-  const ofCatalogue = bounded<ReturnType<typeof bounded<T>>>(MOST_CATALOGUES)
-  return (catalogue, facts, work) => ofCatalogue([catalogue], () => bounded<T>(most))(facts, work)
-}
+export * from './bounded'
+export * from './once'

@@ -1,92 +1,14 @@
-import { rectangle } from '../geometry'
-import { type Edit, plainRow } from '../job'
-import { type Ask, type FaceSays, isAcross, type JobSays, type Layer, pushBy, type Selectable, shape, signOf, type TapePlace } from '../trade'
-import { rafterAt } from '../supports'
-import { gapBelow, type RowPlan } from './fill'
+import type { FaceSays, JobSays } from '../trade'
 import { lowEdgeMissed, noRoom, tooHigh, tooWide } from './findings'
 import type { RowsLayout } from './layout'
 import { firstRowSteps, moduleSteps, rowSteps, squareSteps } from './marks'
-import { moduleId } from './module-id'
 import { partsApart, retiredParts } from './mismatches'
 import { heldBack, type RoofRowsAsk, wantedShort } from './wanted'
-
-type RowsAsk = Ask<RowsLayout>
-
-/** Modules numbered along each row from the eave up, as the rows are laid. */
-const modules: Layer<RowsAsk> = {
-  id: 'modules', toggle: { name: 'Modules', key: 'm', on: true }, depth: 40,
-  style: { fill: '#66707a', stroke: '#1d2329', width: 0.8, text: 9, ink: '#ffffff', dxfColour: 4, paper: { fill: '#c9ced3', ink: '#22272e' } },
-  shapes: ({ plan: { rows: { rows } } }) => {
-    let number = 0
-    return rows.flatMap((row) => {
-      const ref = { kind: 'row' as const, index: row.index }
-      return row.moduleLeftsMm.flatMap((left, place) => [
-        { ...shape({ kind: 'area', rings: rectangle({ fromMm: left, toMm: left + row.moduleWidthMm }, { fromMm: row.bottomMm, toMm: row.topMm }) }, ref, row.fits ? 'plain' : 'wrong'), within: { kind: 'module' as const, id: moduleId(row.index, place) } },
-        shape({ kind: 'text', at: { x: left + row.moduleWidthMm / 2, y: (row.bottomMm + row.topMm) / 2 }, text: String(++number), roomMm: row.moduleWidthMm }, ref),
-      ])
-    })
-  },
-}
-
-const edge = (placeMm: number, label: string): TapePlace => ({ placeMm, label, tone: 'module' })
-
-/** One row, or the whole array where `row` is null; what snaps is the left edge. */
-function slide({ face, plan }: RowsAsk, row: RowPlan | null, sign: number, push: number | 'snap'): Edit | null {
-  const moved = row ?? plan.rows.rows[0]!
-  const byMm = pushBy(plan.supports.rafters.map(rafter => rafterAt(rafter, moved.bottomMm)), moved.leftMm, sign, push)
-  if (byMm === null) return null
-  return row
-    ? { type: 'set-row', faceId: face.id, row: row.index, values: { shiftMm: (face.array.rows[row.index] ?? plainRow).shiftMm + byMm } }
-    : { type: 'set-array', faceId: face.id, values: { shiftMm: plan.shiftMm + byMm } }
-}
-
-/** Rows above follow, since each lies on the gap below it. */
-function raise({ face, plan }: RowsAsk, row: RowPlan, sign: number, push: number | 'snap'): Edit | null {
-  const byMm = pushBy(plan.courses, row.bottomMm, sign, push)
-  return byMm === null ? null : { type: 'set-row', faceId: face.id, row: row.index, values: { gapBelowMm: Math.max(0, gapBelow(plan.rows, row.index) + byMm) } }
-}
-
-const oneRow = (ask: RowsAsk, row: RowPlan): Selectable => ({
-  ref: { kind: 'row', index: row.index }, name: `Row ${row.index + 1}`, stage: 'rows',
-  places: () => ({
-    along: [...row.moduleLeftsMm, row.rightMm].map((placeMm, i) => edge(placeMm, i < row.count ? `Module ${i + 1}, left edge` : 'Right edge')),
-    up: [edge(row.bottomMm, 'Lower edge'), edge(row.topMm, 'Upper edge')],
-  }),
-  nudge: (direction, push) => isAcross(direction) ? slide(ask, row, signOf(direction), push) : raise(ask, row, signOf(direction), push),
-  workings: () => [row.working],
-})
-
-/** One module of a row; it follows its row, so that pushing is the row's. */
-const oneModule = (ask: RowsAsk, row: RowPlan, place: number, number: number): Selectable => ({
-  ref: { kind: 'module', id: moduleId(row.index, place) }, name: `Module ${number}, row ${row.index + 1}`, stage: 'rows',
-  places: () => ({
-    along: [edge(row.moduleLeftsMm[place]!, 'Left edge'), edge(row.moduleLeftsMm[place]! + row.moduleWidthMm, 'Right edge')],
-    up: [edge(row.bottomMm, 'Lower edge'), edge(row.topMm, 'Upper edge')],
-  }),
-  nudge: (direction, push) => isAcross(direction) ? slide(ask, row, signOf(direction), push) : raise(ask, row, signOf(direction), push),
-  workings: () => [row.working],
-})
-
-function allModules(ask: RowsAsk): Selectable[] {
-  let number = 0
-  return ask.plan.rows.rows.flatMap(row => row.moduleLeftsMm.map((_, place) => oneModule(ask, row, place, ++number)))
-}
-
-function allRows(ask: RowsAsk): Selectable {
-  const { rows } = ask.plan.rows
-  const [first] = rows
-  return {
-    ref: { kind: 'rows' }, name: 'All rows', stage: 'rows',
-    places: () => ({
-      along: first ? [edge(Math.min(...rows.map(one => one.leftMm)), 'Left edge of the array'), edge(Math.max(...rows.map(one => one.rightMm)), 'Right edge of the array')] : [],
-      up: rows.flatMap(one => [edge(one.bottomMm, `Row ${one.index + 1}, lower edge`), edge(one.topMm, `Row ${one.index + 1}, upper edge`)]),
-    }),
-    nudge: (direction, push) => !first ? null : isAcross(direction) ? slide(ask, null, signOf(direction), push) : raise(ask, first, signOf(direction), push),
-  }
-}
+import { rowsShown } from './shown'
 
 /** Rows of modules: whether they fit, the lines they are struck by, and the modules themselves. */
 export const rows = {
+  ...rowsShown,
   findings: { 'parts': partsApart, 'retired-parts': retiredParts, 'low-edge': lowEdgeMissed, 'no-room': noRoom, 'row-high': tooHigh, 'row-wide': tooWide, 'rows-limited': heldBack },
   marks: { 'square': squareSteps, 'first-row': firstRowSteps, 'rows': rowSteps, 'modules': moduleSteps },
   parts: {
@@ -97,9 +19,6 @@ export const rows = {
       }, name: module.name, maker: module.maker, stage: 'modules', amount: count, massKg: module.massKg, price: 'by shelf', rule: 'Every module in every row',
     }],
   },
-  layers: [modules],
-  selectable: ask => [allRows(ask), ...ask.plan.rows.rows.map(row => oneRow(ask, row)), ...allModules(ask)],
-  workings: ({ plan }) => plan.rows.rows.slice(0, 1).map(row => row.working),
 } satisfies FaceSays<RowsLayout>
 
 export const rowsOfRoof = { findings: { 'wanted-short': wantedShort } } satisfies JobSays<RowsLayout, RoofRowsAsk>

@@ -1,18 +1,9 @@
-import { onFace, runTape } from '../rails'
-import { type Ask, type FaceSays, inBuildOrder, type JobSays, type Layer, type MarkStep, type PartDraft, shape, type StepMaker } from '../trade'
+import { runTape } from '../rails'
+import { type FaceSays, inBuildOrder, type JobSays, type MarkStep, type PartDraft, type StepMaker } from '../trade'
 import { unspliceable, vanTooShort } from './findings'
 import type { SticksLayout } from './layout'
-
-type Cut = Ask<SticksLayout>
-
-const splices: Layer<Cut> = {
-  id: 'splices', toggle: { name: 'Rails', key: 'l', on: true }, depth: 70, style: { fill: '#ffffff', stroke: '#1c5fae', width: 1, text: 0, ink: '#22272e', dxfColour: 3 },
-  shapes: ({ plan: { rails, sticks } }) => sticks.splices.map(({ railId, atMm }) => {
-    const rail = rails.find(one => one.id === railId)!
-    const { xMm, yMm } = onFace(rail, atMm)
-    return shape({ kind: 'bar', at: { x: xMm, y: yMm }, across: rail.way === 'across' })
-  }),
-}
+import type { Cut } from './shown'
+import { sticksShown } from './shown'
 
 /** Where sticks meet, or frames are coupled. */
 function spliceSteps({ face, plan: { rails, sticks, parts } }: Cut, make: StepMaker): MarkStep[] {
@@ -45,6 +36,7 @@ function sticksOf({ plan: { sticks, parts: { rail } } }: Cut, kind: 'stick' | 'o
 
 /** Rails cut from sticks, and the joints between them. */
 export const sticks = {
+  ...sticksShown,
   findings: { splice: unspliceable, van: vanTooShort },
   marks: { splices: spliceSteps },
   parts: {
@@ -57,8 +49,6 @@ export const sticks = {
       }, name: rail.splice.partName, maker: rail.maker, stage: 'rails', amount: cut.splices.length, massKg: 'by shelf', price: rail.splice.price, rule: 'One at each joint of the cut plan',
     }],
   },
-  layers: [splices],
-  workings: ({ plan }) => [plan.sticks.working],
 } satisfies FaceSays<SticksLayout>
 
 export const sticksOfJob = { tools: ({ faces }) => faces.some(({ plan }) => plan.sticks.sticks.length > 0) ? ['Saw for aluminium and a file'] : [] } satisfies JobSays<SticksLayout>

@@ -74,7 +74,7 @@ const showsPalette = ref(false)
 const [workingOpened, helpOpened, paletteOpened] = [useOpened(showsWorking), useOpened(showsHelp), useOpened(showsPalette)]
 useLoadedLater([
   () => import('./WorkingPanel.vue'), () => import('./ShortcutsHelp.vue'), () => import('./Palette.vue'), () => import('../rows/RowsDialog.vue'), () => import('../loads/SpanTableDialog.vue'),
-  () => import('../roof/RoofFormDialog.vue'), () => import('../roof/RoofImportDialog.vue'), () => import('../loads/RailChart.vue'),
+  () => import('../roof/RoofFormDialog.vue'), () => import('../roof/RoofImportDialog.vue'), () => import('../loads/RailChart.vue'), () => import('../working/WorkingPop.vue'), () => import('../supports/SupportsPaste.vue'),
 ])
 const message = ref('')
 const { announced, balance, swapDatum, nudge, step, stepKind, workings, allWorkings } = useFaceActions(job, face, facePlan, selection, select, message)

@@ -3,7 +3,7 @@ import { v4 as newId } from 'uuid'
 import { type Hit, type HitState, hitStates, type RafterSupports } from '#core/job'
 import { type Outcome, refused } from '#core/outcome'
 import { placeAlong, placeUp, readingAlong, readingUp, shapeOf } from '#core/roof'
-import { type CalledReading, chanceAt, hitProblem, hitStateNames, parseReadings } from '#core/supports'
+import { type CalledReading, chanceAt, hitProblem, hitStateNames } from '#core/supports'
 import { formatLength, formatShare, parseLength } from '#core/units'
 import { simulatedMeter } from '../../instruments/simulated-meter'
 
@@ -51,17 +51,7 @@ function logTyped() {
 }
 
 const pasting = ref(false)
-const pasted = ref('')
-const pasteProblem = ref('')
-function logPasted() {
-  const height = parseLength(heightText.value, units.value)
-  const read = parseReadings(pasted.value, units.value, { state: state.value, yMm: height.ok ? height.value : 0 })
-  const outcome = read.ok ? log(read.value) : read
-  pasteProblem.value = outcome.ok ? '' : outcome.problem
-  if (!outcome.ok) return
-  pasted.value = ''
-  pasting.value = false
-}
+const pastingOpened = useOpened(pasting)
 
 const meter = shallowRef<ReturnType<typeof simulatedMeter> | null>(null)
 async function toggleMeter() {
@@ -250,32 +240,12 @@ const use = (hit: Hit) => commit({ type: 'use-hit', faceId: face.value.id, hitId
         </span>
       </li>
     </ol>
-    <UModal
+    <LazySupportsPaste
+      v-if="pastingOpened"
       v-model:open="pasting"
-      title="Paste a column of readings"
-      description="One reading a line, from the datum corner. Its state and height may stand beside it, apart by a tab or a comma."
-    >
-      <template #body>
-        <UTextarea
-          v-model="pasted"
-          :rows="9"
-          class="w-full font-mono"
-          aria-label="Readings"
-          :placeholder="units === 'imperial' ? '1\' 2 1/2&quot;\n3\' 2&quot;, pilot hit\n5\' 1 7/8&quot;, left, 6\' 0&quot;' : '312\n918, pilot hit\n1509, left, 1800'"
-        />
-        <p
-          v-if="pasteProblem"
-          role="alert"
-          class="mt-2 text-sm font-medium text-brick-600"
-        >
-          {{ pasteProblem }}
-        </p>
-        <UButton
-          class="mt-3"
-          label="Log them"
-          @click="logPasted"
-        />
-      </template>
-    </UModal>
+      :units="units"
+      :start="() => ({ state, heightText })"
+      :log="log"
+    />
   </section>
 </template>

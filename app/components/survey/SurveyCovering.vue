@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { isMatch } from 'es-toolkit/compat'
+import { isEqual } from 'es-toolkit'
 import { coveringKinds, type CoveringKind } from '#core/catalogue'
 import { columnsOf, coursesOf, coveringNames, laidOnBattens, slateGaugeMm, unitsPerM2, usualCovering } from '#core/coverings'
 import type { Covering } from '#core/job'
@@ -33,7 +33,7 @@ const set = (key: string, mm: number) => put({ ...covering.value, [key]: mm } as
 const { setChoices, together, taken, takeSet, coverings } = usePartChoices()
 /** Sizes as they are sold; where courses and columns begin stays as it was taped. */
 const takeSizes = (id: string) => put({ ...covering.value, ...coverings.value.find(one => one.id === id)!.size } as Covering)
-const asSold = computed(() => coverings.value.find(({ size }) => isMatch(covering.value, size))?.id ?? '')
+const asSold = computed(() => coverings.value.find(({ size }) => Object.entries(size).every(([key, value]) => isEqual((covering.value as Record<string, unknown>)[key], value)))?.id ?? '')
 const courses = computed(() => coursesOf(covering.value))
 const columns = computed(() => columnsOf(covering.value))
 const SQUARE_FEET_PER_M2 = 1 / 0.3048 ** 2

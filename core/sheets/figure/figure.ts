@@ -1,9 +1,10 @@
 import type { Interval, Point, Ring } from '../../geometry'
 import type { Ask, Layer, LayerStyle, Shape } from '../../trade'
-import { type FaceLayout, trades } from '../../trades'
+import type { FaceLayout } from '../../trades'
+import { shownTrades } from '../../trades-shown'
 
 /** All layers of the drawing, the lowest first. */
-export const layers: Layer<Ask<FaceLayout>>[] = trades.flatMap(trade => trade.face?.layers ?? []).sort((a, b) => a.depth - b.depth)
+export const layers: Layer<Ask<FaceLayout>>[] = shownTrades.flatMap(trade => trade.layers ?? []).sort((a, b) => a.depth - b.depth)
 
 /** Those that are drawn on sheets and in files. */
 export const paperLayers = layers.filter(layer => !layer.screenOnly)
