@@ -2,6 +2,8 @@ import { fileURLToPath } from 'node:url'
 
 export default defineNuxtConfig({
   modules: ['@nuxt/ui', '@pinia/nuxt', '@vueuse/nuxt', '@nuxt/eslint', 'nuxt-auth-utils', '@nuxt/test-utils/module'],
+  // Its modules as they are written, of which a page takes those that it needs; the package's own entry is all of them in one.
+  $production: { vite: { resolve: { alias: [{ find: /^ml-matrix$/, replacement: fileURLToPath(new URL('./node_modules/ml-matrix/src/index.js', import.meta.url)) }] } } },
   // The planner computes in the browser; a page rendered on the server would only be thrown away.
   ssr: false,
   devtools: { enabled: false },
@@ -40,8 +42,6 @@ export default defineNuxtConfig({
     serverAssets: [{ baseName: 'fonts', dir: fileURLToPath(new URL('./node_modules/dejavu-fonts-ttf/ttf', import.meta.url)), pattern: 'DejaVuSans{,-Bold}.ttf' }],
   },
   vite: {
-    // Its modules as they are written, of which a page takes those that it needs; the package's own entry is all of them in one.
-    resolve: { alias: [{ find: /^ml-matrix$/, replacement: fileURLToPath(new URL('./node_modules/ml-matrix/src/index.js', import.meta.url)) }] },
     worker: { format: 'es' },
     build: {
       reportCompressedSize: false,
