@@ -151,9 +151,10 @@ const inHeld = computed(() => shapes.some(one => one.within && sameRef(one.withi
         @click="take(one)"
       >
         <circle
+          v-if="isHeld(one)"
           r="11"
-          :fill="isHeld(one) ? 'var(--color-chalk-200)' : 'transparent'"
-          :stroke="isHeld(one) ? HELD : 'none'"
+          fill="var(--color-chalk-200)"
+          :stroke="HELD"
           stroke-width="2.5"
         />
         <path
