@@ -1,10 +1,31 @@
 import { type Remote, wrap } from 'comlink'
+import type { Catalogue } from '#core/catalogue'
+import type { Job } from '#core/job'
+import type { Plan } from '#core/plan'
+import { planListener } from '../workers/plan-news'
 import type { PlannerApi } from '../workers/planner.worker'
 
-let planner: Remote<PlannerApi> | null = null
+type Questions = Omit<Remote<PlannerApi>, 'planNews'>
+/** Asks the planner; a plan comes as the faces that are new, put together with those that are here already. */
+export interface Planner extends Pick<Questions, 'balanceFace' | 'probeFace' | 'arrangeFace' | 'compareRails' | 'pricePatterns'> { planJob: (job: Job, catalogue: Catalogue) => Promise<Plan> }
+
+let planner: Planner | null = null
+
+function started(): Planner {
+  const remote = wrap<PlannerApi>(new Worker(new URL('../workers/planner.worker.ts', import.meta.url), { type: 'module', name: 'planner' }))
+  const { balanceFace, probeFace, arrangeFace, compareRails, pricePatterns } = remote
+  const heard = planListener()
+  let given: Catalogue | null = null
+  return {
+    balanceFace, probeFace, arrangeFace, compareRails, pricePatterns,
+    async planJob(job, catalogue) {
+      // A shelf is a hundred times as much as a key: it goes over once.
+      const shelf = catalogue === given ? null : catalogue
+      given = catalogue
+      return heard(await remote.planNews(job, shelf))
+    },
+  }
+}
 
 /** The planner in its own thread, so that the page never waits for it. One for the whole page. */
-export function usePlanner(): Remote<PlannerApi> {
-  planner ??= wrap<PlannerApi>(new Worker(new URL('../workers/planner.worker.ts', import.meta.url), { type: 'module', name: 'planner' }))
-  return planner
-}
+export const usePlanner = (): Planner => planner ??= started()

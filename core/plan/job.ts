@@ -24,7 +24,7 @@ const MOST_CURES = 3
 export function planJob(job: Job, catalogue: Catalogue): Plan {
   const draft = draftPlan(job, catalogue, null)
   const findings = draft.findings.map(finding => withCures(job, catalogue, draft, finding)).sort(bySeverity)
-  const faces = draft.faces.map(({ face, layout }) => finishFace(face, job, catalogue, layout))
+  const faces = draft.faces.map(({ face, layout }) => finished(face, job, catalogue, layout))
   const ofJob = partsOfJob({ job, catalogue, faces: draft.faces.map(({ face, layout }) => ({ face, plan: layout })) })
   return {
     faces, roof: draft.roof, list: mergedParts([...faces.flatMap(face => face.list), ...ofJob]), findings,
@@ -37,6 +37,14 @@ export function planJob(job: Job, catalogue: Catalogue): Plan {
       stops: stopsOf(findings),
     },
   }
+}
+
+/** A face that is laid out as before is finished as before, and is the very same: nobody has to be told of it again. */
+const known = new WeakMap<LaidOut, FacePlan>()
+function finished(face: Face, job: Job, catalogue: Catalogue, layout: LaidOut): FacePlan {
+  const plan = known.get(layout) ?? finishFace(face, job, catalogue, layout)
+  known.set(layout, plan)
+  return plan
 }
 
 const sum = <T>(items: T[], of: (item: T) => number): number => items.reduce((total, item) => total + of(item), 0)
