@@ -68,7 +68,7 @@ async function openFile(event: Event) {
           </p>
         </div>
       </div>
-      <div class="flex flex-wrap items-center gap-2">
+      <div class="no-print flex flex-wrap items-center gap-2">
         <NuxtLink
           to="/shelf"
           class="mr-3 text-[15px] font-semibold underline underline-offset-4"
@@ -124,7 +124,7 @@ async function openFile(event: Event) {
       No jobs yet. Open a new one with what you know of the roof: the rest is assumed until it is read.
     </p>
     <template v-else-if="jobs">
-      <div class="flex flex-wrap items-center justify-between gap-3 pb-2">
+      <div class="no-print flex flex-wrap items-center justify-between gap-3 pb-2">
         <UInput
           v-model="sought"
           icon="i-lucide-search"

@@ -112,7 +112,7 @@ const summary = computed(() => `${face.name} to scale, ridge up: ${plan.modules}
 <template>
   <div
     ref="box"
-    class="relative h-full w-full select-none"
+    class="drawing-on-paper relative h-full w-full select-none"
     tabindex="0"
     role="application"
     :aria-label="`Drawing of ${face.name}. Arrow keys nudge what is selected; Page up and down take hold of another kind of thing, [ and ] of the next one.`"
@@ -125,6 +125,7 @@ const summary = computed(() => `${face.name} to scale, ridge up: ${plan.modules}
       ref="svg"
       :width="width"
       :height="height"
+      :viewBox="`0 0 ${width} ${height}`"
       class="absolute inset-0"
       :class="still ? '' : enlarged ? 'cursor-grab touch-none' : 'touch-pan-y'"
       role="img"

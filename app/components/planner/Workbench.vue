@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { StageId } from '#core/job'
+import { stages } from '#core/job/stages'
 import { stageOf } from '#core/hand'
 import type { Finding, Ref as FaceRef } from '#core/trade'
 import { useLayers } from '../../composables/useLayers'
@@ -113,8 +114,11 @@ usePlannerKeys({
       />
     </main>
     <template v-else>
-      <main class="flex min-w-0 flex-1 flex-col">
-        <div class="flex items-center justify-between gap-2 px-4 pt-2 max-md:px-2 max-md:pt-1 max-xl:md:flex-wrap">
+      <main class="flex min-w-0 flex-1 flex-col print:block">
+        <h1 class="hidden text-xl font-bold print:block">
+          {{ job.title }}{{ job.place ? `, ${job.place}` : '' }}: {{ face.name.toLowerCase() }}, {{ stages.find(one => one.id === stage)!.title.toLowerCase() }}
+        </h1>
+        <div class="no-print flex items-center justify-between gap-2 px-4 pt-2 max-md:px-2 max-md:pt-1 max-xl:md:flex-wrap">
           <FaceLayerBar
             v-if="view.shows === 'face'"
             class="max-md:flex-nowrap max-md:overflow-x-auto"
@@ -224,7 +228,7 @@ usePlannerKeys({
       </main>
       <aside
         ref="aside"
-        class="flex w-80 shrink-0 flex-col border-l border-graphite-300 bg-sheet max-md:fixed max-md:inset-x-0 max-md:bottom-0 max-md:z-30 max-md:h-[64dvh] max-md:w-full max-md:border-t-4 max-md:border-l-0 max-md:border-graphite-900"
+        class="flex w-80 shrink-0 flex-col border-l border-graphite-300 bg-sheet print:mt-4 print:block print:w-full print:border-0 print:bg-transparent max-md:fixed max-md:inset-x-0 max-md:bottom-0 max-md:z-30 max-md:h-[64dvh] max-md:w-full max-md:border-t-4 max-md:border-l-0 max-md:border-graphite-900"
         :class="phone && !drawn ? 'hidden' : ''"
         tabindex="-1"
         aria-label="The slip and the findings"

@@ -194,7 +194,7 @@ async function openIt() {
             </p>
           </section>
         </div>
-        <footer class="border-t-2 border-graphite-900 px-4 py-3">
+        <footer class="no-print border-t-2 border-graphite-900 px-4 py-3">
           <p
             v-if="problem || !started.ok"
             role="alert"

@@ -95,7 +95,7 @@ const files = computed(() => [[
           class="ml-3 text-[15px] font-semibold underline underline-offset-4"
         >Jobs</NuxtLink>
       </div>
-      <div class="flex flex-wrap items-end gap-x-4 gap-y-2">
+      <div class="no-print flex flex-wrap items-end gap-x-4 gap-y-2">
         <label class="flex items-center gap-2 text-[13px] text-muted">Figures in
           <FieldChoiceList
             :value="units"
