@@ -11,9 +11,17 @@ const wide = { width: 1280, height: 800 }
 const phone = { width: 390, height: 844 }
 const views = [
   ['jobs', '/', wide],
+  ['start', '/jobs/new', wide, async (page) => {
+    for (const [label, text] of [['Name or address', '6 Bosun Row'], ['Place', 'Saltmarsh Haven'], ['Along the eave', '34\' 4"'], ['Up the slope', '17\' 1"'], ['Pitch', '6/12'], ['Modules wanted', '14']]) {
+      await page.getByLabel(label).first().fill(text)
+      await page.getByLabel(label).first().press('Enter')
+    }
+    await page.getByRole('radiogroup', { name: 'Building and fire' }).getByRole('radio', { name: '2021' }).check()
+    await page.getByText('14 modules').waitFor()
+    await page.getByLabel('Name or address').scrollIntoViewIfNeeded()
+  }],
   ['site', `${job(1)}/site`, wide],
   ['survey', `${job(5)}/survey`, wide],
-  ['survey-roof', `${job(5)}/survey`, wide, page => page.getByRole('tab', { name: 'Roof' }).click()],
   ['rafters', `${job(6)}/rafters`, wide],
   ['keep-clear', `${job(1)}/keep-clear`, wide],
   ['rows', `${job(1)}/rows`, wide, page => page.getByRole('region', { name: 'Row 1' }).getByText('Row 1').click()],
@@ -22,8 +30,14 @@ const views = [
     await page.getByTestId('arrangement').first().waitFor()
   }],
   ['rails', `${job(1)}/rails`, wide, page => page.getByRole('button', { name: /^Rail 3, up/ }).click()],
-  ['rails-up', `${job(7)}/rails`, wide, page => page.getByRole('button', { name: /^Rail 3, along/ }).click()],
-  ['coupled-frames', `${job(13)}/rails`, wide, page => page.getByRole('button', { name: /^Line 2, up/ }).click()],
+  ['dark', `${job(7)}/rails`, wide, async (page) => {
+    await page.getByRole('button', { name: 'Dark theme' }).click()
+    await page.getByRole('button', { name: /^Rail 3, along/ }).click()
+  }],
+  ['face-phone', `${job(3)}/rows`, phone, async (page) => {
+    await page.getByRole('button', { name: 'Enlarge' }).click()
+    await page.getByRole('button', { name: 'Enlarge' }).click()
+  }],
   ['wind-zones', `${job(5)}/rails`, wide, async (page) => {
     await page.keyboard.press('z')
     await page.getByRole('tab', { name: 'Loads' }).click()

@@ -28,7 +28,7 @@ const { shows } = useLayers()
 const TAPE = 24
 /** A phone has no room beside the tape for more than its tags. */
 const margins = computed(() => {
-  const [tape, other] = width.value < 500 ? [104, 14] : [128, 44]
+  const [tape, other] = width.value < 500 ? [112, 14] : [128, 44]
   return { left: face.datum === 'left' ? tape : other, right: face.datum === 'left' ? other : tape, top: 30, bottom: 118 }
 })
 const svg = useTemplateRef('svg')
