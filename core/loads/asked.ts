@@ -1,8 +1,6 @@
 import { loadEditionNames, missingOf, placeFactWords } from '../job'
-import { type DraftFinding, type JobAsk, onJob } from '../trade'
+import { type DraftFinding, type JobAsk, listed, onJob } from '../trade'
 import { count } from '../units'
-
-const listed = (items: string[]): string => items.length < 2 ? items.join('') : `${items.slice(0, -1).join(', ')} and ${items.at(-1)}`
 
 /** Rules are wanted and the place has not said what they need: there is no usual wind and no usual snow. */
 export function loadsAsked(ask: JobAsk<unknown>): DraftFinding[] {

@@ -1,6 +1,6 @@
 import { type AssumableFact, assumedOn, type Face, factKey, type Job } from '../job'
 import { shapeOf } from '../roof'
-import { type DraftFinding, type FindingAsk, onFace } from '../trade'
+import { type DraftFinding, type FindingAsk, listed, onFace } from '../trade'
 import { formatDirection, formatLength, formatPitch } from '../units'
 import { coveringNames } from '../catalogue'
 import type { SurveyLayout } from './layout'
@@ -22,8 +22,6 @@ function standsAt(fact: SurveyFact, { outline, pitchDeg, covering, place }: Face
     case 'place': return formatDirection(place.azimuthDeg)
   }
 }
-
-const listed = (items: string[]): string => items.length < 2 ? items.join('') : `${items.slice(0, -1).join(', ')} and ${items.at(-1)}`
 
 /** Facts of a face with modules that nobody has read: rows and marks on them are no more than a guess. */
 export function assumed(ask: FindingAsk<SurveyLayout>): DraftFinding[] {

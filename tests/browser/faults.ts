@@ -22,8 +22,9 @@ export async function inTheme(page: Page, theme: 'Light' | 'Dark') {
 /**
  * Words of the drawing that lie on each other, with what was taken hold of: of what is held now, and then of every thing of so many kinds, come
  * to by key as a person does.
+ * @param most things of a kind that are taken hold of
  */
-export const wordsApart = (page: Page, kinds = 0): Promise<string[]> => page.evaluate(async (kinds) => {
+export const wordsApart = (page: Page, kinds = 0, most = 300): Promise<string[]> => page.evaluate(async ({ kinds, most }) => {
   const drawing = () => document.querySelector<HTMLElement>('[role=application]')
   const seen: string[] = []
   const frame = () => new Promise(resolve => requestAnimationFrame(() => setTimeout(resolve)))
@@ -44,7 +45,7 @@ export const wordsApart = (page: Page, kinds = 0): Promise<string[]> => page.eva
     for (let i = 0; i < 6; i++) await frame()
     const been = new Set<string>()
     // Round and round: where a kind has one thing, or none follows, the second step comes back to one that has been.
-    while (!been.has(announced()) && been.size < 300) {
+    while (!been.has(announced()) && been.size < most) {
       been.add(announced())
       look(announced())
       press(']')
@@ -52,4 +53,4 @@ export const wordsApart = (page: Page, kinds = 0): Promise<string[]> => page.eva
     }
   }
   return seen
-}, kinds)
+}, { kinds, most })

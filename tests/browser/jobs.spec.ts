@@ -4,10 +4,11 @@ import { expect, goTo, test } from './support'
 test('jobs are searched, sorted, duplicated, archived, brought back and deleted', async ({ page }) => {
   const name = `Sea Lane ${randomUUID().slice(0, 6)}`
   await goTo(page, '/')
-  await page.getByRole('button', { name: 'New job' }).click()
+  await page.getByRole('link', { name: 'New job' }).click()
   await page.getByLabel('Name or address').fill(name)
+  await page.getByLabel('Name or address').press('Enter')
   // A double click opens one job.
-  await page.getByRole('button', { name: 'Open it' }).dblclick()
+  await page.getByRole('button', { name: 'Open the job' }).dblclick()
   await expect(page).toHaveURL(/\/survey$/)
   await expect(page).toHaveTitle(`${name} · Survey · Upper Deck`)
   await goTo(page, '/')
@@ -46,5 +47,5 @@ test('an address with nothing at it says so, and leads back to the jobs', async 
   await page.goto('/jobs/nowhere/at/all')
   await expect(page.getByRole('heading', { name: 'There is nothing at this address' })).toBeVisible()
   await page.getByRole('button', { name: 'All jobs' }).click()
-  await expect(page.getByRole('button', { name: 'New job' })).toBeVisible()
+  await expect(page.getByRole('link', { name: 'New job' })).toBeVisible()
 })

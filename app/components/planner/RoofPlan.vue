@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Face, Site } from '#core/job'
-import { faceAxes, planOutline } from '#core/roof'
+import { planOutline } from '#core/roof'
 import { windName } from '#core/units'
 
 /** The whole roof from above, north up, with the street's side: a face is picked here. */
@@ -8,26 +8,8 @@ const { faces, site, current, size = 'large' } = defineProps<{ faces: Face[], si
 const emit = defineEmits<{ pick: [faceId: string] }>()
 
 const outlines = computed(() => faces.map(face => ({ face, points: planOutline(face) })))
-const box = computed(() => {
-  const all = outlines.value.flatMap(one => one.points)
-  const [xs, ys] = [all.map(point => point.x), all.map(point => point.y)]
-  const [minX, maxX, minY, maxY] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)]
-  const pad = Math.max(maxX - minX, maxY - minY) * (size === 'large' ? 0.24 : 0.06)
-  return { x: minX - pad, y: -maxY - pad, width: maxX - minX + 2 * pad, height: maxY - minY + 2 * pad, middle: { x: (minX + maxX) / 2, y: -(minY + maxY) / 2 } }
-})
-/** North is up in a drawing whose y runs down. */
-const d = (points: { x: number, y: number }[]) => `M${points.map(point => `${point.x} ${-point.y}`).join('L')}Z`
+const box = computed(() => planBox(outlines.value.map(one => one.points), size === 'large' ? 0.24 : 0.06))
 const unit = computed(() => Math.max(box.value.width, box.value.height) / 100)
-const middleOf = (points: { x: number, y: number }[]) => ({
-  x: points.reduce((sum, point) => sum + point.x, 0) / points.length,
-  y: -points.reduce((sum, point) => sum + point.y, 0) / points.length,
-})
-/** A short arrow down the slope, so that it can be seen which way each face falls. */
-const arrows = computed(() => outlines.value.map(({ face, points }) => {
-  const { uphill } = faceAxes(face.place.azimuthDeg)
-  const at = middleOf(points)
-  return { id: face.id, d: `M${at.x} ${at.y} l${-uphill.x * unit.value * 9} ${uphill.y * unit.value * 9}` }
-}))
 const sides = computed(() => [
   ...(site.streetDeg === null ? [] : [{ name: 'Street', deg: site.streetDeg }]),
   ...(site.drivewayDeg === null ? [] : [{ name: 'Drive', deg: site.drivewayDeg }]),
@@ -47,7 +29,7 @@ const sides = computed(() => [
     aria-label="The roof from above, north up"
   >
     <g
-      v-for="({ face, points }, i) in outlines"
+      v-for="{ face, points } in outlines"
       :key="face.id"
       role="button"
       :tabindex="size === 'large' || faces.length > 1 ? 0 : -1"
@@ -59,7 +41,7 @@ const sides = computed(() => [
       @keydown.space.prevent="emit('pick', face.id)"
     >
       <path
-        :d="d(points)"
+        :d="planPath(points)"
         :fill="face.id === current ? 'var(--color-chalk-500)' : 'var(--color-graphite-100)'"
         stroke="var(--color-graphite-900)"
         stroke-linejoin="round"
@@ -67,7 +49,7 @@ const sides = computed(() => [
       />
       <template v-if="size === 'large'">
         <path
-          :d="arrows[i]!.d"
+          :d="downhillPath(face.place.azimuthDeg, points, 0, 9 * unit)"
           :stroke="face.id === current ? 'var(--color-sheet)' : 'var(--color-graphite-500)'"
           :stroke-width="unit * 0.9"
           fill="none"
