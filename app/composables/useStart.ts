@@ -8,7 +8,7 @@ import { blankRoof, facesOf, type JobDraft, setKey, startedJob, startingParts, s
 export interface StartDraft extends JobDraft { moduleId: string | null, setKey: string | null }
 
 const blank = (units: JobDraft['units'] = 'imperial'): StartDraft => ({
-  title: '', place: '', units, codes: units === 'metric' ? { kind: 'european' } : { kind: 'unsaid' }, roof: structuredClone(blankRoof), carries: ['Front'], covering: null,
+  title: '', place: '', units, codes: units === 'metric' ? { kind: 'european' } : { kind: 'unsaid' }, roof: structuredClone(blankRoof), carries: ['Front'], covering: null, eaveHeightMm: null,
   spacingMm: null, firstCentreMm: null, wanted: null, loads: noPlaceLoads, moduleId: null, setKey: null,
 })
 

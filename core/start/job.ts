@@ -16,6 +16,8 @@ export interface JobDraft {
   /** Names of the faces that carry modules; the others stay bare. */
   carries: string[]
   covering: Covering | null
+  /** Eave above ground, mm: wind goes by it. */
+  eaveHeightMm: number | null
   /** Rafters' spacing, centre to centre, and the first one's centre from the eave's left end, mm. */
   spacingMm: number | null
   firstCentreMm: number | null
@@ -41,7 +43,7 @@ export function startedJob(draft: JobDraft, parts: StartingParts): Outcome<Job> 
   const faces = laid.value.map((one, i): Face => {
     const face = starterFace(`face-${i + 1}`, one.name, units, parts)
     return {
-      ...face, outline: one.outline, pitchDeg: one.pitchDeg, place: { ...face.place, ...one.place }, covering,
+      ...face, outline: one.outline, pitchDeg: one.pitchDeg, place: { ...face.place, ...one.place, ...(draft.eaveHeightMm === null ? {} : { eaveHeightMm: draft.eaveHeightMm }) }, covering,
       supports: supportsOf(draft, covering),
       array: { ...face.array, rowCount: draft.carries.includes(one.name) ? null : 0 },
     }
@@ -71,12 +73,15 @@ function supportsOf({ units, spacingMm, firstCentreMm }: JobDraft, covering: Cov
   return usual.kind === 'rafters' ? { ...usual, spacingMm: spacingMm ?? usualSpacingMm(units), firstCentreMm: firstCentreMm ?? usual.firstCentreMm } : usual
 }
 
-function assumedOf({ roof, covering, spacingMm, codes }: JobDraft, faces: Face[]): string[] {
+function assumedOf({ roof, covering, spacingMm, codes, eaveHeightMm }: JobDraft, faces: Face[]): string[] {
+  // A wing that nobody has measured leaves the faces round it open.
+  const wingOpen = roof.form === 'cross-gable' && [roof.wing.widthMm, roof.wing.outMm, roof.wing.atMm].includes(null)
   const onFaces = faces.flatMap(({ id }) => [
-    ...(roof.eaveMm === null ? [factKey(id, 'outline/eaveLengthMm')] : []),
-    ...(roof.slopeMm === null || (roof.reading !== 'slope' && roof.pitchDeg === null) ? [factKey(id, 'outline/slopeLengthMm')] : []),
+    ...(roof.eaveMm === null || wingOpen ? [factKey(id, 'outline/eaveLengthMm')] : []),
+    ...(roof.slopeMm === null || wingOpen || (roof.reading !== 'slope' && roof.pitchDeg === null) ? [factKey(id, 'outline/slopeLengthMm')] : []),
     ...(roof.pitchDeg === null ? [factKey(id, 'pitchDeg')] : []),
-    ...(roof.azimuthDeg === null ? [factKey(id, 'place')] : []),
+    ...(roof.azimuthDeg === null ? [factKey(id, 'place/azimuthDeg')] : []),
+    ...(eaveHeightMm === null ? [factKey(id, 'place/eaveHeightMm')] : []),
     ...(covering === null ? [factKey(id, 'covering')] : []), factKey(id, 'covering/courses'),
     ...(spacingMm === null ? [factKey(id, 'supports')] : []),
   ])

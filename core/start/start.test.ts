@@ -11,10 +11,10 @@ import { blankRoof, facesOf, type JobDraft, type RoofDraft, setKey, slopeLengthF
 const inch = (n: number) => n * 25.4
 const us: Codes = { kind: 'us', building: '2021', electrical: '2020' }
 const blank: JobDraft = {
-  title: '6 Bosun Row', place: '', units: 'imperial', codes: { kind: 'unsaid' }, roof: blankRoof, carries: ['Front'], covering: null, spacingMm: null, firstCentreMm: null, wanted: null, loads: noPlaceLoads,
+  title: '6 Bosun Row', place: '', units: 'imperial', codes: { kind: 'unsaid' }, roof: blankRoof, carries: ['Front'], covering: null, eaveHeightMm: null, spacingMm: null, firstCentreMm: null, wanted: null, loads: noPlaceLoads,
 }
 const said: JobDraft = {
-  ...blank, codes: us, covering: { kind: 'coursed-shingle', exposureMm: inch(5.625), firstCourseMm: inch(5.625) }, spacingMm: inch(24), wanted: 14,
+  ...blank, codes: us, covering: { kind: 'coursed-shingle', exposureMm: inch(5.625), firstCourseMm: inch(5.625) }, spacingMm: inch(24), wanted: 14, eaveHeightMm: inch(110),
   roof: { ...blankRoof, eaveMm: inch(412), slopeMm: inch(205), pitchDeg: 26.565051177077994, azimuthDeg: 190 },
   loads: { ...noPlaceLoads, edition: 'us-2016', speedMs: 50, exposure: 'B', groundPa: 1000, riskCategory: 'II' },
 }
@@ -78,6 +78,15 @@ describe('a job as it is opened', () => {
     const job = started({ ...said, loads: { ...said.loads, [fact]: null } })
     expect(job.loads.rules).toEqual({ edition: 'none' })
     expect(stops(job).map(one => one.kind)).toEqual(['loads-asked'])
+  })
+  it.each(['eaveHeightMm', 'covering', 'spacingMm'] as const)('without %s says so, and is not clear', (fact) => {
+    const { findings } = plan(started({ ...said, [fact]: null }))
+    expect(findings.filter(one => one.assumed).map(one => one.kind)).toContain(fact === 'spacingMm' ? 'rafter-guess' : 'assumed')
+  })
+  it('a wing that nobody measured leaves the lengths open', () => {
+    const wing = { widthMm: inch(160), outMm: inch(60), atMm: inch(200), pitchDeg: null }
+    const open = (values: Partial<typeof wing>) => plan(started({ ...said, roof: { ...said.roof, form: 'cross-gable', wing: { ...wing, ...values } as RoofDraft['wing'] } })).findings.some(one => one.kind === 'assumed')
+    expect([open({}), open({ outMm: null as unknown as number })]).toEqual([false, true])
   })
   it('2024 goes with ASCE 7-22 and waits for an engineer’s pressures', () => {
     const job = started({ ...said, codes: { ...us, building: '2024' } as Codes })

@@ -7,9 +7,9 @@ import type { SurveyLayout } from './layout'
 
 /** Facts of the survey that a tape or an eye gives; what the face is fixed to has a rung of its own. */
 type SurveyFact = Exclude<AssumableFact, 'supports' | 'covering/courses'>
-const surveyFacts: SurveyFact[] = ['outline/eaveLengthMm', 'outline/slopeLengthMm', 'pitchDeg', 'covering', 'place']
+const surveyFacts: SurveyFact[] = ['outline/eaveLengthMm', 'outline/slopeLengthMm', 'pitchDeg', 'place/eaveHeightMm', 'covering', 'place/azimuthDeg']
 
-const names: Record<SurveyFact, string> = { 'outline/eaveLengthMm': 'the eave', 'outline/slopeLengthMm': 'the slope', 'pitchDeg': 'the pitch', 'covering': 'the covering', 'place': 'which way it faces' }
+const names: Record<SurveyFact, string> = { 'outline/eaveLengthMm': 'the eave', 'outline/slopeLengthMm': 'the slope', 'pitchDeg': 'the pitch', 'place/eaveHeightMm': 'the eave above ground', 'covering': 'the covering', 'place/azimuthDeg': 'which way it faces' }
 
 /** How an assumed fact stands meanwhile. */
 function standsAt(fact: SurveyFact, { outline, pitchDeg, covering, place }: Face, { units }: Job): string {
@@ -19,7 +19,8 @@ function standsAt(fact: SurveyFact, { outline, pitchDeg, covering, place }: Face
     case 'outline/slopeLengthMm': return formatLength(up.toMm - up.fromMm, units)
     case 'pitchDeg': return formatPitch(pitchDeg, units)
     case 'covering': return coveringNames[covering.kind].toLowerCase()
-    case 'place': return formatDirection(place.azimuthDeg)
+    case 'place/azimuthDeg': return formatDirection(place.azimuthDeg)
+    case 'place/eaveHeightMm': return formatLength(place.eaveHeightMm, units)
   }
 }
 
@@ -28,7 +29,7 @@ export function assumed(ask: FindingAsk<SurveyLayout>): DraftFinding[] {
   const { job, face } = ask
   const open = assumedOn(job, face).filter((fact): fact is SurveyFact => (surveyFacts as string[]).includes(fact))
   // Which way a face looks moves no module.
-  const moves = open.filter(fact => fact !== 'place')
+  const moves = open.filter(fact => fact !== 'place/azimuthDeg')
   if (face.array.rowCount === 0 || !moves.length) return []
   return [{
     ...onFace(ask, 'survey', 'assumed'), severity: 'stop', assumed: true,

@@ -406,7 +406,7 @@ const halyardClose = job(starterJob('9 Halyard Close', 'Saltmarsh Haven', 'imper
 
 /** Not begun: a starter face and nothing measured yet. */
 const lampStart = startedJob({
-  title: 'Lamp Steps 8', place: 'Brackwater', units: 'metric', codes: { kind: 'european' }, roof: blankRoof, carries: ['Front'], covering: null, spacingMm: null, firstCentreMm: null, wanted: null, loads: noPlaceLoads,
+  title: 'Lamp Steps 8', place: 'Brackwater', units: 'metric', codes: { kind: 'european' }, roof: blankRoof, carries: ['Front'], covering: null, eaveHeightMm: null, spacingMm: null, firstCentreMm: null, wanted: null, loads: noPlaceLoads,
 }, { ...metricParts, mountId: 'windlass-tile-hook' })
 if (!lampStart.ok) throw new Error(lampStart.problem)
 const lampSteps = lampStart.value

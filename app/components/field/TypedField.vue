@@ -31,9 +31,14 @@ watch(() => shown, (next) => {
   problem.value = ''
 })
 
+const root = useTemplateRef('root')
+/** What was taken last: the plan takes its time, and leaving the field must not take it again. */
+let taken: string | null = null
+/** So long a figure that was taken stands as it was typed where nothing comes of it, as for the same figure written another way. */
+const SETTLES_MS = 700
 /** @param confirms Enter was pressed: a figure that is only assumed stands as read from then on */
 function take(confirms = false) {
-  if (text.value === shown && !(confirms && assumed)) {
+  if ((text.value === shown || text.value === taken) && !(confirms && assumed)) {
     typing.value = false
     problem.value = ''
     return
@@ -41,8 +46,17 @@ function take(confirms = false) {
   const outcome = commit(text.value)
   typing.value = !outcome.ok
   problem.value = outcome.ok ? '' : outcome.problem
-  // The same value written another way is shown the usual way again.
-  if (outcome.ok) nextTick(() => text.value = shown)
+  if (!outcome.ok) return
+  taken = text.value
+  setTimeout(() => {
+    if (!typing.value) text.value = shown
+    taken = null
+  }, SETTLES_MS)
+}
+/** Enter takes the figure and leaves the field, so that undo and the ladder's keys work; Tab goes on from there. */
+function enter() {
+  take(true)
+  if (!problem.value) root.value?.focus()
 }
 
 function giveUp() {
@@ -53,7 +67,11 @@ function giveUp() {
 </script>
 
 <template>
-  <div class="border-b border-dotted border-graphite-300 py-1">
+  <div
+    ref="root"
+    tabindex="-1"
+    class="border-b border-dotted border-graphite-300 py-1 outline-none"
+  >
     <div class="flex items-center justify-between gap-3">
       <label
         :for="id"
@@ -82,7 +100,7 @@ function giveUp() {
         :ui="{ base: wide ? 'font-medium' : 'text-right font-medium' }"
         @input="typing = true"
         @change="take()"
-        @keydown.enter="take(true)"
+        @keydown.enter="enter"
         @keydown.escape.stop="giveUp"
         @focus="($event.target as HTMLInputElement).select()"
       />

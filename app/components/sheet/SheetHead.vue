@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Job } from '#core/job'
+import { codesName, type Job } from '#core/job'
 
 /** What a printed sheet must say of itself. */
 defineProps<{ title: string, job: Job, version: number, updatedAt: string }>()
@@ -13,7 +13,9 @@ defineProps<{ title: string, job: Job, version: number, updatedAt: string }>()
           {{ title }}
         </h2>
         <p class="text-[15px]">
-          {{ job.title }}{{ job.place ? `, ${job.place}` : '' }}. As of change {{ version }}, {{ new Date(updatedAt).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' }) }}
+          {{ job.title }}{{ job.place ? `, ${job.place}` : '' }}. As of change {{ version }}, {{ new Date(updatedAt).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' }) }}<template v-if="job.codes.kind !== 'unsaid'">
+            . By {{ codesName(job.codes) }}
+          </template>
         </p>
       </div>
       <div class="no-print flex gap-2">

@@ -1,12 +1,16 @@
 <script setup lang="ts">
 import { v4 as newId } from 'uuid'
-import { type FacePlace, starterFace } from '#core/job'
+import { type FacePlace, factKey, starterFace } from '#core/job'
 import { type Outcome, refused } from '#core/outcome'
 import { formatDirection, parseDirection, windName } from '#core/units'
 
 /** The whole roof: its faces from above, where this one lies, and ways to get more of them. */
 const { job, face, units, commit, chooseFace, isAssumed } = useFace()
-const setPlace = (values: Partial<FacePlace>) => commit(faceEdit(face.value.id, { place: { ...face.value.place, ...values } }))
+/** One reading of where it lies: the others stay assumed until they are read too. */
+const setPlace = (values: Partial<FacePlace>) => commit({ type: 'batch', edits: [
+  { type: 'set-face', faceId: face.value.id, values: { place: { ...face.value.place, ...values } } },
+  { type: 'set-assumed', keys: (['azimuthDeg', 'eaveHeightMm'] as const).filter(key => key in values).map(key => factKey(face.value.id, `place/${key}`)), assumed: false },
+] })
 
 function setAzimuth(text: string): Outcome<unknown> {
   const direction = parseDirection(text)
@@ -115,7 +119,7 @@ const fileAsked = useOpened(asksFile)
     label="Faces"
     :hint="`${windName(face.place.azimuthDeg)}; degrees from north`"
     :shown="formatDirection(face.place.azimuthDeg)"
-    :assumed="isAssumed('place')"
+    :assumed="isAssumed('place/azimuthDeg')"
     :commit="setAzimuth"
   />
   <FieldMeasureField
@@ -128,6 +132,7 @@ const fileAsked = useOpened(asksFile)
   />
   <FieldLengthField
     label="Eave above ground"
+    :assumed="isAssumed('place/eaveHeightMm')"
     :mm="face.place.eaveHeightMm"
     :units="units"
     :commit="mm => setPlace({ eaveHeightMm: mm! })"

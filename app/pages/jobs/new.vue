@@ -117,6 +117,14 @@ async function openIt() {
               :units="units"
               :commit="setRoof"
             />
+            <FieldLengthField
+              label="Eave above ground"
+              hint="wind goes by it"
+              :mm="draft.eaveHeightMm"
+              :units="units"
+              optional
+              :commit="mm => set({ eaveHeightMm: mm })"
+            />
           </section>
           <section>
             <h2 class="slip-title">

@@ -3,7 +3,7 @@ import { type Face, faceWords, type Job, jobSchema, jobWords, siteFactWords } fr
 import { editKind } from './kind'
 
 /** Facts of a face that a new job stands at a usual size until somebody reads them, by their keys below the face's own. */
-export const assumableOnFace = ['outline/eaveLengthMm', 'outline/slopeLengthMm', 'pitchDeg', 'place', 'covering', 'covering/courses', 'supports'] as const
+export const assumableOnFace = ['outline/eaveLengthMm', 'outline/slopeLengthMm', 'pitchDeg', 'place/azimuthDeg', 'place/eaveHeightMm', 'covering', 'covering/courses', 'supports'] as const
 export type AssumableFact = typeof assumableOnFace[number]
 /** Key of a face's fact, as edits touch it. */
 export const factKey = (faceId: string, fact: AssumableFact): string => `face ${faceId}/${fact}`

@@ -18,7 +18,8 @@ function tells(touched: string, key: string): boolean {
  */
 export function settled(job: Pick<Job, 'assumed'>, edit: Edit): Edit {
   const steps: PlainEdit[] = edit.type === 'batch' ? edit.edits : [edit]
-  const said = new Set(steps.flatMap(one => one.type === 'set-assumed' ? one.keys.map(groupOf) : []))
+  // Who says of an outline or a lie which reading it is, says it of no other.
+  const said = new Set(steps.some(one => one.type === 'set-assumed') ? touches(edit).filter(key => /\/(outline|place)$/.test(key)) : [])
   const touched = touches(edit)
   const keys = job.assumed.filter(key => !said.has(groupOf(key)) && touched.some(one => tells(one, key)))
   return keys.length ? { type: 'batch', edits: [...steps, { type: 'set-assumed', keys, assumed: false }] } : edit
