@@ -174,7 +174,8 @@ test('every worked-out figure of the rails opens its own working where it stands
 
 test('the head keeps its height from job to job, and thirteen rungs stand in 800 px', async ({ page }) => {
   const heights: number[] = []
-  for (const { id } of demoJobs) {
+  // One face and several, short names and long, on both tapes.
+  for (const { id } of demoJobs.filter((_, i) => i % 3 === 0)) {
     await openStage(page, id, 'rows')
     heights.push((await page.locator('header').first().boundingBox())!.height)
   }
