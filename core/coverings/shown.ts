@@ -1,6 +1,7 @@
 import { intersect, type Interval, stretchesAt, stretchesUp } from '../geometry'
 import { shape } from '../trade'
 import type { CoveringLayout } from './layout'
+import { coveringWorkings } from './workings'
 import type { FaceShown, Ask, Layer, Shape } from '../trade'
 
 /** Lower edges of the courses as far as they lie on the face, and where units meet. */
@@ -29,4 +30,5 @@ function jointShapes({ joints, shape: { region } }: CoveringLayout): Shape[] {
 /** What of it is drawn, taken hold of and worked out before eyes. */
 export const coveringShown = {
   layers: [courses],
+  workings: ({ face, plan }) => coveringWorkings(face, plan.courses.length),
 } satisfies FaceShown<CoveringLayout>

@@ -1,3 +1,5 @@
+import { count } from '../units'
+import type { Working } from '../working'
 import { onFace } from '../rails'
 import { sentenceCase, shape } from '../trade'
 import type { FixingsLayout } from './layout'
@@ -39,8 +41,23 @@ function onRail({ plan }: Fixed, r: number): Selectable {
   }
 }
 
+/** Fixings of all rails, and what they share. */
+function totalWorkings({ rails, fixings }: FixingsLayout): Working[] {
+  if (!rails.length) return []
+  const on = new Map<string, number>()
+  for (const { member } of fixings.rails.flatMap(rail => rail.fixings)) on.set(member, (on.get(member) ?? 0) + 1)
+  return [{
+    what: 'Fixings of the face', formula: 'Σ of its rails', values: fixings.rails.map((rail, r) => ({ symbol: String(rails[r]!.number), what: `rail ${rails[r]!.number}`, value: count(rail.fixings.length, 'fixings') })),
+    result: count(fixings.total, 'fixings'), source: fixings.fewestProved ? 'Fewest for this pattern, by exact search of every rail' : 'Fewest that were found for this pattern', basis: fixings.fewestProved ? 'solved exactly' : 'best of those tried',
+  }, {
+    what: 'Supports that share the fixings', formula: 'different ones that carry any', values: [...on].map(([member, n]) => ({ symbol: '', what: member, value: count(n, n === 1 ? 'fixing' : 'fixings') })),
+    result: count(fixings.membersUsed, 'supports'), source: fixings.spreadProved ? 'The most possible with that many fixings' : 'The most that was found with that many fixings', basis: fixings.spreadProved ? 'solved exactly' : 'best of those tried',
+  }]
+}
+
 /** What of it is drawn, taken hold of and worked out before eyes. */
 export const fixingsShown = {
   layers: [crosses],
+  workings: ({ plan }) => totalWorkings(plan),
   selectable: ask => [...ask.plan.rails.map((_, r) => onRail(ask, r)), ...ask.plan.fixings.rails.flatMap((rail, r) => rail.fixings.map((_, i) => oneFixing(ask, r, i)))],
 } satisfies FaceShown<FixingsLayout>

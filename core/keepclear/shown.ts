@@ -1,4 +1,5 @@
 import { areaMm2, bounds } from '../geometry'
+import { length } from '../units'
 import type { Working } from '../working'
 import type { Obstruction } from '../job'
 import { isAcross, sentenceCase, shape, signOf } from '../trade'
@@ -70,13 +71,19 @@ function oneObstruction({ face }: Ask<KeepClearLayout>, { id, kind, round, xMm, 
   }
 }
 
+const faceWorking = ({ shape: { region } }: KeepClearLayout): Working => ({
+  what: 'Area of the face', formula: 'A = ½ |Σ (xᵢ yᵢ₊₁ − xᵢ₊₁ yᵢ)|',
+  values: region[0]!.flatMap((point, i) => [{ symbol: `x${i + 1}`, what: 'along the eave', value: length(point.x) }, { symbol: `y${i + 1}`, what: 'up the slope', value: length(point.y) }]),
+  result: { kind: 'area', mm2: areaMm2(region) }, source: 'The shoelace formula over the corners, in the face’s own plane', basis: 'arithmetic',
+})
+
 /** What is left of a face once every strip has taken its own. */
 function leftWorking({ shape: { region }, strips: taken, region: left }: KeepClearLayout): Working {
   const area = (mm2: number) => ({ kind: 'area' as const, mm2 })
   return {
     what: 'Left for modules', formula: 'A − Σ what is kept clear, where strips lie over each other counted once',
     values: [
-      { symbol: 'A', what: 'the face', value: area(areaMm2(region)) },
+      { symbol: 'A', what: 'the face', value: area(areaMm2(region)), from: 'Area of the face' },
       ...taken.filter(one => one.takesMm2 > 1000).map((one, i) => ({ symbol: `−${i + 1}`, what: `${one.of}: ${one.rule}`, value: area(one.takesMm2) })),
     ],
     result: area(areaMm2(left)), source: 'Areas of the outline as surveyed and of the strips cut to it', basis: 'arithmetic',
@@ -86,6 +93,6 @@ function leftWorking({ shape: { region }, strips: taken, region: left }: KeepCle
 /** What of it is drawn, taken hold of and worked out before eyes. */
 export const keepClearShown = {
   layers: [strips, usableRegion, obstructions],
-  workings: ({ plan }) => [leftWorking(plan)],
+  workings: ({ plan }) => [leftWorking(plan), faceWorking(plan)],
   selectable: ask => [...ask.face.obstructions.map(one => oneObstruction(ask, one)), usable(ask)],
 } satisfies FaceShown<KeepClearLayout>

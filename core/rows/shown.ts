@@ -1,3 +1,5 @@
+import { length } from '../units'
+import type { Working } from '../working'
 import { rectangle } from '../geometry'
 import { type Edit, plainRow } from '../job'
 import { isAcross, pushBy, shape, signOf } from '../trade'
@@ -82,9 +84,18 @@ function allRows(ask: RowsAsk): Selectable {
   }
 }
 
+/** How far all rows may move together. */
+const slackWorkings = ({ rows: { rows, slack } }: RowsLayout): Working[] => slack
+  ? [{
+      what: 'Room to move the array', formula: 'of every run the room beside it; of all the least',
+      values: rows.flatMap(row => row.blocks.flatMap(block => block.free ? [{ symbol: '←', what: `row ${row.index + 1}, left`, value: length(block.leftMm - block.free.fromMm) }, { symbol: '→', what: `row ${row.index + 1}, right`, value: length(block.free.toMm - block.rightMm) }] : [])),
+      result: length(slack.toMm - slack.fromMm), source: 'Runs in the stretches that are left beside what is kept clear', basis: 'arithmetic',
+    }]
+  : []
+
 /** What of it is drawn, taken hold of and worked out before eyes. */
 export const rowsShown = {
   layers: [modules],
   selectable: ask => [allRows(ask), ...ask.plan.rows.rows.map(row => oneRow(ask, row)), ...allModules(ask)],
-  workings: ({ plan }) => plan.rows.rows.slice(0, 1).map(row => row.working),
+  workings: ({ plan }) => [...plan.rows.rows.slice(0, 1).map(row => row.working), ...slackWorkings(plan)],
 } satisfies FaceShown<RowsLayout>

@@ -3,6 +3,7 @@ import { isAcross, shape, signOf } from '../trade'
 import type { SupportsLayout } from './layout'
 import type { SupportState } from './places'
 import { type Rafter, rafterAt } from './rafter'
+import { supportWorkings } from './workings'
 import type { FaceShown, Ask, Layer, Selectable, TapePlace, Tone } from '../trade'
 
 const tones: Record<SupportState, Tone> = { proved: 'plain', inferred: 'inferred', guessed: 'guessed' }
@@ -82,5 +83,6 @@ const oneRafter = ({ face }: Ask<SupportsLayout>, rafter: Rafter): Selectable =>
 /** What of it is drawn, taken hold of and worked out before eyes. */
 export const supportsShown = {
   layers: [drawn, under],
+  workings: ({ plan }) => supportWorkings(plan.supports),
   selectable: ask => [{ ref: { kind: 'rafters' }, name: 'What it is fixed to', stage: 'rafters', places: () => allPlaces(ask.plan) }, ...ask.plan.supports.rafters.map(rafter => oneRafter(ask, rafter))],
 } satisfies FaceShown<SupportsLayout>

@@ -172,6 +172,35 @@ test('every worked-out figure of the rails opens its own working where it stands
   }
 })
 
+for (const [n, title] of [[4, '5 Net Loft Row'], [6, 'Oakum Shed 2']] as const) {
+  test(`${title}: no figure of a slip that says it was worked out has nothing behind it`, async ({ page }) => {
+    await openStage(page, demoJobs[n]!.id, 'survey')
+    let opened = 0
+    const everyFigure = async () => {
+      const figures = page.locator('button[title^="How it comes about"]')
+      for (let i = 0; i < Math.min(12, await figures.count()); i++) {
+        await figures.nth(i).focus()
+        await page.keyboard.press('.')
+        await expect(page.getByRole('dialog').getByRole('article'), await figures.nth(i).innerText()).toHaveCount(1)
+        expect(await page.getByRole('dialog').innerText()).not.toMatch(/NaN|undefined|Infinity/)
+        await page.keyboard.press('Escape')
+        await expect(page.getByRole('dialog')).toHaveCount(0)
+        opened++
+      }
+    }
+    for (const stage of ['survey', 'rafters', 'keep-clear', 'rows', 'rails'] as const) {
+      await toStage(page, stage)
+      const tabs = page.getByRole('complementary').getByRole('tab')
+      await everyFigure()
+      for (let t = 1; t < await tabs.count(); t++) {
+        await tabs.nth(t).click()
+        await everyFigure()
+      }
+    }
+    expect(opened).toBeGreaterThan(12)
+  })
+}
+
 test('the head keeps its height from job to job, and thirteen rungs stand in 800 px', async ({ page }) => {
   const heights: number[] = []
   // One face and several, short names and long, on both tapes.

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { coverWorkings } from '#core/keepclear'
 import { type KeepClearRules, type KeepClearValues, type RidgeChoice, type RuleSetId, rulesOf, ruleSets, ruleSetTable } from '#core/job'
 import type { Outcome } from '#core/outcome'
 import { formatPitch, parsePitch } from '#core/units'
@@ -150,12 +151,18 @@ const planeNames = computed(() => plan.value.roof.planes.map(i => job.value.face
       />
     </svg>
     <dl>
-      <SlipLine label="Of the surveyed roof">
+      <SlipLine
+        label="Of the surveyed roof"
+        working="Covered share of the roof"
+        :given="coverWorkings(cover)"
+      >
         {{ percent(cover.share) }}
       </SlipLine>
       <SlipLine
         v-if="usesShare && rules.ruleSet !== 'plain'"
         label="Left to the step"
+        working="Left to the step"
+        :given="coverWorkings(cover)"
         :bad="cover.share > cover.limit"
       >
         {{ percent(Math.max(0, cover.limit - cover.share)) }}; a module is {{ percent(cover.oneMore) }}

@@ -13,7 +13,10 @@ const faceMm2 = computed(() => areaMm2(facePlan.value.shape.region))
 
 <template>
   <dl>
-    <SlipLine label="Face">
+    <SlipLine
+      label="Face"
+      working="Area of the face"
+    >
       {{ area(faceMm2) }}
     </SlipLine>
   </dl>
@@ -28,7 +31,7 @@ const faceMm2 = computed(() => areaMm2(facePlan.value.shape.region))
           :mm="strip.depthMm"
           :units="units"
         /></template></span>
-        <b class="whitespace-nowrap">{{ area(strip.takesMm2) }}</b>
+        <b class="whitespace-nowrap"><WorkingFigure what="Left for modules">{{ area(strip.takesMm2) }}</WorkingFigure></b>
       </span>
       <span class="block text-[13px] text-muted">{{ strip.rule }}</span>
     </li>

@@ -50,6 +50,7 @@ const onTimber = computed(() => face.value.supports.kind === 'rafters' || face.v
     <dl v-if="hold">
       <SlipLine
         label="Thread that bites"
+        working="Withdrawal of a fixing’s screws"
         :bad="hold.tooShort"
       >
         <FieldLengthText

@@ -48,7 +48,10 @@ function addOffcut(text: string) {
     >
       {{ facePlan.sticks.sticks.length }}, {{ facePlan.sticks.splices.length }} splices
     </SlipLine>
-    <SlipLine label="Cost of sticks and splices">
+    <SlipLine
+      label="Cost of sticks and splices"
+      working="Sticks of rail"
+    >
       {{ money(facePlan.sticks.cost) }}{{ facePlan.sticks.proved ? ', the least' : '' }}
     </SlipLine>
   </dl>

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import type { Ref as FaceRef } from '#core/trade'
+import type { Working } from '#core/working'
 
 /** A named figure of the slip. Where its working is named it opens there. */
-const { label, bad = false, working = '', about = null } = defineProps<{ label: string, bad?: boolean, /** What its working is of. */ working?: string, about?: FaceRef | null }>()
+const { label, bad = false, working = '', about = null, given = [] } = defineProps<{ label: string, bad?: boolean, /** What its working is of. */ working?: string, about?: FaceRef | null, given?: Working[] }>()
 </script>
 
 <template>
@@ -18,6 +19,7 @@ const { label, bad = false, working = '', about = null } = defineProps<{ label: 
         v-if="working"
         :what="working"
         :about="about"
+        :given="given"
       >
         <slot />
       </WorkingFigure>

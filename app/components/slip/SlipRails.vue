@@ -160,10 +160,16 @@ const patternChoices = computed(() => (Object.keys(patternNames) as FixingPatter
       :commit="mm => set({ trimTailMm: mm! })"
     />
     <dl class="mt-3">
-      <SlipLine label="Fixings">
+      <SlipLine
+        label="Fixings"
+        working="Fixings of the face"
+      >
         {{ facePlan.fixings.total }}{{ facePlan.fixings.fewestProved ? ', fewest for this pattern' : '' }}
       </SlipLine>
-      <SlipLine :label="face.supports.kind === 'rafters' ? 'Rafters that share them' : 'Places that share them'">
+      <SlipLine
+        :label="face.supports.kind === 'rafters' ? 'Rafters that share them' : 'Places that share them'"
+        working="Supports that share the fixings"
+      >
         {{ facePlan.fixings.membersUsed }}{{ facePlan.fixings.spreadProved ? ', the most possible' : '' }}
       </SlipLine>
     </dl>

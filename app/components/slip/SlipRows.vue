@@ -283,7 +283,10 @@ const shownRows = computed(() => [...rows.value].reverse())
     v-if="facePlan.rows.slack"
     class="mt-3"
   >
-    <SlipLine label="The array may move">
+    <SlipLine
+      label="The array may move"
+      working="Room to move the array"
+    >
       <FieldLengthText
         :mm="-facePlan.rows.slack.fromMm"
         :units="units"

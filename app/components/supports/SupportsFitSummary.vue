@@ -13,6 +13,7 @@ const used = computed(() => fit.value?.checks.filter(check => !check.outlier).le
   >
     <SlipLine
       label="Hits that fit"
+      working="Hits that fit"
       :bad="used < fit.checks.length"
     >
       {{ used }} of {{ fit.checks.length }}
@@ -20,6 +21,7 @@ const used = computed(() => fit.value?.checks.filter(check => !check.outlier).le
     <SlipLine
       v-if="fit.spacing"
       label="Fitted spacing"
+      working="Fitted spacing"
     >
       <FieldLengthText
         :mm="fit.spacing.mm"
@@ -32,6 +34,7 @@ const used = computed(() => fit.value?.checks.filter(check => !check.outlier).le
     <SlipLine
       v-if="fit.lean"
       label="Lean, in each metre up"
+      working="Lean of the rafters"
     >
       <template v-if="fit.lean.skewed">
         <FieldLengthText
@@ -46,6 +49,7 @@ const used = computed(() => fit.value?.checks.filter(check => !check.outlier).le
     <SlipLine
       v-if="fit.kind === 'irregular'"
       label="Rafters hit"
+      working="Rafters hit"
     >
       {{ fit.rafters.length }}, nothing assumed between
     </SlipLine>

@@ -46,14 +46,21 @@ const set = (values: Partial<Spaced>) => commit(faceEdit(face.value.id, { suppor
     <SlipLine
       v-if="supports.kind === 'seams'"
       label="Seams on the face"
+      working="Seams on the face"
     >
       {{ facePlan.supports.seams.length }}
     </SlipLine>
     <template v-else>
-      <SlipLine label="Rows of screws">
+      <SlipLine
+        label="Rows of screws"
+        working="Rows of screws"
+      >
         {{ facePlan.supports.screws.rowsMm.length }}
       </SlipLine>
-      <SlipLine label="Screws in a row">
+      <SlipLine
+        label="Screws in a row"
+        working="Screws in a row"
+      >
         {{ facePlan.supports.screws.xMm.length }}
       </SlipLine>
     </template>

@@ -117,6 +117,7 @@ const perArea = computed(() => {
     <SlipLine
       v-if="covering.kind === 'slate'"
       label="Gauge"
+      working="Gauge of the covering"
     >
       <FieldLengthText
         :mm="slateGaugeMm(covering.lengthMm, covering.lapMm, covering.nailing)"
@@ -126,6 +127,7 @@ const perArea = computed(() => {
     <SlipLine
       v-if="courses"
       label="Courses to the top"
+      working="Courses to the top"
     >
       {{ facePlan.courses.length }}
     </SlipLine>
@@ -138,6 +140,7 @@ const perArea = computed(() => {
     <SlipLine
       v-if="perArea"
       label="Units"
+      working="Units by area"
     >
       {{ perArea }}
     </SlipLine>

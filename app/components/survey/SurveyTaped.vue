@@ -119,22 +119,32 @@ const lengthsTaped = computed(() => tapedLengths(outline).length)
     />
   </div>
   <dl>
-    <SlipLine label="Lengths taped">
+    <SlipLine
+      label="Lengths taped"
+      working="Lengths taped"
+    >
       {{ lengthsTaped }}, {{ 2 * outline.sides.length - 3 }} needed
     </SlipLine>
     <SlipLine
       v-if="adjusted?.kind === 'adjusted' && adjusted.adjustment.redundancy > 0"
       label="Misclosure"
+      working="Misclosure"
     >
       <FieldLengthText
         :mm="adjusted.adjustment.misclosureMm"
         :units="units"
       />
     </SlipLine>
-    <SlipLine label="Angle at A, at B">
+    <SlipLine
+      label="Angle at A, at B"
+      working="Angle at A"
+    >
       {{ square.leftDeg.toFixed(1) }}°, {{ square.rightDeg.toFixed(1) }}°
     </SlipLine>
-    <SlipLine label="Left edge leans right">
+    <SlipLine
+      label="Left edge leans right"
+      working="Lean of the left edge"
+    >
       <FieldLengthText
         :mm="square.leanMm"
         :units="units"

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { workingsFor } from '#core/hand'
 import type { Ref as FaceRef } from '#core/trade'
+import type { Working } from '#core/working'
 
 /** The working of a figure, beside it. */
-const { what, about, at } = defineProps<{ what: string, about: FaceRef | null, /** Where it stands. */ at: HTMLElement }>()
+const { what, about, given, at } = defineProps<{ what: string, about: FaceRef | null, given: Working[], /** Where it stands. */ at: HTMLElement }>()
 const open = defineModel<boolean>('open', { required: true })
 const { job, face, facePlan, units, selection } = useFace()
-const all = computed(() => open.value ? workingsFor({ job: job.value, face: face.value, plan: facePlan.value }, about ?? selection.value) : [])
+const all = computed(() => open.value ? [...given, ...workingsFor({ job: job.value, face: face.value, plan: facePlan.value }, about ?? selection.value)] : [])
 const working = computed(() => all.value.find(one => one.what === what) ?? all.value.find(one => one.what.startsWith(what)) ?? null)
 </script>
 
