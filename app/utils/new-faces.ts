@@ -1,5 +1,5 @@
 import { v4 as newId } from 'uuid'
-import { type Edit, type Face, type PlainEdit, starterFace, type Supports } from '#core/job'
+import { type AssumableFact, assumedOn, type Edit, type Face, factKey, type Job, type PlainEdit, starterFace, type Supports } from '#core/job'
 import type { LaidFace } from '#core/roof'
 import type { UnitSystem } from '#core/units'
 
@@ -26,8 +26,22 @@ export function faceLike(like: Face, laid: LaidFace, units: UnitSystem): Face {
   }
 }
 
-/** One change that puts new faces after those that are there, or in their place. */
-export function facesEdit(present: Face[], faces: Face[], replace: boolean): Edit {
+/** What new faces take over from another face of the house, and with it whether anybody has read it. */
+const takenOver: AssumableFact[] = ['covering', 'covering/courses', 'supports', 'place/eaveHeightMm']
+
+/** The doubts of new faces: those of what they take over, and facts of their own that nobody has read. */
+export const doubtsOf = (job: Pick<Job, 'assumed'>, like: Face, faces: Face[], unread: AssumableFact[]): PlainEdit[] => {
+  const facts = [...new Set([...assumedOn(job, like).filter(fact => takenOver.includes(fact)), ...unread])]
+  return facts.length ? [{ type: 'set-assumed', keys: faces.flatMap(face => facts.map(fact => factKey(face.id, fact))), assumed: true }] : []
+}
+
+/**
+ * One change that puts new faces after those that are there, or in their place.
+ * @param like the face that they took their covering, supports and parts from
+ * @param unread facts of their own that nobody has read
+ */
+export function facesEdit(job: Pick<Job, 'assumed' | 'faces'>, like: Face, faces: Face[], replace: boolean, unread: AssumableFact[] = []): Edit {
+  const present = job.faces
   const adds = faces.map((face, i): PlainEdit => ({ type: 'add-face', at: present.length + i, face }))
-  return { type: 'batch', edits: [...adds, ...(replace ? present.map((face): PlainEdit => ({ type: 'remove-face', faceId: face.id })) : [])] }
+  return { type: 'batch', edits: [...adds, ...doubtsOf(job, like, faces, unread), ...(replace ? present.map((face): PlainEdit => ({ type: 'remove-face', faceId: face.id })) : [])] }
 }

@@ -22,5 +22,11 @@ const countRows = (catalogue: Catalogue, rules: KeepClearRules): CountFace => (f
   })
 }
 
+/** Modules that a roof's rows hold under claims that are given for each face, nothing chosen anew. */
+export const modulesUnder = (job: Job, catalogue: Catalogue, clears: FaceClear[]): number => {
+  const count = countRows(catalogue, job.keepClear)
+  return job.faces.reduce((sum, face, i) => sum + count(face, clears[i]!).modules, 0)
+}
+
 /** What the keep-clear rules come to over a job's whole roof. */
 export const roofClearOf = (job: Job, catalogue: Catalogue): RoofClear => clearRoof(job, countRows(catalogue, job.keepClear))

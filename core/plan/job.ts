@@ -3,7 +3,7 @@ import { applyEdit, type Edit, type Face, faceOf, type Job } from '../job'
 import type { RoofClear } from '../keepclear'
 import { memoryOf } from '../memory'
 import { bySeverity, type Cure, type Finding, mergedParts } from '../trade'
-import { roofClearOf } from './clear'
+import { modulesUnder, roofClearOf } from './clear'
 import { finishFace, type LaidOut, layOut, placesOf, planFace } from './face'
 import { faceFindings, jobFindings, type KnownDraft } from './findings'
 import type { FacePlan, Plan } from './layout'
@@ -83,7 +83,8 @@ function draftPlan(job: Job, catalogue: Catalogue, before: Draft | null): Draft 
     return { ...draft, face }
   })
   const whole = jobFindings({
-    job, catalogue, roof, faces: faces.map(({ face, layout }) => ({ face, plan: layout })), modulesAfter: edit => roofClearOf(applyEdit(job, edit), catalogue).modules,
+    job, catalogue, roof, faces: faces.map(({ face, layout }) => ({ face, plan: layout })), trial: before !== null,
+    modulesWith: (edits, relaxed = clear => clear) => modulesUnder(edits.reduce<Job>(applyEdit, job), catalogue, roof.faces.map(relaxed)),
   })
   return { job, roof, faces, findings: [...whole, ...faces.flatMap(one => one.findings)] }
 }

@@ -55,7 +55,7 @@ export interface RowsPlan {
  * Fills a region with rows from its lower edge up, every stretch of each strip that holds a module. The longest run stands in
  * the middle of its stretch unless the array has been shifted (an array that nobody shifted stands in the middle here; where it
  * stands best is a matter of its fixings); the others stand by the array's column rule.
- * @param most modules at the most: what is over goes from the top row down, so that the rows below stay whole
+ * @param most modules at the most: as few rows as hold them, of one length where that can be, else what is over goes from the top row down
  */
 export function fillRows(region: Region, array: ArrayRules, parts: Pick<ChosenParts, 'module' | 'clamps'>, most: number | null = null): RowsPlan {
   const columnGapMm = array.columnGapMm ?? parts.clamps.gapMm

@@ -1,16 +1,22 @@
 import { type Edit, type Face, type Job, keepClearWords, type KeepClearRules, type PlainEdit, plainRow, type Setbacks } from '../job'
-import { obstructionNames } from '../keepclear'
+import { type FaceClear, obstructionNames } from '../keepclear'
 import { type Cure, type DraftFinding, type FindingAsk, type JobAsk, onJob, plural } from '../trade'
 import { count } from '../units'
 import type { RowsLayout } from './layout'
 
-/** The whole roof's rows, with how many modules would stand after an edit. */
-export type RoofRowsAsk = JobAsk<RowsLayout> & { roof: { modules: number, fits: number }, modulesAfter: (edit: Edit) => number }
+/** The whole roof's rows. */
+export type RoofRowsAsk = JobAsk<RowsLayout> & {
+  roof: { modules: number, fits: number }
+  /** Only a cure is being tried: nobody reads what a finding says. */
+  trial: boolean
+  /** How many modules the rows would hold after edits, and with claims on faces relaxed; pathways and ridge strip else stay as they were chosen. */
+  modulesWith: (edits: PlainEdit[], relaxed?: (clear: FaceClear) => FaceClear) => number
+}
 
 /** What takes room on the roof, most first, as many as are worth saying. */
 const MOST_REASONS = 4
 
-interface Room { what: string, edits: PlainEdit[] }
+interface Room { what: string, edits: PlainEdit[], relaxed?: (clear: FaceClear) => FaceClear }
 
 const carries = ({ array }: Face): boolean => array.rowCount !== 0
 
@@ -23,9 +29,9 @@ const setbackStrips: { what: string, values: Partial<Setbacks> }[] = [
   { what: 'the distance from walls', values: { wallMm: 0 } },
 ]
 /** Strips by the rules for the whole roof. */
-const ruleStrips: { what: string, values: Partial<KeepClearRules['values']> }[] = [
-  { what: 'the strip below the ridge', values: { ridgeNearMm: 0, ridgeFarMm: 0, coverShare: 1, coverShareSprinklers: 1 } },
-  { what: 'the pathways', values: { pathways: 'none' } },
+const ruleStrips: { what: string, values: Partial<KeepClearRules['values']>, relaxed?: Room['relaxed'] }[] = [
+  { what: 'the strip below the ridge', values: {}, relaxed: clear => ({ ...clear, ridgeMm: 0, most: null }) },
+  { what: 'the pathways', values: {}, relaxed: clear => ({ ...clear, pathways: [], straddles: [] }) },
   { what: 'the strips at hips and valleys', values: { hipValleyMm: 0 } },
   { what: 'the strip along every edge', values: { edgeMm: 0 } },
   { what: 'the way to an escape opening', values: { escapeMm: 0 } },
@@ -36,7 +42,7 @@ function rooms({ faces, keepClear }: Job): Room[] {
   const on = faces.filter(carries)
   const strips: Room[] = keepClear.ruleSet === 'plain'
     ? setbackStrips.map(({ what, values }) => ({ what, edits: on.map(face => ({ type: 'set-face', faceId: face.id, values: { setbacks: { ...face.setbacks, ...values } } })) }))
-    : ruleStrips.map(({ what, values }) => ({ what, edits: [{ type: 'set-keep-clear', values: { values: { ...keepClear.values, ...values } } }] }))
+    : ruleStrips.map(({ what, values, relaxed }) => ({ what, ...(relaxed ? { relaxed } : {}), edits: [{ type: 'set-keep-clear', values: { values: { ...keepClear.values, ...values } } }] }))
   const things = on.flatMap(face => face.obstructions.map((one): Room => ({
     what: `the ${obstructionNames[one.kind]}${on.length > 1 ? ` on ${face.name.toLowerCase()}` : ''}`,
     edits: [{ type: 'set-face', faceId: face.id, values: { obstructions: face.obstructions.filter(other => other.id !== one.id) } }],
@@ -57,11 +63,11 @@ const refilled = (faces: Face[]): PlainEdit[] => faces.filter(face => carries(fa
 
 /** Fewer modules stand than are wanted: what takes the room, and what would give some. */
 export function wantedShort(ask: RoofRowsAsk): DraftFinding[] {
-  const { job, roof, modulesAfter } = ask
+  const { job, roof, modulesWith, trial } = ask
   const { wanted, faces } = job
   if (wanted === null || roof.modules >= wanted) return []
-  const gains = rooms(job).map(room => ({ ...room, gain: modulesAfter(batch([unlimited, ...room.edits])) - roof.modules })).filter(room => room.gain > 0).sort((a, b) => b.gain - a.gain).slice(0, MOST_REASONS)
-  const bare = faces.filter(face => !carries(face)).map(face => ({ face, holds: modulesAfter(batch([unlimited, { type: 'set-array', faceId: face.id, values: { rowCount: null } }])) - roof.modules })).filter(one => one.holds > 0)
+  const gains = (trial ? [] : rooms(job)).map(room => ({ ...room, gain: modulesWith(room.edits, room.relaxed) - roof.modules })).filter(room => room.gain > 0).sort((a, b) => b.gain - a.gain).slice(0, MOST_REASONS)
+  const bare = (trial ? [] : faces.filter(face => !carries(face))).map(face => ({ face, holds: modulesWith([{ type: 'set-array', faceId: face.id, values: { rowCount: null } }]) - roof.modules })).filter(one => one.holds > 0)
   const taken = gains.length ? ` Without ${gains.map(({ what, gain }) => `${what} ${gain} more would stand`).join(', without ')}.` : ''
   const others = bare.length ? ` ${bare.map(({ face, holds }) => `${face.name}, bare now, would hold ${holds}`).join('; ')}.` : ''
   return [{

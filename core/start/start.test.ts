@@ -116,6 +116,21 @@ describe('a job as it is opened', () => {
   })
 })
 
+describe('what can’t be put aside in silence', () => {
+  it('loads that the adopted codes ask for: usual spans are a stop, not clear', () => {
+    const aside: Job = { ...started(said), loads: { ...started(said).loads, rules: { edition: 'none' }, place: noPlaceLoads } }
+    expect(stops(aside).map(one => one.kind)).toEqual(['loads-asked'])
+  })
+  it('three hits on one rafter are one rafter found', () => {
+    const job = started(said)
+    const with3 = (xs: number[]): Job => ({ ...job, faces: job.faces.map(face => face.supports.kind === 'rafters'
+      ? { ...face, supports: { ...face.supports, hits: xs.map((xMm, i) => ({ id: `h${i}`, xMm, yMm: 400 + 300 * i, state: 'pilot-hit' as const, use: 'rafter' as const })) } }
+      : face) })
+    const guess = (xs: number[]) => plan(with3(xs)).findings.some(one => one.kind === 'rafter-guess')
+    expect([guess([inch(36), inch(36) + 3, inch(36) - 4]), guess([inch(36), inch(60) + 3, inch(132) - 4])]).toEqual([true, false])
+  })
+})
+
 describe('what a reading settles', () => {
   const job = started(blank)
   const keysAfter = (edit: Parameters<typeof settled>[1]) => applyEdit(job, settled(job, edit)).assumed

@@ -2,18 +2,23 @@ import { factKey, type RafterSupports } from '../job'
 import { readingAlong, shapeOf } from '../roof'
 import { type DraftFinding, type FindingAsk, onFace, writer } from '../trade'
 import type { SupportsLayout } from './layout'
+import { type Rafter, rafterAt } from './rafter'
 
 /** So many rafters found make a row that is more than a guess (common practice). */
 const ENOUGH_FOUND = 3
 
-/** Rafters that somebody has found: numbered finds, and hits that are not set aside or misses. */
-const foundOf = ({ found, hits }: RafterSupports): number => found.length + hits.filter(hit => hit.use !== 'set-aside' && hit.state !== 'pilot-miss').length
+/** Different rafters that somebody has found: numbered finds, and those nearest to hits that are not set aside or misses. */
+function foundOf({ found, hits }: RafterSupports, rafters: Rafter[]): number {
+  const nearest = ({ xMm, yMm }: RafterSupports['hits'][number]) => rafters.reduce((best, one) => Math.abs(rafterAt(one, yMm) - xMm) < Math.abs(rafterAt(best, yMm) - xMm) ? one : best).number
+  const used = rafters.length ? hits.filter(hit => hit.use !== 'set-aside' && hit.state !== 'pilot-miss') : []
+  return new Set([...found.map(one => one.rafter), ...used.map(nearest)]).size
+}
 
 /** Rafters at a nominal spacing: what to probe first, and what stands on every sheet until they are found. */
 export function rafterGuess(ask: FindingAsk<SupportsLayout>): DraftFinding[] {
   const { job, face, plan } = ask
   const { supports } = face
-  if (supports.kind !== 'rafters' || face.array.rowCount === 0 || foundOf(supports) >= ENOUGH_FOUND) return []
+  if (supports.kind !== 'rafters' || face.array.rowCount === 0 || foundOf(supports, plan.supports.rafters) >= ENOUGH_FOUND) return []
   const { rafters } = plan.supports
   if (!rafters.length) return []
   const say = writer(ask)
@@ -24,6 +29,6 @@ export function rafterGuess(ask: FindingAsk<SupportsLayout>): DraftFinding[] {
   const unread = job.assumed.includes(factKey(face.id, 'supports'))
   return [{
     ...onFace(ask, 'rafters', 'rafter-guess'), severity: 'caution', about: { kind: 'rafters' }, onSheets: true, ...(unread ? { assumed: true as const } : {}),
-    sentence: `Rafters of ${face.name.toLowerCase()} are assumed every ${say(supports.spacingMm)}${unread ? ', a usual spacing that nobody has read' : ''}: prove the first before drilling the second. Probe first ${first.map(one => `rafter ${one.number} near ${say(readingAlong(face, one.centreMm))}`).join(', ')}; three hits make a row.`,
+    sentence: `Rafters of ${face.name.toLowerCase()} are assumed every ${say(supports.spacingMm)}${unread ? ', a usual spacing that nobody has read' : ''}: prove the first before drilling the second. Probe first ${first.map(one => `rafter ${one.number} near ${say(readingAlong(face, one.centreMm))}`).join(', ')}; three of them found make a row.`,
   }]
 }

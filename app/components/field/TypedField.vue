@@ -34,6 +34,7 @@ watch(() => shown, (next) => {
 const root = useTemplateRef('root')
 /** What was taken last: the plan takes its time, and leaving the field must not take it again. */
 let taken: string | null = null
+let settling: ReturnType<typeof setTimeout> | undefined
 /** So long a figure that was taken stands as it was typed where nothing comes of it, as for the same figure written another way. */
 const SETTLES_MS = 700
 /** @param confirms Enter was pressed: a figure that is only assumed stands as read from then on */
@@ -48,7 +49,8 @@ function take(confirms = false) {
   problem.value = outcome.ok ? '' : outcome.problem
   if (!outcome.ok) return
   taken = text.value
-  setTimeout(() => {
+  clearTimeout(settling)
+  settling = setTimeout(() => {
     if (!typing.value) text.value = shown
     taken = null
   }, SETTLES_MS)

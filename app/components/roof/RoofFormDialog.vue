@@ -1,11 +1,12 @@
 <script setup lang="ts">
+import type { AssumableFact } from '#core/job'
 import { done, type Outcome } from '#core/outcome'
 import { type RoofForm, type RoofFormKind, roofFaces } from '#core/roof'
 import { formatDirection, formatPitch, parseDirection, parsePitch } from '#core/units'
 
 /** A common roof from its plan sizes: all its faces at once, each to be corrected by tape afterwards. */
 const open = defineModel<boolean>('open', { required: true })
-const { job, face, units, commit, chooseFace } = useFace()
+const { job, face, units, commit, chooseFace, isAssumed } = useFace()
 const us = units.value === 'imperial'
 const mm = (feet: number, metric: number) => us ? feet * 304.8 : metric
 const kinds: { value: RoofFormKind, label: string }[] = [
@@ -17,8 +18,11 @@ const sizes = reactive({
   wingWidthMm: mm(14, 4200), wingOutMm: mm(6, 1800), wingAtMm: mm(20, 6000), wingPitchDeg: face.value.pitchDeg, azimuthDeg: face.value.place.azimuthDeg,
 })
 type Size = keyof typeof sizes
+/** Sizes that somebody has typed here; the others stand at usual ones. */
+const typed = ref<Size[]>([])
 const take = (key: Size) => (value: number | null): Outcome<true> => {
   sizes[key] = value!
+  typed.value = [...typed.value, key]
   return done(true)
 }
 const takePitch = (key: Size) => (text: string): Outcome<unknown> => {
@@ -32,11 +36,20 @@ function takeAzimuth(text: string): Outcome<unknown> {
 const form = computed(() => ({ kind: kind.value, ...sizes }) as RoofForm)
 const faces = computed(() => roofFaces(form.value))
 const drawn = computed(() => faces.value.ok ? faces.value.value.map(laid => faceLike(face.value, laid, units.value)) : [])
+/** What the faces stand at without anybody having read it: a size of the wing leaves the lengths round it open. */
+const unread = computed((): AssumableFact[] => {
+  const open = (...keys: Size[]) => keys.some(key => !typed.value.includes(key))
+  const wing: Size[] = kind.value === 'cross-gable' ? ['wingWidthMm', 'wingOutMm', 'wingAtMm'] : []
+  return [
+    ...(open('lengthMm', ...wing) ? ['outline/eaveLengthMm' as const] : []), ...(open('depthMm', ...wing) ? ['outline/slopeLengthMm' as const] : []),
+    ...(open('pitchDeg') && isAssumed('pitchDeg') ? ['pitchDeg' as const] : []), ...(open('azimuthDeg') && isAssumed('place/azimuthDeg') ? ['place/azimuthDeg' as const] : []),
+  ]
+})
 const replace = ref(true)
 const problem = ref('')
 async function make() {
   const made = drawn.value
-  const outcome = commit(facesEdit(job.value.faces, made, replace.value))
+  const outcome = commit(facesEdit(job.value, face.value, made, replace.value, unread.value))
   problem.value = outcome.ok ? '' : outcome.problem
   if (!outcome.ok) return
   open.value = false

@@ -85,7 +85,7 @@ async function take() {
         obstructions: holes.map((hole, i) => ({ ...hole, id: `hole-${i + 1}`, kind: 'chimney', round: false, clearanceMm: 150 })),
       }
     : one)
-  const outcome = commit(facesEdit(job.value.faces, faces, replace.value))
+  const outcome = commit(facesEdit(job.value, face.value, faces, replace.value))
   problem.value = outcome.ok ? '' : outcome.problem
   if (!outcome.ok) return
   open.value = false

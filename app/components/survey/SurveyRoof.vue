@@ -33,7 +33,12 @@ function add() {
     supports: bareSupports(face.value.supports),
   }
   const east = Math.max(...job.value.faces.map(one => one.place.eastMm)) + 14_000
-  const outcome = commit({ type: 'add-face', at: job.value.faces.length, face: { ...made, place: { ...face.value.place, eastMm: east } } })
+  const placed = { ...made, place: { ...face.value.place, eastMm: east } }
+  // Its sizes are usual ones until the tape has been there.
+  const outcome = commit({ type: 'batch', edits: [
+    { type: 'add-face', at: job.value.faces.length, face: placed },
+    ...doubtsOf(job.value, face.value, [placed], ['outline/eaveLengthMm', 'outline/slopeLengthMm', 'pitchDeg', 'place/azimuthDeg']),
+  ] })
   tell(outcome)
   if (outcome.ok) void chooseFace(id)
 }
