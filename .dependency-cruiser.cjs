@@ -3,7 +3,7 @@
  * left out: they may look anywhere. `npm run cycles` prints what breaks this, and cycles between files and between folders, of types too.
  */
 const floors = [
-  ['outcome'], ['units'], ['geometry', 'working', 'memory', 'beam'], ['catalogue'], ['job', 'shelf'], ['roof', 'capacity'], ['trade'],
+  ['outcome'], ['units'], ['geometry', 'working', 'memory', 'beam'], ['catalogue'], ['job', 'shelf'], ['roof', 'capacity', 'people'], ['trade'],
   // The trades in the order of work: each sees what stands before it.
   ['site', 'survey'], ['supports'], ['coverings'], ['keepclear'], ['rows'], ['loads'], ['rails'], ['fixings'], ['sticks'], ['strength'], ['wiring'],
   ['trades', 'trades-shown'], ['plan', 'start'], ['asks', 'hand'], ['sheets'],

@@ -1,7 +1,11 @@
 import { fileURLToPath } from 'node:url'
+import { bundleThread } from './server/work/bundle'
+import { plannerVersion } from './server/work/planner-version'
+
+const root = fileURLToPath(new URL('.', import.meta.url))
 
 export default defineNuxtConfig({
-  modules: ['@nuxt/ui', '@pinia/nuxt', '@vueuse/nuxt', '@nuxt/eslint', 'nuxt-auth-utils', '@nuxt/test-utils/module'],
+  modules: ['@nuxt/ui', '@pinia/nuxt', '@vueuse/nuxt', '@nuxt/eslint', 'nuxt-auth-utils', 'nuxt-security', '@nuxt/test-utils/module'],
   // Its modules as they are written, of which a page takes those that it needs; the package's own entry is all of them in one.
   $production: { vite: { resolve: { alias: [{ find: /^ml-matrix$/, replacement: fileURLToPath(new URL('./node_modules/ml-matrix/src/index.js', import.meta.url)) }] } } },
   // The planner computes in the browser; a page rendered on the server would only be thrown away.
@@ -20,12 +24,56 @@ export default defineNuxtConfig({
   colorMode: { preference: 'light', fallback: 'light', storageKey: 'theme' },
   ui: { fonts: false },
   runtimeConfig: {
-    /** NUXT_DATABASE_URL */
+    /** NUXT_DATABASE_URL, for the app's role; NUXT_DIRECT_DATABASE_URL past a pooler, to hear news by. */
     databaseUrl: '',
-    /** NUXT_DEMO: sign every visitor in as the demo firm's planner. */
+    directDatabaseUrl: '',
+    /** NUXT_CONNECTIONS: how many a process holds. */
+    connections: 10,
+    /** NUXT_DEMO: whoever opens a page may enter as one of the demo firm's people. */
     demo: false,
-    /** NUXT_SESSION_PASSWORD seals the session cookie. */
-    session: { password: '', maxAge: 60 * 60 * 8 },
+    /** NUXT_BEHIND_PROXY: whether a proxy that can be trusted names the caller's address and the site's. NUXT_SITE: the address for links in mails. */
+    behindProxy: false,
+    site: '',
+    /** NUXT_SMTP_URL and NUXT_MAIL_FROM send mail; without, it waits in the folder NUXT_OUTBOX. */
+    smtpUrl: '',
+    mailFrom: '',
+    outbox: '',
+    /** The file of the threads that plan; empty takes the one beside the server. */
+    workFile: '',
+    /** Changes whenever core does: what an older planner worked out is known by it. */
+    plannerVersion: plannerVersion(root),
+    /** NUXT_SESSION_PASSWORD seals the cookie; how long it holds is the session's matter, in the database. */
+    session: { password: '', name: 'upper-deck', maxAge: 60 * 60 * 24 * 31, cookie: { sameSite: 'lax', httpOnly: true, secure: true } },
+  },
+  // scrypt with N=2^14, r=8, p=5 (OWASP Password Storage Cheat Sheet).
+  auth: { hash: { scrypt: { cost: 16384, blockSize: 8, parallelization: 5, maxMemory: 64 * 1024 * 1024 } } },
+  security: {
+    nonce: true,
+    rateLimiter: false, xssValidator: false, corsHandler: false, requestSizeLimiter: false, csrf: false, hidePoweredBy: true,
+    headers: {
+      contentSecurityPolicy: {
+        'default-src': ['\'self\''],
+        'script-src': ['\'self\'', '\'nonce-{{nonce}}\'', '\'strict-dynamic\'', '\'wasm-unsafe-eval\''],
+        'style-src': ['\'self\'', '\'unsafe-inline\''],
+        'img-src': ['\'self\'', 'data:', 'blob:'],
+        'font-src': ['\'self\''],
+        'connect-src': ['\'self\''],
+        'worker-src': ['\'self\''],
+        'frame-src': ['\'none\''],
+        'frame-ancestors': ['\'none\''],
+        'object-src': ['\'none\''],
+        'base-uri': ['\'none\''],
+        'form-action': ['\'self\''],
+        'script-src-attr': ['\'none\''],
+        'upgrade-insecure-requests': false,
+      },
+      // Files of the build carry no such header, and a worker that lacks it is stopped without a word.
+      crossOriginEmbedderPolicy: false,
+      strictTransportSecurity: false,
+      xFrameOptions: 'DENY',
+      referrerPolicy: 'same-origin',
+      permissionsPolicy: { 'camera': ['self'], 'microphone': ['self'], 'geolocation': [], 'display-capture': [], 'fullscreen': ['self'] },
+    },
   },
   alias: { '#core': fileURLToPath(new URL('./core', import.meta.url)) },
   // Node.js does not read the server's maps unless asked, and they take a seventh of the build.
@@ -38,8 +86,7 @@ export default defineNuxtConfig({
     logging: { compressedSizes: false },
     // Packed once at the build, not at every request.
     compressPublicAssets: { gzip: true, brotli: true },
-    // Fonts for documents: they have the Greek and the mathematical signs that formulas need.
-    serverAssets: [{ baseName: 'fonts', dir: fileURLToPath(new URL('./node_modules/dejavu-fonts-ttf/ttf', import.meta.url)), pattern: 'DejaVuSans{,-Bold}.ttf' }],
+    hooks: { compiled: nitro => bundleThread(root, nitro.options.output.serverDir) },
   },
   vite: {
     worker: { format: 'es' },

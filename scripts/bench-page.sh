@@ -13,7 +13,8 @@ stop() { for one in "${servers[@]}"; do kill "$one" 2>/dev/null || true; done; [
 trap stop EXIT
 scripts/pg.sh start > /dev/null
 NUXT_DATABASE_URL="$(scripts/pg.sh reset upper_deck_bench | tail -1)"
-export NUXT_DATABASE_URL
+UPPER_DECK_OWNER_URL="$(scripts/pg.sh owner upper_deck_bench)"
+export NUXT_DATABASE_URL UPPER_DECK_OWNER_URL
 npx tsx db/set-up.ts > /dev/null
 NUXT_SESSION_PASSWORD="$(head -c 24 /dev/urandom | od -An -tx1 | tr -d ' \n')" NUXT_DEMO=true NITRO_HOST=127.0.0.1 NITRO_PORT=3191 node .output/server/index.mjs > /dev/null &
 servers+=($!)

@@ -1,4 +1,4 @@
 declare module '#auth-utils' {
-  interface SecureSessionData { firmId: string, sessionId: string }
+  interface SecureSessionData { firmId: string, sessionId?: string, linkId?: string }
 }
 export {}

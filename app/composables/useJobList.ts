@@ -1,31 +1,47 @@
 import { v4 as newId } from 'uuid'
 import { done, type Outcome, refused } from '#core/outcome'
 
-/** So soon the list is asked for again while the server still works on it. */
-const AGAIN_MS = 400
+interface JobPage { jobs: JobLine[], atWork: number, archived: number, next: string | null }
+/** What is typed is looked for once the typing rests, ms. */
+const SEEK_AFTER_MS = 200
+/** News come in bursts while the office works; the list is asked for once for each, ms. */
+const NEWS_MS = 700
 
-/** The firm's jobs, and what copies, archives and deletes one. */
-export function useJobList() {
-  const { data: jobs, error, refresh } = useFetch<JobLine[]>('/api/jobs', { deep: false })
-  watch(jobs, (now) => {
-    if (now?.some(job => !job.archived && !job.failed && !job.summary)) setTimeout(() => void refresh(), AGAIN_MS)
-  })
+/** The firm's jobs, a page at a time as the office has them in order, and what copies, archives and deletes one. */
+export function useJobList(asked: { order: Ref<JobOrder>, archived: Ref<boolean>, sought: Ref<string> }) {
+  const sought = refDebounced(asked.sought, SEEK_AFTER_MS)
+  const query = computed(() => ({ order: asked.order.value, archived: String(asked.archived.value), search: sought.value }))
+  const { data: first, error, refresh, status } = useFetch<JobPage>('/api/jobs', { query, deep: false })
+  /** Pages behind the first, as they were asked for; another question begins anew. */
+  const more = shallowRef<JobPage[]>([])
+  watch(query, () => more.value = [])
+  const last = computed(() => more.value.at(-1) ?? first.value ?? null)
+  const jobs = computed(() => first.value && [...new Map([first.value, ...more.value].flatMap(page => page.jobs).map(job => [job.jobId, job])).values()])
+  const { busy: loading, problem, ask } = useAsking()
+  async function loadMore() {
+    const after = last.value?.next
+    if (!after || loading.value) return
+    const page = await ask(() => $fetch<JobPage>('/api/jobs', { query: { ...query.value, after } }))
+    if (page) more.value = [...more.value, page]
+  }
 
-  async function asked<T>(request: () => Promise<T>): Promise<Outcome<T>> {
+  /** The first page is read anew; of the others only what is changed there stays to be asked for. */
+  const again = useDebounceFn(() => refresh(), NEWS_MS, { maxWait: NEWS_MS * 3 })
+  useNews(news => (news.again || news.summary || news.version !== undefined) && void again())
+
+  async function then<T>(request: () => Promise<T>): Promise<Outcome<T>> {
     try {
-      return done(await request())
+      const answer = await request()
+      more.value = []
+      await refresh()
+      return done(answer)
     }
     catch (failure) {
       return refused(sentencesFrom(failure, 'The server can’t be reached. Try again in a minute.'))
     }
   }
-  async function then<T>(request: () => Promise<T>): Promise<Outcome<T>> {
-    const outcome = await asked(request)
-    if (outcome.ok) await refresh()
-    return outcome
-  }
   return {
-    jobs, error,
+    jobs, counts: first, error, status, hasMore: computed(() => Boolean(last.value?.next)), loadMore, loading, problem,
     copy: (jobId: string) => then(() => $fetch<{ jobId: string }>(`/api/jobs/${jobId}/copy`, { method: 'POST', body: { id: newId() } })),
     archive: (jobId: string, archived: boolean) => then(() => $fetch(`/api/jobs/${jobId}`, { method: 'PATCH', body: { archived } })),
     remove: (jobId: string) => then(() => $fetch(`/api/jobs/${jobId}`, { method: 'DELETE' })),

@@ -1,4 +1,5 @@
 import { FetchError } from 'ofetch'
+import { v4 as newId } from 'uuid'
 import { type Photograph, photoProblem } from '#core/job'
 import { isRefusal } from '../queue/send'
 
@@ -37,7 +38,7 @@ export function usePhotographs(jobId: string) {
       try {
         const early = photoProblem(file.type, file.size)
         if (early) said.value.push(`${file.name}: ${early}`)
-        else await $fetch(path, { method: 'POST', body: file, headers: { 'content-type': file.type }, query: { caption: '' } })
+        else await $fetch(path, { method: 'POST', body: file, headers: { 'content-type': file.type }, query: { caption: '', id: newId() } })
       }
       catch (error) {
         if (error instanceof FetchError && isRefusal(error)) said.value.push(`${file.name}: ${sentencesFrom(error, `The server answered ${error.statusCode}.`)}`)

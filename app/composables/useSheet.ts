@@ -16,5 +16,6 @@ export function useSheet(jobId: string) {
   watch(() => [store.saveState, store.job] as const, ([state]) => {
     if (state === 'saved') void refresh()
   })
+  useNews(news => news.jobId === jobId && news.sheet !== undefined && void refresh())
   return { sheet: data, error, refresh }
 }

@@ -35,6 +35,7 @@ export function useTicks(jobId: string, list: MaybeRefOrGetter<string>) {
     void refresh()
   })
   watch(() => toValue(list), refresh)
+  useNews(news => (news.again || (news.jobId === jobId && news.ticks === toValue(list))) && void refresh())
   /** Ticks that the office does not take, with its reason. */
   const refused = computed(() => queue.asideOf(jobId).filter(entry => entry.content.channel === 'ticks'))
   return { ticked, set, refused, reached: computed(() => waiting.value.length === 0 && refused.value.length === 0) }

@@ -2,14 +2,16 @@
 import type { Outcome } from '#core/outcome'
 
 useHead({ title: 'Jobs · Upper Deck' })
-const { jobs, error, copy, archive, remove } = useJobList()
-const { data: me } = useFetch<{ personName: string, firmName: string }>('/api/me')
+const me = useMe()
+// Whoever reads one job has no list: there is that one.
+watchEffect(() => me.me?.jobId && void navigateTo(`/jobs/${me.me.jobId}/survey`, { replace: true }))
 
 const sought = ref('')
 const order = useLocalStorage<JobOrder>('job-order', 'changed')
 const archived = ref(false)
-const shown = computed(() => jobsShown(jobs.value ?? [], sought.value, order.value, archived.value))
-const put = computed(() => jobs.value?.filter(job => job.archived).length ?? 0)
+const { jobs, counts, error, status, hasMore, loadMore, loading, problem, copy, archive, remove } = useJobList({ order, archived, sought })
+const put = computed(() => counts.value?.archived ?? 0)
+const none = computed(() => counts.value !== undefined && counts.value !== null && counts.value.atWork + counts.value.archived === 0)
 const orders = Object.entries(jobOrders).map(([value, label]) => ({ value: value as JobOrder, label }))
 
 const told = ref('')
@@ -24,6 +26,9 @@ const putAway = (job: JobLine) => tell(archive(job.jobId, !job.archived), job.ar
 /** The job that somebody wants gone. */
 const going = shallowRef<JobLine | null>(null)
 const asking = computed(() => going.value !== null)
+/** The job whose links somebody looks at. */
+const sharing = shallowRef<JobLine | null>(null)
+const shareOpened = useOpened(computed(() => sharing.value !== null))
 const goingOpened = useOpened(asking)
 function answered(act: ((job: JobLine) => unknown) | null) {
   const job = going.value
@@ -64,7 +69,7 @@ async function openFile(event: Event) {
             Upper Deck
           </h1>
           <p class="text-[15px] text-muted">
-            {{ me ? `${me.firmName}, ${me.personName}` : ' ' }}
+            {{ me.me ? `${me.me.firmName}, ${me.me.personName}` : ' ' }}
           </p>
         </div>
       </div>
@@ -75,7 +80,10 @@ async function openFile(event: Event) {
         >
           Shelf
         </NuxtLink>
-        <label class="flex cursor-pointer items-center gap-1.5 border border-graphite-400 px-2.5 py-1.5 text-sm font-medium focus-within:outline-3 focus-within:outline-chalk-400 hover:bg-sheet">
+        <label
+          v-if="me.may('jobs')"
+          class="flex cursor-pointer items-center gap-1.5 border border-graphite-400 px-2.5 py-1.5 text-sm font-medium focus-within:outline-3 focus-within:outline-chalk-400 hover:bg-sheet"
+        >
           <UIcon
             name="i-lucide-folder-open"
             class="size-5"
@@ -91,7 +99,9 @@ async function openFile(event: Event) {
           label="New job"
           icon="i-lucide-plus"
           to="/jobs/new"
+          :class="me.may('jobs') ? '' : 'hidden'"
         />
+        <PeopleMenu />
         <ThemeSwitch />
       </div>
     </header>
@@ -115,10 +125,10 @@ async function openFile(event: Event) {
       role="alert"
       class="border-l-4 border-brick-500 py-1 pl-3"
     >
-      The jobs can’t be read: {{ error.statusCode === 401 ? 'you are signed out. Load the page again.' : 'the server can’t be reached. Load the page again in a minute.' }}
+      The jobs can’t be read: {{ error.statusCode === 401 ? 'you are signed out.' : 'the office can’t be reached. Load the page again in a minute.' }}
     </p>
     <p
-      v-else-if="jobs && !jobs.length"
+      v-else-if="none"
       class="text-lg"
     >
       No jobs yet. Open a new one with what you know of the roof: the rest is assumed until it is read.
@@ -143,21 +153,35 @@ async function openFile(event: Event) {
           /></label>
       </div>
       <p
-        v-if="!shown.length"
+        v-if="!jobs.length && status !== 'pending'"
         class="border-l-4 border-graphite-300 py-1 pl-3"
       >
         {{ sought ? `No ${archived ? 'archived ' : ''}job answers to “${sought}”.` : archived ? 'Nothing is archived.' : 'All jobs are archived.' }}
       </p>
       <ul>
         <JobsLine
-          v-for="job in shown"
+          v-for="job in jobs"
           :key="job.jobId"
           :job="job"
           @copy="duplicate(job)"
           @archive="putAway(job)"
           @remove="going = job"
+          @share="sharing = job"
         />
       </ul>
+      <EntryProblem :problem="problem" />
+      <p
+        v-if="hasMore"
+        class="pt-3"
+      >
+        <UButton
+          color="neutral"
+          variant="outline"
+          :label="`Show more of ${archived ? put : counts?.atWork ?? 0}`"
+          :loading="loading"
+          @click="loadMore"
+        />
+      </p>
       <p
         v-if="put || archived"
         class="pt-4"
@@ -170,6 +194,11 @@ async function openFile(event: Event) {
         />
       </p>
     </template>
+    <LazyShareLinks
+      v-if="shareOpened"
+      :job="sharing"
+      @close="sharing = null"
+    />
     <LazyJobsDelete
       v-if="goingOpened"
       :job="going"

@@ -1,17 +1,20 @@
 import { defineStore } from 'pinia'
 import { FetchError } from 'ofetch'
 import type { Catalogue } from '#core/catalogue'
-import { type Edit, foldEntries, type HistoryEntry, type Job, readEdit, rebased, settled, stacksOf, touches, type UndoStacks, type UnsentEntry, wordsFor } from '#core/job'
+import { collide, type Edit, foldEntries, type HistoryEntry, type Job, readEdit, rebased, settled, touches, type UndoStacks, type UnsentEntry, wordsFor } from '#core/job'
+import { editRefusal } from '#core/people'
 import { done, type Outcome, refused, sentencesOf } from '#core/outcome'
 import { changesBetween, type Plan } from '#core/plan'
-import { type RemoteEntry, unsentEntry, watchEdits } from '../queue/edits'
+import { type Behind, type RemoteEntry, unsentEntry, watchEdits } from '../queue/edits'
 
 /** What the server has told us: everything since lies in the unsent entries. */
 interface Base { jobId: string, job: Job, version: number, catalogue: Catalogue, stacks: UndoStacks }
 
-/** What somebody else changed while we were at it. */
+/** What somebody else, or we in another window, changed while we were at it. */
 export interface Meanwhile {
   who: string
+  /** Whether it was changed on the roof, by whoever leads there. */
+  onRoof: boolean
   what: string
   /** Their edits of facts that we have changed too; ours stand until theirs are taken. */
   theirs: Edit[]
@@ -20,11 +23,15 @@ export interface Meanwhile {
 /** How it stands with what was done to this job here: edits, ticks and captions alike. */
 export type SaveState = 'saved' | 'saving' | 'offline' | 'signed-out'
 
-const LOOK_EVERY_MS = 4000
+/** Should no news come through, it is looked so often. */
+const LOOK_EVERY_MS = 20_000
+/** More facts than these are not told by name. */
+const MOST_TOLD = 5
 
 /** The open job: what the server has, what it has not yet, the plan of both together, and undo. */
 export const useJobStore = defineStore('job', () => {
   const queue = useQueue()
+  const me = useMe()
   const base = shallowRef<Base | null>(null)
   const unsent = computed((): UnsentEntry[] => base.value ? queue.of(base.value.jobId, 'edits').map(unsentEntry) : [])
   /** What of this job has not reached the office, and what the office did not take. */
@@ -40,6 +47,8 @@ export const useJobStore = defineStore('job', () => {
   })
   const meanwhile = shallowRef<Meanwhile | null>(null)
   const loadProblem = ref('')
+  /** Why the last thing that was tried is not for whoever is here. */
+  const refusal = ref('')
 
   const now = computed(() => base.value && foldEntries(base.value, unsent.value))
   const job = computed(() => now.value?.job ?? null)
@@ -56,12 +65,12 @@ export const useJobStore = defineStore('job', () => {
     wanted = jobId
     await queue.open()
     try {
-      const opened = await $fetch<{ job: Job, version: number, catalogue: Catalogue, history: Pick<HistoryEntry, 'id' | 'kind' | 'inverse'>[] }>(`/api/jobs/${jobId}`)
+      const opened = await $fetch<{ job: Job, version: number, catalogue: Catalogue, stacks: UndoStacks, made: string[] }>(`/api/jobs/${jobId}`)
       // The page may have gone before the server's answer came: what the server has is no longer on the way.
-      queue.drop(opened.history.map(entry => entry.id))
+      queue.drop(opened.made)
       if (wanted !== jobId) return
       unwatch = watchEdits(jobId, { version: () => base.value!.version, took, overtaken, sentElsewhere: () => void look() })
-      base.value = { jobId, job: opened.job, version: opened.version, catalogue: opened.catalogue, stacks: stacksOf(opened.history) }
+      base.value = { jobId, job: opened.job, version: opened.version, catalogue: opened.catalogue, stacks: opened.stacks }
       loadProblem.value = ''
       if (unsent.value.length) void queue.send()
     }
@@ -81,10 +90,16 @@ export const useJobStore = defineStore('job', () => {
     base.value = null
     meanwhile.value = null
     previewEdit(null)
+    refusal.value = ''
   }
 
   function push(kind: HistoryEntry['kind'], edit: Edit): Outcome<true> {
     if (!base.value || !job.value) return refused('The job is not open yet.')
+    const mayNot = editRefusal(edit, me.rights)
+    if (mayNot) {
+      refusal.value = mayNot
+      return refused(mayNot)
+    }
     const read = readEdit(edit, job.value, base.value.catalogue)
     if (!read.ok) return refused(sentencesOf(read.problems))
     queue.add(base.value.jobId, { channel: 'edits', kind, edit: read.value.edit })
@@ -97,31 +112,55 @@ export const useJobStore = defineStore('job', () => {
   const undo = () => now.value?.stacks.undo.length ? push('undo', now.value.stacks.undo.at(-1)!) : refused('There is nothing to undo.')
   const redo = () => now.value?.stacks.redo.length ? push('redo', now.value.stacks.redo.at(-1)!) : refused('There is nothing to redo.')
 
-  /** The server has these entries: they move from what is unsent into the base. */
-  function took(entries: UnsentEntry[], version: number) {
+  /** The base after what happened since: entries of our own, whose answer was lost, are ours; others are told of. Returns what others made. */
+  function catchUp(version: number, { since, job: theirJob }: Behind, ours: UnsentEntry[]): RemoteEntry[] {
     const at = base.value!
-    base.value = { ...at, ...foldEntries(at, entries), version: at.version + entries.length }
-    // A repeat was passed over, so versions and entries no longer match one to one: read the job afresh.
-    if (version !== at.version + entries.length) void reread(at.jobId)
+    if (!since) {
+      base.value = { ...at, job: theirJob!, version }
+      return []
+    }
+    const own = new Set(ours.map(entry => entry.id))
+    const entries = since.filter(entry => entry.version > at.version).map(entry => ({ ...entry, own: own.has(entry.id) }))
+    base.value = { ...at, ...foldEntries(at, entries), version: entries.at(-1)?.version ?? at.version }
+    return entries.filter(entry => !entry.own)
+  }
+
+  /** The server has these entries: they move from what is unsent into the base. */
+  function took(entries: UnsentEntry[], version: number, behind: Behind) {
+    const theirs = catchUp(version, behind, entries)
+    const known = new Set(behind.since?.map(entry => entry.id))
+    const at = base.value!
+    // A job that came whole has ours in it already.
+    if (behind.since) base.value = { ...at, ...foldEntries(at, entries.filter(entry => !known.has(entry.id))), version }
+    else void reread(at.jobId)
+    if (theirs.length) tellMeanwhile(theirs, [])
   }
 
   /** Every fact that only one of us touched is kept from both. */
-  function overtaken({ version, job: theirJob, entries }: { version: number, job: Job, entries: RemoteEntry[] }) {
-    base.value = { ...base.value!, job: theirJob, version }
-    tellMeanwhile(entries, unsent.value.map(entry => entry.edit))
+  function overtaken(version: number, behind: Behind, ours: UnsentEntry[]) {
+    const theirs = catchUp(version, behind, ours)
+    base.value = { ...base.value!, version }
+    tellMeanwhile(theirs, unsent.value.map(entry => entry.edit))
   }
 
   async function reread(jobId: string) {
-    const fresh = await $fetch<{ job: Job, version: number }>(`/api/jobs/${jobId}`)
-    if (base.value?.jobId === jobId) base.value = { ...base.value, job: fresh.job, version: fresh.version }
+    const fresh = await $fetch<{ job: Job, version: number, stacks: UndoStacks }>(`/api/jobs/${jobId}`)
+    if (base.value?.jobId === jobId) base.value = { ...base.value, ...fresh }
   }
 
   function tellMeanwhile(entries: RemoteEntry[], ours: Edit[]) {
-    const mine = new Set(ours.flatMap(touches))
+    if (!entries.length) return
+    const mine = ours.flatMap(touches)
+    const before = meanwhile.value
+    const own = (entry: RemoteEntry) => entry.personId === me.personId
+    // What was told and not answered yet is told on.
+    const who = [...new Set([...before?.who.split(', ') ?? [], ...entries.map(entry => own(entry) ? 'you, in another window' : entry.personName)])]
+    const what = [...new Set([...before?.what.split(', ') ?? [], ...entries.map(entry => wordsFor(entry.edit))])]
     meanwhile.value = {
-      who: [...new Set(entries.map(entry => entry.personName))].join(', '),
-      what: [...new Set(entries.map(entry => wordsFor(entry.edit)))].join(', '),
-      theirs: entries.filter(entry => touches(entry.edit).some(path => mine.has(path))).map(entry => entry.edit),
+      who: who.join(', '),
+      onRoof: Boolean(before?.onRoof) || entries.some(entry => entry.role === 'lead'),
+      what: what.length > MOST_TOLD ? `${what.slice(0, MOST_TOLD).join(', ')} and more` : what.join(', '),
+      theirs: [...before?.theirs ?? [], ...entries.filter(entry => collide(touches(entry.edit), mine)).map(entry => entry.edit)],
     }
   }
 
@@ -139,9 +178,7 @@ export const useJobStore = defineStore('job', () => {
       const { entries } = await $fetch<{ entries: RemoteEntry[] }>(`/api/jobs/${at.jobId}/edits`, { query: { since: at.version } })
       signedOut.value = false
       if (!entries.length || base.value !== at || unsent.value.length) return
-      const { job: changed } = foldEntries(at, entries)
-      base.value = { ...at, job: changed, version: entries.at(-1)!.version }
-      tellMeanwhile(entries, [])
+      tellMeanwhile(catchUp(entries.at(-1)!.version, { since: entries, job: null }, []), [])
     }
     catch (error) {
       // Otherwise the next look, or the next edit, tells whether the server is back.
@@ -149,9 +186,10 @@ export const useJobStore = defineStore('job', () => {
     }
   }
   useIntervalFn(look, LOOK_EVERY_MS)
+  useNews(news => (news.again || (news.jobId === base.value?.jobId && news.version !== undefined && news.version > base.value!.version)) && void look())
 
   return {
-    job, catalogue, plan, planned, planProblem, preview, changes, saveState, waiting, aside, meanwhile, loadProblem, canUndo, canRedo,
+    job, catalogue, plan, planned, planProblem, preview, changes, saveState, waiting, aside, meanwhile, loadProblem, refusal, canUndo, canRedo,
     open, close, commit, undo, redo, previewEdit, takeTheirs,
   }
 })

@@ -10,24 +10,13 @@ export interface JobLine {
   createdAt: string
   updatedAt: string
   archived: boolean
-  /** Whether the server could not plan it. */
-  failed: boolean
   summary: JobSummary | null
+  /** Why the server could not work it out. */
+  problem: { kind: 'broken' | 'too-long', sentence: string } | null
+  /** Whether the figures are of an earlier state of the job, of the shelf or of the planner. */
+  older: boolean
 }
 
 /** How the list is sorted. */
 export const jobOrders = { changed: 'Changed last', opened: 'Opened last', name: 'Name', settle: 'Most to settle' } as const
 export type JobOrder = keyof typeof jobOrders
-
-const words = (text: string): string[] => text.toLowerCase().split(/\s+/).filter(Boolean)
-const settle = ({ summary }: JobLine): number => summary?.totals.stops ?? 0
-const byOrder: Record<JobOrder, (a: JobLine, b: JobLine) => number> = {
-  changed: (a, b) => b.updatedAt.localeCompare(a.updatedAt),
-  opened: (a, b) => b.createdAt.localeCompare(a.createdAt),
-  name: (a, b) => a.title.localeCompare(b.title, undefined, { numeric: true }),
-  settle: (a, b) => settle(b) - settle(a) || a.title.localeCompare(b.title, undefined, { numeric: true }),
-}
-
-/** The jobs that have every word in their name or place, in order. */
-export const jobsShown = (jobs: JobLine[], sought: string, order: JobOrder, archived: boolean): JobLine[] =>
-  jobs.filter(job => job.archived === archived && words(sought).every(word => `${job.title} ${job.place}`.toLowerCase().includes(word))).sort(byOrder[order])

@@ -1,4 +1,4 @@
-import { applyEdit, type Edit, inverseOf, obstacleIn } from './edits'
+import { applyEdit, collide, type Edit, inverseOf, obstacleIn, touches } from './edits'
 import type { Job } from './schema'
 
 /** One change in a job's append-only history. An undo or redo is itself a change, with the edit that was really made. */
@@ -23,9 +23,18 @@ export function pushHistory(stacks: UndoStacks, entry: Pick<HistoryEntry, 'kind'
   }
 }
 
-/** The stacks after a whole history, oldest entry first. */
-export const stacksOf = (history: Pick<HistoryEntry, 'kind' | 'inverse'>[]): UndoStacks =>
-  history.reduce(pushHistory, { undo: [], redo: [] })
+/** The stacks once somebody else has changed something: what touches the same facts can't be taken back any more, for that would take back theirs. */
+export function withoutTouched({ undo, redo }: UndoStacks, theirs: Edit): UndoStacks {
+  const touched = touches(theirs)
+  const stands = (edit: Edit) => !collide(touches(edit), touched)
+  return { undo: undo.filter(stands), redo: redo.filter(stands) }
+}
+
+/** One person's stacks after a history of several, oldest entry first: the last `most` of what is their own. */
+export function stacksOf(history: (Pick<HistoryEntry, 'kind' | 'edit' | 'inverse'> & { own: boolean })[], most: number): UndoStacks {
+  const { undo, redo } = history.reduce<UndoStacks>((stacks, entry) => entry.own ? pushHistory(stacks, entry) : withoutTouched(stacks, entry.edit), { undo: [], redo: [] })
+  return { undo: undo.slice(-most), redo: redo.slice(-most) }
+}
 
 /** So many entries are sent and taken at a time. */
 export const MOST_ENTRIES = 200
@@ -35,10 +44,11 @@ export type UnsentEntry = Pick<HistoryEntry, 'id' | 'kind' | 'edit'>
 
 /**
  * A job and what can be undone on it, after entries have been put on top one by one. One that can no longer be made, because
- * somebody else has taken its face away meanwhile, is passed over: the server will refuse it and say why.
+ * somebody else has taken its face away meanwhile, is passed over: the server will refuse it and say why. Entries of somebody else can't
+ * be undone here.
  */
-export function foldEntries(start: { job: Job, stacks: UndoStacks }, entries: UnsentEntry[]): { job: Job, stacks: UndoStacks } {
-  return entries.reduce(({ job, stacks }, { kind, edit }) => obstacleIn(job, edit) === null
-    ? { job: applyEdit(job, edit), stacks: pushHistory(stacks, { kind, inverse: inverseOf(job, edit) }) }
+export function foldEntries(start: { job: Job, stacks: UndoStacks }, entries: (UnsentEntry & { own?: boolean })[]): { job: Job, stacks: UndoStacks } {
+  return entries.reduce(({ job, stacks }, { kind, edit, own = true }) => obstacleIn(job, edit) === null
+    ? { job: applyEdit(job, edit), stacks: own ? pushHistory(stacks, { kind, inverse: inverseOf(job, edit) }) : withoutTouched(stacks, edit) }
     : { job, stacks }, start)
 }

@@ -1,5 +1,6 @@
 /** The job: its schema, the edits that change it, and how both are read from outside. */
 export * from './schema'
+export * from './bigness'
 export * from './codes'
 export * from './edits'
 export * from './history'

@@ -2,6 +2,7 @@
 export * from './clear'
 export * from './difference'
 export * from './face'
+export { keepsLimits } from './field-change'
 export * from './job'
 export * from './layout'
 export { partsOfJob } from './parts'

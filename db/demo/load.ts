@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto'
 import pg from 'pg'
 import { demoCatalogue, shelves } from '../../core/catalogue'
 import { checkItem } from '../../core/shelf'
@@ -12,7 +13,10 @@ const people = [
   { id: '6a1f0c1e-5b0e-4a0c-9d57-0d4f6f9a1001', name: 'Perrin Oakum', role: 'planner' },
   { id: '6a1f0c1e-5b0e-4a0c-9d57-0d4f6f9a1002', name: 'Dabney Thrift', role: 'lead' },
   { id: '6a1f0c1e-5b0e-4a0c-9d57-0d4f6f9a1003', name: 'Wilmot Sedge', role: 'yard' },
+  { id: '6a1f0c1e-5b0e-4a0c-9d57-0d4f6f9a1004', name: 'Thora Brine', role: 'owner' },
 ]
+/** Who vouches for engineers' and electricians' figures in the demo, and under which invented licence. */
+const VOUCHES = { personId: people[0]!.id, licence: 'Structural, Saltmarsh board 4471' }
 
 /**
  * Loads the invented firm with its people, catalogue and jobs, once: returns false and changes nothing when the
@@ -26,6 +30,7 @@ export async function loadDemo(databaseUrl: string): Promise<boolean> {
     await client.query('select set_config(\'app.firm_id\', $1, true)', [DEMO_FIRM_ID])
     const firm = await client.query('insert into firms (firm_id, name, currency) values ($1, $2, $3) on conflict do nothing', [DEMO_FIRM_ID, 'Gannet Row Roofworks', demoCatalogue.currency])
     await stockShelves(client)
+    await takeIn(client)
     if (firm.rowCount) await fill(client)
     await client.query('commit')
     return Boolean(firm.rowCount)
@@ -57,10 +62,15 @@ async function stockShelves(client: pg.Client): Promise<void> {
   }
 }
 
-async function fill(client: pg.Client): Promise<void> {
-  for (const person of people) {
-    await client.query('insert into people (firm_id, person_id, name, role) values ($1, $2, $3, $4)', [DEMO_FIRM_ID, person.id, person.name, person.role])
+/** The firm's people; those of an earlier version stay as they were made since. */
+async function takeIn(client: pg.Client): Promise<void> {
+  for (const { id, name, role } of people) {
+    await client.query('insert into people (firm_id, person_id, name, role, vouches, licence) values ($1, $2, $3, $4, $5, $6) on conflict do nothing', [DEMO_FIRM_ID, id, name, role, id === VOUCHES.personId, id === VOUCHES.personId ? VOUCHES.licence : ''])
   }
+  await client.query('update people set vouches = true, licence = $2 where person_id = $1 and licence = \'\' and not vouches', [VOUCHES.personId, VOUCHES.licence])
+}
+
+async function fill(client: pg.Client): Promise<void> {
   for (const { id, job } of demoJobs) {
     const read = readJob(job, demoCatalogue)
     if (!read.ok) throw new Error(`Demo job “${job.title}”: ${read.problems.map(problem => `${problem.path}: ${problem.sentence}`).join(' ')}`)
@@ -69,6 +79,6 @@ async function fill(client: pg.Client): Promise<void> {
   for (const { jobIndex, caption, picture } of await demoPictures()) {
     const seen = await lookAtPicture(picture)
     if (!seen) throw new Error(`Demo picture “${caption}” can’t be read.`)
-    await insertPhotograph(client, { firmId: DEMO_FIRM_ID, jobId: demoJobs[jobIndex]!.id, personId: people[1]!.id, caption, picture, ...seen })
+    await insertPhotograph(client, { photoId: randomUUID(), firmId: DEMO_FIRM_ID, jobId: demoJobs[jobIndex]!.id, personId: people[1]!.id, caption, ...seen })
   }
 }

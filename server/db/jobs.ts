@@ -1,30 +1,18 @@
 import type { PoolClient } from 'pg'
 import { type HistoryEntry, type Job, upgraded } from '#core/job'
-import type { JobSummary } from '#core/plan'
 
 export interface StoredJob { jobId: string, job: Job, version: number, updatedAt: string }
 
 /** An entry of a job's history with who made it and when. */
-export interface StoredEntry extends HistoryEntry { version: number, personId: string, personName: string, madeAt: string }
+export interface StoredEntry extends HistoryEntry { version: number, personId: string, role: NewEntry['role'], personName: string, madeAt: string }
 
 const columns = 'job_id as "jobId", document as job, version, updated_at as "updatedAt"'
 
 /** Documents that an earlier version wrote, with the facts that have come since. */
 const read = (row: StoredJob): StoredJob => ({ ...row, job: upgraded(row.job) as Job })
 
-/** A job as the list knows it: what was worked out for the list last, and of which state of the job. */
-export interface ListedJob { jobId: string, title: string, place: string, units: Job['units'], version: number, createdAt: string, updatedAt: string, archived: boolean, summary: JobSummary | null, summaryOf: string | null }
-
-/** The firm's jobs without their documents, the newest first. */
-export async function listJobs(client: PoolClient): Promise<ListedJob[]> {
-  return (await client.query<ListedJob>(
-    `select job_id as "jobId", document ->> 'title' as title, document ->> 'place' as place, document ->> 'units' as units, version,
-       created_at as "createdAt", updated_at as "updatedAt", archived_at is not null as archived, summary, summary_of as "summaryOf"
-     from jobs order by created_at desc, job_id`)).rows
-}
-
 export async function findJobs(client: PoolClient, jobIds: string[]): Promise<StoredJob[]> {
-  return (await client.query<StoredJob>(`select ${columns} from jobs where job_id = any($1)`, [jobIds])).rows.map(read)
+  return (await client.query<StoredJob>(`select ${columns} from jobs where job_id = any($1) and deleted_at is null`, [jobIds])).rows.map(read)
 }
 
 /** The adopted codes that the firm last gave a job of these units; null where it never has. */
@@ -34,23 +22,13 @@ export async function lastCodes(client: PoolClient, units: Job['units']): Promis
   return rows[0]?.codes ?? null
 }
 
-/** Keeps what the list shows of a job. A job that has changed meanwhile is worked out again by the next list. */
-export async function saveSummary(client: PoolClient, jobId: string, version: number, summary: JobSummary, summaryOf: string): Promise<void> {
-  await client.query('update jobs set summary = $3, summary_of = $4 where job_id = $1 and version = $2', [jobId, version, summary, summaryOf])
-}
-
-/** What was worked out with other parts on the shelf no longer holds. */
-export async function forgetSummaries(client: PoolClient): Promise<void> {
-  await client.query('update jobs set summary_of = null where summary_of is not null')
-}
-
 export async function findJob(client: PoolClient, jobId: string): Promise<StoredJob | null> {
-  return (await client.query<StoredJob>(`select ${columns} from jobs where job_id = $1`, [jobId])).rows.map(read)[0] ?? null
+  return (await client.query<StoredJob>(`select ${columns} from jobs where job_id = $1 and deleted_at is null`, [jobId])).rows.map(read)[0] ?? null
 }
 
 /** Finds a job and holds it until the transaction ends, so that two writers take turns. */
 export async function lockJob(client: PoolClient, jobId: string): Promise<StoredJob | null> {
-  return (await client.query<StoredJob>(`select ${columns} from jobs where job_id = $1 for update`, [jobId])).rows.map(read)[0] ?? null
+  return (await client.query<StoredJob>(`select ${columns} from jobs where job_id = $1 and deleted_at is null for update`, [jobId])).rows.map(read)[0] ?? null
 }
 
 /** Opens a job. Its id is made by whoever asks, so that asking twice opens one. */
@@ -65,22 +43,29 @@ export async function archiveJob(client: PoolClient, jobId: string, archived: bo
   return rowCount === 1
 }
 
-/** Deletes a job with its history, photographs, issued sheets and ticks; false where there is none. */
+/** Takes a job out of sight with all that belongs to it; the keeper of the tables takes it away for good a month later. False where there is none. */
 export async function deleteJob(client: PoolClient, jobId: string): Promise<boolean> {
-  return (await client.query('delete from jobs where job_id = $1', [jobId])).rowCount === 1
+  return (await client.query('update jobs set deleted_at = now() where job_id = $1 and deleted_at is null', [jobId])).rowCount === 1
 }
 
 export async function saveJob(client: PoolClient, jobId: string, job: Job, version: number): Promise<void> {
   await client.query('update jobs set document = $2, version = $3, updated_at = now() where job_id = $1', [jobId, job, version])
 }
 
-/** The history after a version, oldest first. */
-export async function entriesSince(client: PoolClient, jobId: string, version: number): Promise<StoredEntry[]> {
+/** The history after a version, oldest first, at most `most` of it. */
+export async function entriesSince(client: PoolClient, jobId: string, version: number, most: number): Promise<StoredEntry[]> {
   const { rows } = await client.query<StoredEntry>(
-    `select e.edit_id as id, e.version, e.kind, e.edit, e.inverse, e.person_id as "personId", p.name as "personName", e.made_at as "madeAt"
+    `select e.edit_id as id, e.version, e.kind, e.edit, e.inverse, e.role, e.person_id as "personId", p.name as "personName", e.made_at as "madeAt"
      from job_edits e join people p using (firm_id, person_id)
-     where e.job_id = $1 and e.version > $2 order by e.version`, [jobId, version])
+     where e.job_id = $1 and e.version > $2 order by e.version limit $3`, [jobId, version, most])
   return rows
+}
+
+/** The last `most` entries of a job's history, oldest first. */
+export async function lastEntries(client: PoolClient, jobId: string, most: number): Promise<(HistoryEntry & { personId: string })[]> {
+  const { rows } = await client.query<HistoryEntry & { personId: string }>(
+    'select edit_id as id, kind, edit, inverse, person_id as "personId" from job_edits where job_id = $1 order by version desc limit $2', [jobId, most])
+  return rows.reverse()
 }
 
 /** Which of these client-made ids are in the history already. */
@@ -95,10 +80,12 @@ export interface NewEntry extends HistoryEntry {
   jobId: string
   version: number
   personId: string
+  /** As what they made it. */
+  role: 'owner' | 'planner' | 'lead'
 }
 
 export async function appendEntry(client: PoolClient, entry: NewEntry): Promise<void> {
   await client.query(
-    `insert into job_edits (firm_id, job_id, version, edit_id, person_id, kind, edit, inverse) values ($1, $2, $3, $4, $5, $6, $7, $8)`,
-    [entry.firmId, entry.jobId, entry.version, entry.id, entry.personId, entry.kind, entry.edit, entry.inverse])
+    `insert into job_edits (firm_id, job_id, version, edit_id, person_id, role, kind, edit, inverse) values ($1, $2, $3, $4, $5, $6, $7, $8, $9)`,
+    [entry.firmId, entry.jobId, entry.version, entry.id, entry.personId, entry.role, entry.kind, entry.edit, entry.inverse])
 }

@@ -3,6 +3,7 @@ import type { Photograph } from '#core/job'
 
 /** A photograph about to be kept. */
 export interface NewPhotograph {
+  photoId: string
   firmId: string
   jobId: string
   personId: string
@@ -27,11 +28,15 @@ export async function countPhotographs(client: ClientBase, jobId: string): Promi
   return rows[0]!.n
 }
 
+export async function photographThere(client: ClientBase, jobId: string, photoId: string): Promise<boolean> {
+  return (await client.query('select from photographs where job_id = $1 and photo_id = $2', [jobId, photoId])).rowCount === 1
+}
+
 export async function insertPhotograph(client: ClientBase, photo: NewPhotograph): Promise<string> {
   const { rows } = await client.query<{ photoId: string }>(
-    `insert into photographs (firm_id, job_id, person_id, caption, content_type, width_px, height_px, picture, thumbnail)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9) returning photo_id as "photoId"`,
-    [photo.firmId, photo.jobId, photo.personId, photo.caption, photo.contentType, photo.widthPx, photo.heightPx, photo.picture, photo.thumbnail])
+    `insert into photographs (photo_id, firm_id, job_id, person_id, caption, content_type, width_px, height_px, picture, thumbnail)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10) returning photo_id as "photoId"`,
+    [photo.photoId, photo.firmId, photo.jobId, photo.personId, photo.caption, photo.contentType, photo.widthPx, photo.heightPx, photo.picture, photo.thumbnail])
   return rows[0]!.photoId
 }
 

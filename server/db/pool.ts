@@ -1,30 +1,83 @@
 import pg from 'pg'
 
+/** Whose rows a transaction sees: a firm's, and those of the account with an address. */
+export interface Scope { firmId?: string, email?: string }
+
+/** So long somebody waits for a connection before being told that the office is busy, ms. */
+const WAIT_MS = 5000
+/** A little past the role's own limit: only a dead connection gets here, ms. */
+const ANSWER_MS = 25_000
+
 let pool: pg.Pool | null = null
 
 /** The server's connections. One pool a process; the server keeps no other state. */
-function connections(): pg.Pool {
-  pool ??= new pg.Pool({ connectionString: useRuntimeConfig().databaseUrl, max: 10, connectionTimeoutMillis: 5000 })
+export function connections(): pg.Pool {
+  if (!pool) {
+    const { databaseUrl, connections: max } = useRuntimeConfig()
+    pool = new pg.Pool({ connectionString: databaseUrl, max: Number(max) || 10, connectionTimeoutMillis: WAIT_MS, query_timeout: ANSWER_MS, keepAlive: true })
+    // A connection that dies while nobody uses it is replaced by the next that is asked for; unheard, it would end the process.
+    pool.on('error', error => console.error('A connection to the database was lost:', error.message))
+  }
   return pool
 }
 
+/** The database is away, or has no connection free: what was asked can be asked again. */
+export class DatabaseAway extends Error {}
+
+/** Errors of a connection rather than of a statement: SQLSTATE classes 08, 53 and 57 (PostgreSQL, appendix A), and those of the socket. */
+const isAway = (error: unknown): boolean => {
+  const { code = '', message = '' } = error as { code?: string, message?: string }
+  return /^(08|53|57P)/.test(code) || /^E[A-Z]+$/.test(code) || /timeout exceeded when trying to connect|Connection terminated|Client has encountered a connection error|Query read timeout/.test(message)
+}
+
+const literal = (text: string): string => pg.escapeLiteral(text)
+const opening = ({ firmId = '', email = '' }: Scope): string => `begin; select set_config('app.firm_id', ${literal(firmId)}, true), set_config('app.email', ${literal(email)}, true)`
+
 /**
- * Runs `work` in one transaction in which row-level security shows only this firm's rows. Rolled back when it throws.
+ * Runs `work` in one transaction in which row-level security shows only the rows of `scope`. Rolled back when it throws.
+ * @param first a statement to be answered with the opening, in the same round trip; its rows go to `work`
+ * @throws DatabaseAway when there is no connection to be had, or it was lost
  */
-export async function asFirm<T>(firmId: string, work: (client: pg.PoolClient) => Promise<T>): Promise<T> {
-  const client = await connections().connect()
+export async function inTransaction<T, Row extends pg.QueryResultRow = never>(scope: Scope, work: (client: pg.PoolClient, rows: Row[]) => Promise<T>, first = ''): Promise<T> {
+  let client: pg.PoolClient
   try {
-    await client.query('begin')
-    await client.query('select set_config(\'app.firm_id\', $1, true)', [firmId])
-    const result = await work(client)
+    client = await connections().connect()
+  }
+  catch (error) {
+    throw new DatabaseAway((error as Error).message)
+  }
+  let broken: Error | undefined
+  const lost = (error: Error) => broken = error
+  client.on('error', lost)
+  try {
+    const opened = await client.query(`${opening(scope)}${first && `; ${first}`}`) as unknown as pg.QueryResult<Row>[]
+    const result = await work(client, first ? opened.at(-1)!.rows : [])
     await client.query('commit')
     return result
   }
   catch (error) {
-    await client.query('rollback')
-    throw error
+    if (!broken && isAway(error)) broken = error as Error
+    if (!broken) await client.query('rollback').catch(lost)
+    throw broken ? new DatabaseAway(broken.message) : error
   }
   finally {
-    client.release()
+    client.off('error', lost)
+    client.release(broken)
+  }
+}
+
+export const asFirm = <T>(firmId: string, work: (client: pg.PoolClient) => Promise<T>): Promise<T> => inTransaction({ firmId }, work)
+
+/** Whether the database answers within a moment. */
+export async function databaseAnswers(withinMs: number): Promise<boolean> {
+  try {
+    await Promise.race([
+      connections().query('select 1'),
+      new Promise((_, late) => setTimeout(() => late(new Error('late')), withinMs).unref()),
+    ])
+    return true
+  }
+  catch {
+    return false
   }
 }

@@ -1,23 +1,76 @@
-import type { PoolClient } from 'pg'
+import pg, { type PoolClient } from 'pg'
+import type { Role } from '#core/people'
 
-/** A signed-in person. */
-export interface SignedIn { firmId: string, firmName: string, personId: string, personName: string, role: string }
+/** A session that nobody used for so long has ended: a weekend may lie between. */
+export const REST_HOURS = 72
+/** And however much it was used, somebody signs in again after so long. */
+export const SESSION_DAYS = 30
+/** Use is written down no more often than this. */
+const SEEN_EVERY = '5 minutes'
 
-/** Opens a session for a firm's first planner; null when the firm has none. */
-export async function openSession(client: PoolClient, hours: number): Promise<string | null> {
-  const { rows } = await client.query<{ session_id: string }>(
-    `insert into sessions (firm_id, person_id, expires_at)
-     select firm_id, person_id, now() + make_interval(hours => $1)
-     from people where role = 'planner' order by created_at, person_id limit 1
-     returning session_id`, [hours])
-  return rows[0]?.session_id ?? null
+/** Whoever asks: a person of a firm, or somebody who holds a link. */
+export interface SignedIn {
+  firmId: string
+  firmName: string
+  /** Empty for somebody who holds a link. */
+  personId: string
+  personName: string
+  role: Role
+  vouches: boolean
+  licence: string
+  email: string | null
+  /** The one job that a guest reads. */
+  jobId: string | null
+  /** The one issued sheet that a link shows. */
+  revision: number | null
 }
 
-/** Who is signed in by this session; null when it is unknown or has run out. */
-export async function personOfSession(client: PoolClient, sessionId: string): Promise<SignedIn | null> {
-  const { rows } = await client.query<SignedIn>(
-    `select f.firm_id as "firmId", f.name as "firmName", p.person_id as "personId", p.name as "personName", p.role
-     from sessions s join people p using (firm_id, person_id) join firms f using (firm_id)
-     where s.session_id = $1 and s.expires_at > now()`, [sessionId])
-  return rows[0] ?? null
+/** What a request's cookie names: a session, or a link. */
+export type Credential = { sessionId: string } | { linkId: string }
+
+/** Whether there is such a job, asked with who asks for it. */
+const jobThere = (jobId: string | null): string => jobId ? `exists (select from jobs where firm_id = f.firm_id and job_id = ${pg.escapeLiteral(jobId)} and deleted_at is null)` : 'true'
+
+/** The statement that finds who asks, and whether the job of the address is there; no row where the session has ended or the link was taken back. */
+export function whoAsks(credential: Credential, jobId: string | null): string {
+  const [from, where, columns] = 'sessionId' in credential
+    ? [
+        'sessions s join people p using (firm_id, person_id) join firms f using (firm_id)',
+        `s.session_id = ${pg.escapeLiteral(credential.sessionId)} and s.expires_at > now() and s.seen_at > now() - interval '${REST_HOURS} hours' and p.left_at is null`,
+        `p.person_id as "personId", p.name as "personName", p.role, p.vouches, p.licence, p.email, p.job_id as "jobId", null::int as revision, s.seen_at < now() - interval '${SEEN_EVERY}' as unseen`,
+      ]
+    : [
+        'share_links l join firms f using (firm_id)',
+        `l.link_id = ${pg.escapeLiteral(credential.linkId)} and l.expires_at > now() and l.taken_back_at is null`,
+        '\'\' as "personId", \'Somebody with a link\' as "personName", \'guest\' as role, false as vouches, \'\' as licence, null as email, l.job_id as "jobId", l.revision, false as unseen',
+      ]
+  return `select f.firm_id as "firmId", f.name as "firmName", ${columns}, ${jobThere(jobId)} as "jobThere" from ${from} where f.firm_id = current_firm() and ${where}`
+}
+
+export async function openSession(client: PoolClient, firmId: string, personId: string, device: string): Promise<string> {
+  const { rows } = await client.query<{ session_id: string }>(
+    'insert into sessions (firm_id, person_id, device, expires_at) values ($1, $2, $3, now() + make_interval(days => $4)) returning session_id',
+    [firmId, personId, device.slice(0, 200), SESSION_DAYS])
+  return rows[0]!.session_id
+}
+
+export async function sawSession(client: PoolClient, sessionId: string): Promise<void> {
+  await client.query('update sessions set seen_at = now() where session_id = $1', [sessionId])
+}
+
+export async function endSession(client: PoolClient, sessionId: string): Promise<void> {
+  await client.query('delete from sessions where session_id = $1', [sessionId])
+}
+
+/** Ends all sessions of a person; those that have run out go with them. */
+export async function endSessionsOf(client: PoolClient, personId: string, but: string | null = null): Promise<void> {
+  await client.query('delete from sessions where (person_id = $1 and session_id is distinct from $2) or expires_at < now()', [personId, but])
+}
+
+export interface Session { sessionId: string, device: string, createdAt: string, seenAt: string }
+
+export async function sessionsOf(client: PoolClient, personId: string): Promise<Session[]> {
+  return (await client.query<Session>(
+    `select session_id as "sessionId", device, created_at as "createdAt", seen_at as "seenAt" from sessions
+     where person_id = $1 and expires_at > now() and seen_at > now() - make_interval(hours => $2) order by seen_at desc`, [personId, REST_HOURS])).rows
 }

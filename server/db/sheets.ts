@@ -17,18 +17,26 @@ export async function findSheet(client: PoolClient, jobId: string, revision: num
   return (await client.query<IssuedSheet>(`select ${line}, s.sheet ${from} and s.revision = $2`, [jobId, revision])).rows[0] ?? null
 }
 
+/** The revision that was issued under an id; null where none was. */
+export async function revisionOf(client: PoolClient, jobId: string, sheetId: string): Promise<number | null> {
+  return (await client.query<{ revision: number }>('select revision from issued_sheets where job_id = $1 and sheet_id = $2', [jobId, sheetId])).rows[0]?.revision ?? null
+}
+
 /** Issues the next revision. The job must be locked, so that two issues at once take turns. */
 export async function insertSheet(client: PoolClient, sheet: {
   firmId: string
   jobId: string
   personId: string
+  sheetId: string
   jobVersion: number
+  /** The planner's version that worked it out. */
+  planner: string
   note: string
   sheet: MarkoutSheet
 }): Promise<number> {
   const { rows } = await client.query<{ revision: number }>(
-    `insert into issued_sheets (firm_id, job_id, revision, person_id, job_version, note, sheet)
-     select $1, $2, coalesce(max(revision), 0) + 1, $3, $4, $5, $6 from issued_sheets where job_id = $2 returning revision`,
-    [sheet.firmId, sheet.jobId, sheet.personId, sheet.jobVersion, sheet.note, sheet.sheet])
+    `insert into issued_sheets (firm_id, job_id, revision, person_id, job_version, note, sheet, sheet_id, planner)
+     select $1, $2, coalesce(max(revision), 0) + 1, $3, $4, $5, $6, $7, $8 from issued_sheets where job_id = $2 returning revision`,
+    [sheet.firmId, sheet.jobId, sheet.personId, sheet.jobVersion, sheet.note, sheet.sheet, sheet.sheetId, sheet.planner])
   return rows[0]!.revision
 }

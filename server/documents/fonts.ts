@@ -1,15 +1,10 @@
+import { readFile } from 'node:fs/promises'
 import type { DocumentFonts } from './pdf'
 
 let known: Promise<DocumentFonts> | null = null
 
-async function read(name: string): Promise<Buffer> {
-  const bytes = await useStorage('assets:fonts').getItemRaw<Uint8Array>(name)
-  if (!bytes) throw new Error(`The font ${name} is not shipped with this server.`)
-  return Buffer.from(bytes)
-}
-
-/** Fonts that documents are set in; read once. */
+/** Fonts that documents are set in, with the Greek and the mathematical signs that formulas need; they lie beside the thread's file, and are read once. */
 export function documentFonts(): Promise<DocumentFonts> {
-  known ??= Promise.all([read('DejaVuSans.ttf'), read('DejaVuSans-Bold.ttf')]).then(([regular, bold]) => ({ regular: regular!, bold: bold! }))
+  known ??= Promise.all(['DejaVuSans.ttf', 'DejaVuSans-Bold.ttf'].map(name => readFile(new URL(`./${name}`, import.meta.url)))).then(([regular, bold]) => ({ regular: regular!, bold: bold! }))
   return known
 }

@@ -2,7 +2,8 @@ import type { Check, Mark, MarkStep } from '#core/trade'
 import { endReadings, gaugeWords, type MarkoutSheet, revisionName, type SheetFace } from '#core/sheets/markout'
 import { formatLength, formatQuantity, type UnitSystem } from '#core/units'
 import { drawFigure } from './figure'
-import { type DocumentFonts, footPages, INK, MUTED, openPdf, type Paper, type Pdf } from './pdf'
+import { type DocumentFonts, footPages, INK, MUTED, openPdf, type Pdf } from './pdf'
+import type { Paper } from './paper'
 
 const MARGIN = 36
 /** Figures are read at arm's length on a roof, points. */

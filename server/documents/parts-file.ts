@@ -2,7 +2,7 @@ import type { Cell, Workbook } from 'exceljs'
 import Papa from 'papaparse'
 import type { Catalogue } from '#core/catalogue'
 import type { Reading } from '#core/outcome'
-import { type Given, type RawLine, readShelfFile, readTables, shelfFile, type Table, writeTables } from '#core/shelf'
+import { type Given, type RawLine, readShelfFile, readTables, type Table, writeTables } from '#core/shelf'
 import { ExcelJS } from './excel'
 
 type Lines = Reading<{ lines: RawLine[], notes: string[] }>
@@ -87,4 +87,3 @@ export async function partsXlsx(catalogue: Catalogue): Promise<Buffer> {
 }
 
 export const partsCsv = (table: Table): string => Papa.unparse(table.rows.map(row => row.map(asNumber)), { newline: '\r\n', escapeFormulae: true })
-export const partsJson = (catalogue: Catalogue): string => `${JSON.stringify(shelfFile(catalogue), null, 2)}\n`

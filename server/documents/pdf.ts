@@ -1,6 +1,7 @@
 import { create } from 'fontkit'
 import PDFDocument from 'pdfkit'
 import { onceFor } from '#core/memory'
+import type { Paper } from './paper'
 
 /** Fonts as files, shipped with the server. */
 export interface DocumentFonts { regular: Buffer, bold: Buffer }
@@ -8,10 +9,6 @@ export interface DocumentFonts { regular: Buffer, bold: Buffer }
 export const INK = '#22272e'
 export const MUTED = '#55575a'
 export type Pdf = InstanceType<typeof PDFDocument>
-
-/** Papers that sheets are printed on, by their names in pdfkit. */
-export const papers = ['A4', 'LETTER'] as const
-export type Paper = typeof papers[number]
 
 /** Fonts are read once for all documents: their tables take longer to read than a page to write. */
 const read = onceFor(create)

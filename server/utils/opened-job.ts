@@ -1,39 +1,46 @@
 import type { H3Event } from 'h3'
+import type { Right } from '#core/people'
+import { bigness } from '#core/job'
 import type { Catalogue } from '#core/catalogue'
-import type { Face, Job } from '#core/job'
-import { type FacePlan, planJob, type Plan } from '#core/plan'
 import { loadCatalogue } from '../db/catalogue'
 import { findJob, type StoredJob } from '../db/jobs'
+import { TooBusy, TooLong, work } from '../work/pool'
+import type { TaskName, Tasks } from '../work/tasks'
 
 /** The job of the address with its firm's catalogue. */
-export type OpenedJob = StoredJob & { catalogue: Catalogue }
+export type OpenedJob = StoredJob & { catalogue: Catalogue, firmId: string }
 
 /**
- * The job of the address for a signed-in person; answers 401 or 404.
+ * The job of the address for a signed-in person; answers 401, 403 or 404.
  * @param more what else is read of it, in the same transaction
  */
-export const openedJob = async <T extends object>(event: H3Event, more: (at: AtFirm, jobId: string) => Promise<T> | T = () => ({}) as T): Promise<OpenedJob & T> => await inFirm(event, async (at) => {
-  const jobId = jobIdOf(event)
-  const stored = await findJob(at.client, jobId) ?? noSuchJob()
-  return { ...stored, catalogue: await loadCatalogue(at.client), ...await more(at, jobId) }
+export const openedJob = async <T extends object>(event: H3Event, more: (at: AtJob) => Promise<T> | T = () => ({}) as T, right: Right = 'read'): Promise<OpenedJob & T> => await inJob(event, right, async (at) => {
+  const stored = await findJob(at.client, at.jobId) ?? noSuchJob()
+  return { ...stored, firmId: at.firmId, catalogue: await loadCatalogue(at.client), ...await more(at) }
 })
 
-/** The same, planned on the server once nothing is asked of the database any more: what sheets and exports are made from. */
-export async function plannedJob<T extends object>(event: H3Event, more?: (at: AtFirm, jobId: string) => Promise<T> | T): Promise<OpenedJob & T & { plan: Plan }> {
-  const opened = await openedJob(event, more)
-  return { ...opened, plan: planJob(opened.job, opened.catalogue) }
-}
-
-/** A face of the address's job, planned; answers 404 where the job has no such face. */
-export async function plannedFace(event: H3Event): Promise<{ job: Job, face: Face, plan: FacePlan }> {
-  const { job, plan } = await plannedJob(event)
-  const f = job.faces.findIndex(face => face.id === getRouterParam(event, 'face'))
-  return f < 0 ? refuse(404, [{ path: 'face', sentence: 'This job has no such face. It may have been removed.' }]) : { job, face: job.faces[f]!, plan: plan.faces[f]! }
+/** Works something out of an opened job in a thread; answers 422 where it takes longer than anybody may have, with what makes it big. */
+export async function workOn<N extends TaskName>({ firmId, job, catalogue }: OpenedJob, name: N, more: Omit<Parameters<Tasks[N]>[0], 'job' | 'catalogue'>): Promise<Awaited<ReturnType<Tasks[N]>>> {
+  try {
+    return await work(firmId, name, { job, catalogue, ...more } as unknown as Parameters<Tasks[N]>[0])
+  }
+  catch (error) {
+    if (error instanceof TooLong) refuse(422, [{ path: 'job', sentence: `This job takes too long to work out: ${bigness(job)}. It can still be edited; part it into several jobs, or take off what is not needed.` }])
+    if (error instanceof TooBusy) refuse(503, [{ path: 'server', sentence: 'Many of your sheets are being made already. Try again in a minute.' }])
+    throw error
+  }
 }
 
 /** Sends text or bytes as a file with a name made from the job's title. */
-export function sendFile<T extends string | Buffer>(event: H3Event, title: string, suffix: string, contentType: string, body: T): T {
+export function sendFile<T extends string | Uint8Array>(event: H3Event, title: string, suffix: string, contentType: string, body: T): T | Buffer {
   const name = `${title.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '') || 'job'}-${suffix}`
   setResponseHeaders(event, { 'content-type': contentType, 'content-disposition': `attachment; filename="${name}"` })
-  return body
+  return typeof body === 'string' ? body : Buffer.from(body)
+}
+
+/** One face's drawing as a file; answers 404 where the job has no such face. */
+export async function sendFace(event: H3Event, task: 'faceDxf' | 'faceSvg', suffix: string, contentType: string) {
+  const opened = await openedJob(event)
+  const drawn = await workOn(opened, task, { faceId: getRouterParam(event, 'face') ?? '' }) ?? refuse(404, [{ path: 'face', sentence: 'This job has no such face. It may have been removed.' }])
+  return sendFile(event, `${opened.job.title} ${drawn.name}`, suffix, contentType, drawn.text)
 }

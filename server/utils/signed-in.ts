@@ -1,18 +1,18 @@
 import type { H3Event } from 'h3'
 import type { PoolClient } from 'pg'
 import { z } from 'zod'
-import { asFirm } from '../db/pool'
-import { openSession, personOfSession, type SignedIn } from '../db/sessions'
+import { may, refusalOf, type Right } from '#core/people'
+import { DatabaseAway, inTransaction } from '../db/pool'
+import { type Credential, sawSession, type SignedIn, whoAsks } from '../db/sessions'
 
-/** What the sealed cookie carries; the session's row in the database decides whether it still holds. */
-const cookieSchema = z.object({ firmId: z.uuid(), sessionId: z.uuid() })
-type SessionCookie = z.infer<typeof cookieSchema>
-const SESSION_HOURS = 8
+/** What the sealed cookie carries; the row in the database decides whether it still holds. */
+const cookieSchema = z.union([z.object({ firmId: z.uuid(), sessionId: z.uuid() }), z.object({ firmId: z.uuid(), linkId: z.uuid() })])
+export type SessionCookie = { firmId: string } & Credential
 
-const signedOut = (): never => refuse(401, [{ path: 'session', sentence: 'You are signed out. Load the page again to sign in; what you typed is kept on this device.' }])
+const signedOut = (): never => refuse(401, [{ path: 'session', sentence: 'You are signed out. Sign in again; what you typed is kept on this device.' }])
 
-/** The session that a request names, or null; whether it holds is not known yet. */
-async function cookieOf(event: H3Event): Promise<SessionCookie | null> {
+/** What a request names, or null; whether it holds is not known yet. */
+export async function cookieOf(event: H3Event): Promise<SessionCookie | null> {
   const cookie = cookieSchema.safeParse((await getUserSession(event)).secure)
   return cookie.success ? cookie.data : null
 }
@@ -24,24 +24,55 @@ export async function requireCookie(event: H3Event): Promise<SessionCookie> {
 
 /** Who is signed in, and the connection on which only their firm's rows are seen. */
 export interface AtFirm extends SignedIn { client: PoolClient }
+export interface AtJob extends AtFirm { jobId: string }
+
+type Found = SignedIn & { unseen: boolean, jobThere: boolean }
+
+/** Answers for a database that is away: what was asked can be asked again. */
+export async function orAway<T>(work: () => Promise<T>): Promise<T> {
+  try {
+    return await work()
+  }
+  catch (error) {
+    const { code = '', message } = error as { code?: string, message?: string }
+    if (error instanceof DatabaseAway) {
+      console.error('The database can’t be reached:', message)
+      return refuse(503, [{ path: 'server', sentence: 'The office’s database can’t be reached just now. Nothing is lost: what you typed is kept and sent again.' }])
+    }
+    // By SQLSTATE (PostgreSQL, appendix A): locks and deadlocks, statements that took too long, values that have no place.
+    if (/^(40|55P03|57014)/.test(code)) return refuse(503, [{ path: 'server', sentence: 'Many people are at the same thing just now. Nothing is lost: it is tried again.' }])
+    if (code.startsWith('22')) return refuse(400, [{ path: '(value)', sentence: 'There is a value in it that can’t be kept: too large, too long, or of another kind.' }])
+    throw error
+  }
+}
+
+async function within<T>(event: H3Event, right: Right, addressJob: string | null, work: (at: AtFirm) => Promise<T>): Promise<T> {
+  const { firmId, ...credential } = await requireCookie(event)
+  return await orAway(() => inTransaction<T, Found>({ firmId }, async (client, [found]) => {
+    const { unseen, jobThere, ...at } = found ?? signedOut()
+    if (!mayHere(at, right)) refuse(403, [{ path: 'right', sentence: refusalOf(at.role, right) }])
+    if (!jobThere || (addressJob && at.jobId && at.jobId !== addressJob)) noSuchJob()
+    if (unseen && 'sessionId' in credential) await sawSession(client, credential.sessionId)
+    return await work({ client, ...at })
+  }, whoAsks(credential, addressJob)))
+}
+
+/** A link to one sheet shows that and nothing beside it. */
+const mayHere = ({ role, revision }: SignedIn, right: Right): boolean => may(role, right) && (revision === null || right === 'read-sheet')
 
 /**
  * Does a request's work in one transaction that begins with its session: the firm's rows only. Answers 401 when nobody is signed
- * in. A body is read before, so that a slow sender holds no connection.
+ * in, 403 with who may when their role lacks the right, 503 while the database is away. A body is read before, so that a slow sender
+ * holds no connection.
  */
-export async function inFirm<T>(event: H3Event, work: (at: AtFirm) => Promise<T>): Promise<T> {
-  const { firmId, sessionId } = await requireCookie(event)
-  return await asFirm(firmId, async client => await work({ client, ...await personOfSession(client, sessionId) ?? signedOut() }))
+export const inFirm = <T>(event: H3Event, right: Right, work: (at: AtFirm) => Promise<T>): Promise<T> => within(event, right, null, work)
+
+/** The same for the job of the address; answers 404 where it is not there, or not for whoever asks. */
+export async function inJob<T>(event: H3Event, right: Right, work: (at: AtJob) => Promise<T>): Promise<T> {
+  await requireCookie(event)
+  const jobId = jobIdOf(event)
+  return await within(event, right, jobId, at => work({ ...at, jobId }))
 }
 
-/** Who is signed in, or null. */
-export async function findSignedIn(event: H3Event): Promise<SignedIn | null> {
-  const cookie = await cookieOf(event)
-  return cookie && await asFirm(cookie.firmId, client => personOfSession(client, cookie.sessionId))
-}
-
-/** Signs a visitor in as a firm's planner. */
-export async function signInAsPlannerOf(event: H3Event, firmId: string): Promise<void> {
-  const sessionId = await asFirm(firmId, client => openSession(client, SESSION_HOURS))
-  if (sessionId) await setUserSession(event, { secure: { firmId, sessionId } })
-}
+/** Says by its cookie who comes from now on. */
+export const setCookieFor = async (event: H3Event, cookie: SessionCookie): Promise<void> => void await replaceUserSession(event, { secure: cookie })

@@ -1,20 +1,36 @@
-import { readFile } from 'node:fs/promises'
+import { mkdtempSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { Hash } from '@adonisjs/hash'
+import { Scrypt } from '@adonisjs/hash/drivers/scrypt'
 import * as h3 from 'h3'
+import * as account from '../../server/utils/account'
 import * as answers from '../../server/utils/answers'
+import * as invited from '../../server/utils/invited'
 import * as limitedBody from '../../server/utils/limited-body'
 import * as openedJob from '../../server/utils/opened-job'
 import * as photoId from '../../server/utils/photo-id'
 import * as shelfItem from '../../server/utils/shelf-item'
 import * as signedIn from '../../server/utils/signed-in'
+import * as storable from '../../server/utils/storable'
 import * as tickList from '../../server/utils/tick-list'
 
+/** Quick: how slow it is in the app is the app's matter. */
+const hash = new Hash(new Scrypt({ cost: 1024 }))
+export const config = {
+  databaseUrl: process.env.ROUTES_DATABASE_URL, directDatabaseUrl: '', connections: 10, demo: true, behindProxy: true, site: '', smtpUrl: '', mailFrom: '', outbox: mkdtempSync(join(tmpdir(), 'outbox-')),
+  workFile: process.env.ROUTES_WORK_FILE, plannerVersion: 'test',
+}
+
 /**
- * What the server's build puts within reach of every route. Only the sealed cookie is another here: a header says whose session
- * it is, and the database still decides whether it holds.
+ * What the server's build puts within reach of every route. Only the sealed cookie is another here: a header says what it carries,
+ * and an answer's header what it is from then on; the database still decides whether it holds.
  */
-Object.assign(globalThis, h3, answers, limitedBody, openedJob, photoId, shelfItem, signedIn, tickList, {
-  useRuntimeConfig: () => ({ databaseUrl: process.env.ROUTES_DATABASE_URL, demo: false, app: { buildId: 'test' } }),
+Object.assign(globalThis, h3, account, answers, invited, limitedBody, openedJob, photoId, shelfItem, signedIn, storable, tickList, {
+  useRuntimeConfig: () => config,
   getUserSession: async (event: h3.H3Event) => ({ secure: JSON.parse(h3.getRequestHeader(event, 'x-test-session') ?? 'null') as unknown }),
-  setUserSession: async () => {},
-  useStorage: () => ({ getItemRaw: (name: string) => readFile(`node_modules/dejavu-fonts-ttf/ttf/${name}`) }),
+  replaceUserSession: async (event: h3.H3Event, { secure }: { secure: unknown }) => h3.setResponseHeader(event, 'x-test-session', JSON.stringify(secure)),
+  clearUserSession: async (event: h3.H3Event) => h3.setResponseHeader(event, 'x-test-session', 'null'),
+  hashPassword: (passphrase: string) => hash.make(passphrase),
+  verifyPassword: (made: string, passphrase: string) => hash.verify(made, passphrase),
 })

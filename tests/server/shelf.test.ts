@@ -95,7 +95,7 @@ describe('an issued sheet', () => {
   it('keeps the figures it was made with when its parts are retired and others come in their place', async () => {
     const as = await otherFirm()
     const jobId = await freshJob(as.firmId)
-    expect((await office.ask('post', `/api/jobs/${jobId}/sheets`, { as, body: { version: 0, note: 'First' } })).status).toBe(201)
+    expect((await office.ask('post', `/api/jobs/${jobId}/sheets`, { as, body: { id: randomUUID(), version: 0, note: 'First' } })).status).toBe(201)
     const sheets = () => asFirm<{ sheet: object }>(as.firmId, 'select sheet from issued_sheets where job_id = $1', [jobId])
     const planned = async () => ((await office.ask('get', `/api/jobs/${jobId}/sheet`, { as })).json() as { plan: { faces: { parts: object, marks: object }[] } }).plan.faces[0]!
     const [before, plan] = [await sheets(), await planned()]
@@ -150,7 +150,7 @@ describe('files of parts', () => {
 
 describe('a shelf of before', () => {
   it('has sources and pairs after the migration, and every item passes its checks', async () => {
-    const client = new pg.Client({ connectionString: process.env.ROUTES_DATABASE_URL })
+    const client = new pg.Client({ connectionString: process.env.ROUTES_OWNER_URL })
     await client.connect()
     try {
       await client.query('begin')

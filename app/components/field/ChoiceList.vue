@@ -6,6 +6,7 @@
 const { value, choices } = defineProps<{ value: T | undefined, choices: readonly { label: string, value: T }[] }>()
 const emit = defineEmits<{ choose: [value: T] }>()
 const made = ref(false)
+const readsOnly = useReadsOnly()
 const shown = computed(() => (made.value ? [...choices] : choices.filter(one => one.value === value)) as { label: string, value: string }[])
 </script>
 
@@ -15,6 +16,7 @@ const shown = computed(() => (made.value ? [...choices] : choices.filter(one => 
     :items="shown"
     :content="{ onCloseAutoFocus: () => { made = false } }"
     color="neutral"
+    :disabled="readsOnly"
     :ui="{ itemLabel: 'whitespace-normal' }"
     @update:open="made ||= $event"
     @update:model-value="emit('choose', $event as T)"

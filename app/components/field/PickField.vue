@@ -3,6 +3,7 @@
 const { label, value, choices, hint } = defineProps<{ label: string, value: T | null, choices: readonly { label: string, value: T }[], hint?: string }>()
 const emit = defineEmits<{ choose: [value: T] }>()
 const name = useId()
+const readsOnly = useReadsOnly()
 </script>
 
 <template>
@@ -33,6 +34,7 @@ const name = useId()
           :name="name"
           :value="one.value"
           :checked="one.value === value"
+          :disabled="readsOnly"
           @change="emit('choose', one.value)"
         >{{ one.label }}
       </label>

@@ -20,6 +20,7 @@ const { label, shown, commit, hint, wide = false, assumed = false, working = '' 
   working?: string
 }>()
 
+const readsOnly = useReadsOnly()
 const text = ref(shown)
 const problem = ref('')
 const id = useId()
@@ -98,6 +99,7 @@ function giveUp() {
         :highlight="Boolean(problem)"
         :aria-invalid="Boolean(problem)"
         :aria-describedby="problem ? `${id}-problem` : undefined"
+        :disabled="readsOnly"
         autocomplete="off"
         :ui="{ base: wide ? 'font-medium' : 'text-right font-medium' }"
         @input="typing = true"

@@ -8,7 +8,7 @@ const emit = defineEmits<{ close: [], remove: [], archive: [] }>()
   <UModal
     :open="job !== null"
     :title="`Delete ${job?.title ?? ''}?`"
-    description="Its edits, photographs, issued sheets and ticks go with it. This can’t be undone."
+    description="Its edits, photographs, issued sheets and ticks go with it. It is out of sight at once and gone for good after a month; on this page it can’t be brought back."
     @update:open="$event || emit('close')"
   >
     <template #footer>

@@ -3,15 +3,19 @@ import { formatPower } from '#core/units'
 
 /** One job of the list: its first face with modules to scale, what it comes to, and what can be done with it. */
 const { job } = defineProps<{ job: JobLine }>()
-const emit = defineEmits<{ copy: [], archive: [], remove: [] }>()
+const emit = defineEmits<{ copy: [], archive: [], remove: [], share: [] }>()
+const me = useMe()
 const stops = computed(() => job.summary?.totals.stops ?? 0)
 const menu = computed(() => [[
-  { label: 'Duplicate', icon: 'i-lucide-copy', onSelect: () => emit('copy') },
-  { label: job.archived ? 'Bring back' : 'Archive', icon: job.archived ? 'i-lucide-archive-restore' : 'i-lucide-archive', onSelect: () => emit('archive') },
+  ...me.may('jobs')
+    ? [
+        { label: 'Duplicate', icon: 'i-lucide-copy', onSelect: () => emit('copy') },
+        { label: job.archived ? 'Bring back' : 'Archive', icon: job.archived ? 'i-lucide-archive-restore' : 'i-lucide-archive', onSelect: () => emit('archive') },
+      ]
+    : [],
+  ...me.may('share') ? [{ label: 'Links to share…', icon: 'i-lucide-link', onSelect: () => emit('share') }] : [],
   { label: 'Save the job file', icon: 'i-lucide-download', to: `/api/jobs/${job.jobId}/job.json`, external: true, target: '_self' },
-], [
-  { label: 'Delete…', icon: 'i-lucide-trash-2', onSelect: () => emit('remove') },
-]])
+], ...me.may('jobs') ? [[{ label: 'Delete…', icon: 'i-lucide-trash-2', onSelect: () => emit('remove') }]] : []])
 </script>
 
 <template>
@@ -53,7 +57,10 @@ const menu = computed(() => [[
         v-if="job.summary"
         class="flex items-center gap-3 text-right text-[15px] max-sm:col-span-2 max-sm:justify-self-start max-sm:text-left"
       >
-        <span>{{ job.summary.totals.modules }} modules, {{ formatPower(job.summary.totals.powerW) }}<br>{{ job.summary.totals.fixings }} fixings, {{ job.summary.totals.sticks }} sticks</span>
+        <span>{{ job.summary.totals.modules }} modules, {{ formatPower(job.summary.totals.powerW) }}<br>{{ job.summary.totals.fixings }} fixings, {{ job.summary.totals.sticks }} sticks<span
+          v-if="job.older && !job.archived"
+          class="block text-[13px] text-muted"
+        >as of an earlier state</span></span>
         <span class="inline-flex w-28 items-center gap-1.5 font-semibold whitespace-nowrap">
           <PlannerStateMark :state="stops ? 'stop' : 'clear'" />
           {{ stops ? `${stops} to settle` : 'Clear' }}
@@ -62,7 +69,8 @@ const menu = computed(() => [[
       <span
         v-else
         class="text-[15px] text-muted"
-      >{{ job.failed ? 'Can’t be worked out' : job.archived ? 'Archived' : 'Working it out…' }}</span>
+        :title="job.problem?.sentence"
+      >{{ job.problem ? job.problem.kind === 'too-long' ? 'Takes too long to work out' : 'Can’t be worked out' : job.archived ? 'Archived' : 'Working it out…' }}</span>
     </NuxtLink>
     <UDropdownMenu
       :items="menu"

@@ -1,16 +1,18 @@
 <script setup lang="ts">
 import { formatPitch, formatPower } from '#core/units'
 import { plural, sentenceCase } from '#core/trade'
+import { roleWords } from '#core/people'
 import { wordsOf } from '../../queue/entry'
 
 /** The job's name, its totals, what the last change did, and whether it has reached the office. */
 const store = useJobStore()
+const me = useMe()
 const queue = useQueue()
 const save = computed(() => ({
   'saved': { text: 'Saved', class: 'text-lichen-600' },
   'saving': { text: 'Saving…', class: 'text-graphite-600' },
   'offline': { text: `No signal: ${plural(store.waiting, 'change')} kept ${queue.keeps ? 'on this device' : 'while this page is open'}`, class: 'text-amber-600' },
-  'signed-out': { text: `Signed out: load the page again.${store.waiting ? ` ${plural(store.waiting, 'change')} kept ${queue.keeps ? 'on this device' : 'only while this page is open'}` : ''}`, class: 'text-brick-600' },
+  'signed-out': { text: `Signed out.${store.waiting ? ` ${plural(store.waiting, 'change')} kept ${queue.keeps ? 'on this device' : 'only while this page is open'}` : ''}`, class: 'text-brick-600' },
 }[store.saveState]))
 const asideWords = (one: typeof store.aside[number]) => sentenceCase(wordsOf(one))
 const { index, choose } = useFaceChoice(computed(() => store.job))
@@ -88,8 +90,34 @@ const toWork = () => (document.querySelector<HTMLElement>('[role=application]') 
     >
       {{ save.text }}
     </p>
+    <UButton
+      v-if="store.saveState === 'signed-out'"
+      size="sm"
+      label="Sign in"
+      @click="me.toSignIn()"
+    />
     <ThemeSwitch />
   </header>
+  <p
+    v-if="me.me && !me.may('log')"
+    class="no-print border-b border-graphite-300 bg-graphite-100 px-4 py-1 text-[15px]"
+  >
+    <b>To read.</b> {{ me.me.role === 'guest' ? 'This job is shared with you' : `As ${roleWords[me.me.role].title.toLowerCase()} you read the plan and tick lists` }}; nothing is changed here.
+  </p>
+  <div
+    v-if="store.refusal"
+    role="alert"
+    class="no-print flex flex-wrap items-center gap-3 border-b border-brick-500 bg-brick-50 px-4 py-2 text-[15px]"
+  >
+    <p>{{ store.refusal }}</p>
+    <UButton
+      size="sm"
+      color="neutral"
+      variant="outline"
+      label="Good"
+      @click="store.refusal = ''"
+    />
+  </div>
   <div
     v-if="store.meanwhile"
     role="status"
@@ -97,7 +125,7 @@ const toWork = () => (document.querySelector<HTMLElement>('[role=application]') 
     data-testid="meanwhile"
   >
     <p>
-      <b>Changed in another window</b> by {{ store.meanwhile.who }}: {{ store.meanwhile.what }}.
+      <b>{{ store.meanwhile.onRoof ? 'Changed on the roof' : 'Changed elsewhere' }}</b> by {{ store.meanwhile.who }}: {{ store.meanwhile.what }}.
       <template v-if="store.meanwhile.theirs.length">
         You changed the same thing. Yours stands now; theirs is kept in the history.
       </template>

@@ -9,6 +9,8 @@ import { selectedOn, stageViews } from '../../stages'
 /** The planner's page: ladder, face, slip and findings, with everything reachable by keyboard. */
 const { jobId, stage } = defineProps<{ jobId: string, stage: StageId }>()
 const store = useJobStore()
+const me = useMe()
+provideReadsOnly(computed(() => !me.may('log')))
 const { toggle } = useLayers()
 
 const job = computed(() => store.planned!)

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { type FaceChanges, revisionName } from '#core/sheets/markout'
 import type { UnitSystem } from '#core/units'
+import { v4 as newId } from 'uuid'
 
 /** Where the mark-out stands: which revision is out, what has changed since, and the next to be issued. */
 const { jobId, issued, changes, version, stops, units } = defineProps<{
@@ -13,6 +14,7 @@ const { jobId, issued, changes, version, stops, units } = defineProps<{
 }>()
 const emit = defineEmits<{ issued: [] }>()
 const store = useJobStore()
+const me = useMe()
 const last = computed(() => issued[0] ?? null)
 const changed = computed(() => changes.reduce((sum, face) => sum + face.changes.length, 0))
 const note = ref('')
@@ -22,11 +24,14 @@ const busy = ref(false)
 const shows = ref(false)
 const day = (at: string) => new Date(at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })
 
+/** The next sheet's own id: should its answer be lost, asking again issues the same. */
+let sheetId = newId()
 async function issue() {
   problem.value = ''
   busy.value = true
   try {
-    await $fetch(`/api/jobs/${jobId}/sheets`, { method: 'POST', body: { version, note: note.value, reason: stops.length ? reason.value : '' } })
+    await $fetch(`/api/jobs/${jobId}/sheets`, { method: 'POST', body: { id: sheetId, version, note: note.value, reason: stops.length ? reason.value : '' } })
+    sheetId = newId()
     note.value = ''
     reason.value = ''
     shows.value = false
@@ -58,7 +63,7 @@ async function issue() {
         </template>
       </p>
       <UButton
-        v-if="!last || changed"
+        v-if="(!last || changed) && me.may('issue')"
         class="no-print"
         :label="`Issue revision ${revisionName((last?.revision ?? 0) + 1)}`"
         :loading="busy"
@@ -67,7 +72,7 @@ async function issue() {
       />
     </div>
     <div
-      v-if="!last || changed"
+      v-if="(!last || changed) && me.may('issue')"
       class="no-print mt-2"
     >
       <UInput

@@ -12,7 +12,7 @@ useHead({ title: () => `${shelfWords[shelf.value].many} · Shelf · Upper Deck` 
 const work = useShelf()
 provide('shelf', work)
 const { catalogue, used, error, remove, setCurrency } = work
-const { data: me } = await useFetch<{ personName: string, firmName: string }>('/api/me')
+const me = useMe()
 const units = useLocalStorage<UnitSystem>('shelf-units', 'metric')
 
 /** What was done last. */
@@ -87,7 +87,7 @@ const files = computed(() => [[
             Shelf
           </h1>
           <p class="text-[13px] text-muted">
-            {{ me?.firmName ?? ' ' }}
+            {{ me.me?.firmName ?? ' ' }}
           </p>
         </div>
         <NuxtLink

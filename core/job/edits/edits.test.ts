@@ -92,7 +92,21 @@ describe('edits', () => {
     expect(state.job.faces[0]!.pitchDeg).toBe(40)
     expect(state.stacks.redo).toEqual([])
     expect(pushHistory(state.stacks, { kind: 'edit', inverse: pitch(1) }).redo).toEqual([])
-    expect(stacksOf([{ kind: 'edit', inverse: pitch(1) }, { kind: 'undo', inverse: pitch(2) }])).toEqual({ undo: [], redo: [pitch(2)] })
+    expect(stacksOf([{ kind: 'edit', edit: pitch(2), inverse: pitch(1), own: true }, { kind: 'undo', edit: pitch(1), inverse: pitch(2), own: true }], 9)).toEqual({ undo: [], redo: [pitch(2)] })
+  })
+
+  it('can be taken back by whoever made them, and not over what somebody else made of the same fact since', () => {
+    const own = (values: object) => ({ kind: 'edit' as const, edit: { type: 'set-face', faceId: 'main', values } as Edit, inverse: { type: 'set-face', faceId: 'main', values } as Edit, own: true })
+    const theirs = (values: object) => ({ ...own(values), own: false })
+    const named = own({ name: 'Mine' })
+    expect(stacksOf([own({ pitchDeg: 30 }), named, theirs({ pitchDeg: 35 })], 9).undo).toEqual([named.inverse])
+    expect(stacksOf([theirs({ pitchDeg: 35 }), own({ pitchDeg: 30 })], 9).undo).toHaveLength(1)
+    expect(stacksOf(Array.from({ length: 9 }, () => named), 4).undo).toHaveLength(4)
+    // A whole face that somebody put there holds all of its facts, and supports their hits.
+    expect(stacksOf([own({ pitchDeg: 30 }), { ...theirs({}), edit: { type: 'remove-face', faceId: 'main' } }], 9).undo).toEqual([])
+    const start = { job: threeRowsOfSix(), stacks: { undo: [], redo: [] } }
+    const folded = foldEntries(start, [{ id: 'a', ...own({ pitchDeg: 30 }) }, { id: 'b', ...theirs({ pitchDeg: 41 }) }, { id: 'c', ...named }])
+    expect([folded.job.faces[0]!.pitchDeg, folded.job.faces[0]!.name, folded.stacks.undo.length]).toEqual([41, 'Mine', 1])
   })
 
   it('whose face somebody else has removed are passed over, and refused with a sentence when sent', () => {

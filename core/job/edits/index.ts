@@ -1,4 +1,5 @@
 /** What changes a job: a file for each family of edits, one definition for each kind. */
+export { collide } from './collide'
 export * from './edit'
 export { faceOf } from './face-of'
 export type { Chooser } from './kind'

@@ -9,15 +9,8 @@ const MOST_BYTES = 4_000_000
 /** Opens a job from a job file; the file is checked as the command line checks it. */
 export default defineEventHandler(async (event) => {
   await requireCookie(event)
-  const bytes = await readLimited(event, MOST_BYTES) ?? refuse(413, [{ path: '(body)', sentence: 'A job file is at most 4 MB.' }])
-  let data: unknown
-  try {
-    data = JSON.parse(bytes.toString('utf8'))
-  }
-  catch {
-    refuse(400, [{ path: '(body)', sentence: 'This file is not a job file: it is not JSON at all.' }])
-  }
-  return await inFirm(event, async ({ client, firmId }) => {
+  const data = await readJson(event, MOST_BYTES, 'A job file is at most 4 MB.', 'This file is not a job file: it is not JSON at all.')
+  return await inFirm(event, 'jobs', async ({ client, firmId }) => {
     const read = readJob(data, await loadCatalogue(client))
     if (!read.ok) refuse(422, read.problems)
     setResponseStatus(event, 201)

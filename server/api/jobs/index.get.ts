@@ -1,42 +1,50 @@
-import { type JobSummary, planJob, summaryOf } from '#core/plan'
-import { loadCatalogue } from '../../db/catalogue'
-import { findJobs, listJobs, saveSummary } from '../../db/jobs'
+import { z } from 'zod'
+import { catalogueVersion, countJobs, listJobs, listOrders } from '../../db/job-list'
+import { renewSummaries, stateOf } from '../../summaries/renew'
 
-/** So long a list is worked on before it is answered with what is known; the rest is asked for again. */
-const MOST_MS = 1200
+const MOST = 50
+const querySchema = z.object({
+  order: z.enum(listOrders).default('changed'),
+  archived: z.enum(['true', 'false']).default('false'),
+  search: z.string().max(200, 'At most 200 letters are looked for.').refine(isStorable, 'There is a sign in it that can’t be looked for.').default(''),
+  /** Where the page before ended, as it was answered. */
+  after: z.string().max(400).optional(),
+})
+const afterSchema = z.tuple([z.string(), z.uuid()])
+
+function placeOf(after: string | undefined): { value: string, jobId: string } | null {
+  if (after === undefined) return null
+  try {
+    const [value, jobId] = afterSchema.parse(JSON.parse(Buffer.from(after, 'base64url').toString('utf8')))
+    if (isStorable(value)) return { value, jobId }
+  }
+  catch {
+    // Said below.
+  }
+  return refuse(400, [{ path: 'after', sentence: 'This is no place in the list. Load it from the start.' }])
+}
 
 /**
- * The firm's jobs with the figures that tell them apart. Those are kept with the job; where a job, the shelf or the program has changed since
- * they are worked out anew, as many as the time allows: the others have none yet.
+ * A page of the firm's jobs with the figures that tell them apart, as they were worked out last. It plans nothing: rows whose job, shelf
+ * or planner is another since are said to be older, and are worked out anew in the background.
  */
 export default defineEventHandler(async (event) => {
-  const build = useRuntimeConfig().app.buildId
-  const listed = await inFirm(event, ({ client }) => listJobs(client))
-  const stateOf = (version: number) => `${version}@${build}`
-  const stale = listed.filter(job => !job.archived && job.summaryOf !== stateOf(job.version))
-  const fresh = new Map<string, JobSummary>()
-  const failed = new Set<string>()
-  if (stale.length) {
-    const end = Date.now() + MOST_MS
-    const { catalogue, jobs } = await inFirm(event, async ({ client }) => ({ catalogue: await loadCatalogue(client), jobs: await findJobs(client, stale.map(job => job.jobId)) }))
-    const done: { jobId: string, version: number, summary: JobSummary }[] = []
-    let tried = 0
-    // A season takes longer to plan than a transaction should stay open.
-    for (const { jobId, job, version } of jobs) {
-      if (tried++ && Date.now() > end) break
-      try {
-        done.push({ jobId, version, summary: summaryOf(planJob(job, catalogue)) })
-      }
-      catch (error) {
-        // One job must not keep the others from being seen.
-        console.error(`Job ${jobId} can’t be planned for the list:`, error)
-        failed.add(jobId)
-      }
-    }
-    await inFirm(event, async ({ client }) => {
-      for (const { jobId, version, summary } of done) await saveSummary(client, jobId, version, summary, stateOf(version))
-    })
-    for (const { jobId, summary } of done) fresh.set(jobId, summary)
-  }
-  return listed.map(({ summaryOf: known, ...job }) => ({ ...job, failed: failed.has(job.jobId), summary: fresh.get(job.jobId) ?? (job.archived || known === stateOf(job.version) ? job.summary : null) }))
+  await requireCookie(event)
+  const { order, archived, search, after } = readQuery(event, querySchema)
+  const place = placeOf(after)
+  const { firmId, listed, counts, shelf } = await inFirm(event, 'read-shelf', async ({ client, firmId }) => ({
+    firmId,
+    listed: await listJobs(client, { order, archived: archived === 'true', words: search.split(/\s+/).filter(Boolean), after: place, most: MOST }),
+    counts: await countJobs(client),
+    shelf: await catalogueVersion(client),
+  }))
+  const jobs = listed.map(({ summaryOf, position: _, summary, ...job }) => ({
+    ...job,
+    summary: summary && 'problem' in summary ? null : summary,
+    problem: summary && 'problem' in summary ? summary.problem : null,
+    older: summaryOf !== stateOf(job.version, shelf),
+  }))
+  void renewSummaries(firmId, jobs.filter(job => job.older && !job.archived).map(job => job.jobId))
+  const last = listed.length === MOST ? listed.at(-1)! : null
+  return { jobs, ...counts, next: last && Buffer.from(JSON.stringify([last.position, last.jobId])).toString('base64url') }
 })

@@ -1,9 +1,9 @@
 import { emptyCatalogue } from '#core/catalogue'
 import { loadCatalogue } from '../../db/catalogue'
-import { partsXlsx } from '../../documents/parts-file'
+import { work } from '../../work/pool'
 
 /** A workbook with the headings of every kind of part, to be filled in. */
 export default defineEventHandler(async (event) => {
-  const { currency } = await inFirm(event, ({ client }) => loadCatalogue(client))
-  return sendFile(event, 'blank', 'parts.xlsx', 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet', await partsXlsx(emptyCatalogue(currency)))
+  const { firmId, currency } = await inFirm(event, 'read-shelf', async ({ client, firmId }) => ({ firmId, currency: (await loadCatalogue(client)).currency }))
+  return sendFile(event, 'blank', 'parts.xlsx', 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet', await work(firmId, 'partsXlsx', emptyCatalogue(currency)))
 })

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { type Item, shelves } from '#core/catalogue'
 import { applyChanges, type Change } from '#core/shelf'
-import { forgetSummaries } from '../../db/jobs'
+import { changedCatalogue } from '../../db/job-list'
 import { lockCatalogue, saveItem, usedParts } from '../../db/catalogue'
 
 const MOST_CHANGES = 5000
@@ -13,13 +13,13 @@ const bodySchema = z.object({
 /** Puts parts on the shelf, or changes them: all or none. Answers 409 with each problem and the change it is in. */
 export default defineEventHandler(async (event) => {
   await requireCookie(event)
-  const { changes } = await readChecked(event, bodySchema)
-  return await inFirm(event, async ({ client, firmId }) => {
+  const { changes } = await readChecked(event, bodySchema, 8_000_000)
+  return await inFirm(event, 'shelf', async ({ client, firmId }) => {
     const catalogue = await lockCatalogue(client)
     const applied = applyChanges(catalogue, changes as Change[], await usedParts(client, catalogue))
     if (!applied.ok) refuse(409, applied.problems)
     for (const { shelf, item } of applied.value.items) await saveItem(client, firmId, shelf, item)
-    await forgetSummaries(client)
+    await changedCatalogue(client)
     return { taken: applied.value.items.length }
   })
 })

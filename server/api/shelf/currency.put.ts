@@ -8,6 +8,6 @@ const bodySchema = z.object({ currency: catalogueSchema.shape.currency })
 export default defineEventHandler(async (event) => {
   await requireCookie(event)
   const { currency } = await readChecked(event, bodySchema)
-  await inFirm(event, ({ client }) => setCurrency(client, currency))
+  await inFirm(event, 'shelf', ({ client }) => setCurrency(client, currency))
   return { currency }
 })

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { shelves, sourceSchema } from '#core/catalogue'
 import { judgedLines } from '#core/shelf'
 import { loadCatalogue, usedParts } from '../../db/catalogue'
-import { readPartsFile } from '../../documents/parts-file'
+import { work } from '../../work/pool'
 
 const MOST_BYTES = 4_000_000
 const querySchema = z.object({
@@ -20,11 +20,11 @@ export default defineEventHandler(async (event) => {
   const { name, shelf, by, note, on } = query.data
   const bytes = await readLimited(event, MOST_BYTES) ?? refuse(413, [{ path: '(body)', sentence: 'A file of parts is at most 4 MB.' }])
   const given = { shelf: shelf ?? null, source: by && note && on ? { by, note, on } : null }
-  const { catalogue, used } = await inFirm(event, async ({ client }) => {
+  const { firmId, catalogue, used } = await inFirm(event, 'shelf', async ({ client, firmId }) => {
     const all = await loadCatalogue(client)
-    return { catalogue: all, used: await usedParts(client, all) }
+    return { firmId, catalogue: all, used: await usedParts(client, all) }
   })
-  const read = await readPartsFile(bytes, name, catalogue, given)
+  const read = await work(firmId, 'readPartsFile', { bytes, name, catalogue, given })
   if (!read.ok) refuse(422, read.problems)
   return { lines: judgedLines(read.value.lines, catalogue, used), notes: read.value.notes }
 })

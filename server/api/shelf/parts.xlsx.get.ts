@@ -1,8 +1,8 @@
 import { loadCatalogue } from '../../db/catalogue'
-import { partsXlsx } from '../../documents/parts-file'
+import { work } from '../../work/pool'
 
 /** The shelf as a workbook that is read back as it is. */
 export default defineEventHandler(async (event) => {
-  const catalogue = await inFirm(event, ({ client }) => loadCatalogue(client))
-  return sendFile(event, 'shelf', 'parts.xlsx', 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet', await partsXlsx(catalogue))
+  const { firmId, catalogue } = await inFirm(event, 'read-shelf', async ({ client, firmId }) => ({ firmId, catalogue: await loadCatalogue(client) }))
+  return sendFile(event, 'shelf', 'parts.xlsx', 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet', await work(firmId, 'partsXlsx', catalogue))
 })

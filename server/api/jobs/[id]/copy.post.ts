@@ -8,9 +8,8 @@ const MOST_TITLE = jobSchema.shape.title.maxLength!
 /** Opens a job like another: what was read and decided, without its history, photographs, issued sheets and ticks. */
 export default defineEventHandler(async (event) => {
   await requireCookie(event)
-  const jobId = jobIdOf(event)
   const { id } = await readChecked(event, bodySchema)
-  return await inFirm(event, async ({ client, firmId }) => {
+  return await inJob(event, 'jobs', async ({ client, firmId, jobId }) => {
     const { job } = await findJob(client, jobId) ?? noSuchJob()
     setResponseStatus(event, 201)
     return { jobId: await insertJob(client, firmId, id, { ...job, title: `${job.title.slice(0, MOST_TITLE - 6)}, copy` }) }

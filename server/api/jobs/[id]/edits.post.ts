@@ -1,52 +1,49 @@
 import { z } from 'zod'
-import { editSchema, inverseOf, MOST_ENTRIES, readEdit } from '#core/job'
-import { sentencesOf } from '#core/outcome'
-import { loadCatalogue } from '../../../db/catalogue'
-import { appendEntry, entriesSince, knownIds, lockJob, saveJob } from '../../../db/jobs'
+import { editSchema, MOST_ENTRIES } from '#core/job'
+import { isFieldChange } from '#core/people'
+import { type Asked, type FieldAnswers, makeEdits } from '../../../edits/make'
+import { renewSummary } from '../../../summaries/renew'
+
+/** A day's edits on a large roof; a whole face of a hit log is some 60 kB. */
+const MOST_BYTES = 6_000_000
+/** So often a plan is asked anew where the job changes meanwhile. */
+const MOST_ROUNDS = 4
 
 const bodySchema = z.object({
-  /** The version the edits were made on; null puts them on top of whatever the job is by now. */
-  baseVersion: z.number().int().min(0).nullable(),
+  baseVersion: z.number().int().min(0).max(MOST_COUNT).nullable(),
+  insist: z.boolean().default(false),
   entries: z.array(z.object({ id: z.uuid(), kind: z.enum(['edit', 'undo', 'redo']), edit: editSchema })).min(1).max(MOST_ENTRIES),
+}).superRefine(({ entries }, context) => {
+  const seen = new Set<string>()
+  entries.forEach(({ id }, i) => {
+    if (seen.has(id)) context.addIssue({ code: 'custom', path: ['entries', i, 'id'], message: 'Two entries have the same id.' })
+    seen.add(id)
+  })
 })
 
 /**
- * Makes edits on a job, in order. Ids already in the history are passed over, so a repeat is harmless; one that can't be made is
- * answered by its id with the reason, and the others are made without it. When somebody else has changed the job since, nothing is
- * made and 409 answers with what they changed.
+ * Makes edits on a job, in order, as far as whoever sends them may. Answers with the version, what was refused and why, and what else
+ * was changed since the sender's version; 409 with who changed it where somebody else changed the same fact.
  */
 export default defineEventHandler(async (event) => {
   await requireCookie(event)
-  const jobId = jobIdOf(event)
-  const { baseVersion, entries } = await readChecked(event, bodySchema)
-  return await inFirm(event, at => makeEdits(at, jobId, baseVersion, entries))
-})
-
-async function makeEdits({ client, firmId, personId }: AtFirm, jobId: string, baseVersion: number | null, entries: z.infer<typeof bodySchema>['entries']) {
-  const stored = await lockJob(client, jobId) ?? noSuchJob()
-  const known = await knownIds(client, jobId, entries.map(entry => entry.id))
-  const fresh = entries.filter(entry => !known.has(entry.id))
-  if (fresh.length && baseVersion !== null && stored.version !== baseVersion) {
-    const since = await entriesSince(client, jobId, baseVersion)
-    throw createError({
-      statusCode: 409,
-      statusMessage: 'Changed meanwhile',
-      message: 'Somebody else has changed this job since. Nothing is lost: look at both changes.',
-      data: { version: stored.version, job: stored.job, entries: since },
-    })
-  }
-  const catalogue = fresh.length ? await loadCatalogue(client) : null
-  const refused: { id: string, sentence: string }[] = []
-  let { job, version } = stored
-  for (const { id, kind, edit } of fresh) {
-    const read = readEdit(edit, job, catalogue!)
-    if (!read.ok) {
-      refused.push({ id, sentence: sentencesOf(read.problems) })
+  const asked: Asked = await readChecked(event, bodySchema, MOST_BYTES)
+  let field: FieldAnswers | null = null
+  for (let round = 0; round < MOST_ROUNDS; round++) {
+    const made = await inJob(event, 'log', at => makeEdits(at, asked, field))
+    if (made.kind === 'ask-plan') {
+      const opened = await openedJob(event, ({ role }) => ({ role }))
+      const changes = asked.entries.filter(({ edit }) => isFieldChange(edit, opened.role))
+      const why = await workOn(opened, 'fieldChanges', { edits: changes.map(({ edit }) => edit) })
+      field = { version: opened.version, why: new Map(changes.map(({ id }, i) => [id, why[i]!])) }
       continue
     }
-    await appendEntry(client, { firmId, jobId, version: ++version, id, personId, kind, edit, inverse: inverseOf(job, edit) })
-    job = read.value.job
+    const { kind, ...answer } = made
+    if (kind === 'changed') {
+      throw createError({ statusCode: 409, statusMessage: 'Changed meanwhile', message: 'Somebody else has changed the same since. Nothing is lost: look at both changes.', data: answer })
+    }
+    void renewSummary(event)
+    return answer
   }
-  if (version > stored.version) await saveJob(client, jobId, job, version)
-  return { version, refused }
-}
+  refuse(503, [{ path: 'job', sentence: 'The job changes faster than it can be planned just now. What you did is kept and sent again.' }])
+})

@@ -1,7 +1,5 @@
-import { loadoutCsv, loadoutOf } from '#core/sheets/loadout'
-
 /** What goes on the van as a table. */
 export default defineEventHandler(async (event) => {
-  const { job, plan, catalogue } = await plannedJob(event)
-  return sendFile(event, job.title, 'load-out.csv', 'text/csv; charset=utf-8', loadoutCsv(loadoutOf(job, plan.faces, catalogue), job.units))
+  const opened = await openedJob(event)
+  return sendFile(event, opened.job.title, 'load-out.csv', 'text/csv; charset=utf-8', await workOn(opened, 'loadoutCsv', {}))
 })

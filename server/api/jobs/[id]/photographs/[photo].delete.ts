@@ -2,8 +2,7 @@ import { deletePhotograph } from '../../../../db/photographs'
 
 /** Takes a photograph away. */
 export default defineEventHandler(async (event) => {
-  const [jobId, photoId] = [jobIdOf(event), photoIdOf(event)]
-  if (!await inFirm(event, ({ client }) => deletePhotograph(client, jobId, photoId))) noSuchPhotograph()
+  if (!await inJob(event, 'log', ({ client, jobId }) => deletePhotograph(client, jobId, photoIdOf(event)))) noSuchPhotograph()
   setResponseStatus(event, 204)
   return null
 })

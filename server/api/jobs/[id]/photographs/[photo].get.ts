@@ -2,9 +2,8 @@ import { findPicture } from '../../../../db/photographs'
 
 /** The picture itself, or with `?size=small` its small copy. It never changes under its id, so it may be kept. */
 export default defineEventHandler(async (event) => {
-  const [jobId, photoId] = [jobIdOf(event), photoIdOf(event)]
   const size = getQuery(event).size === 'small' ? 'small' : 'whole'
-  const picture = await inFirm(event, ({ client }) => findPicture(client, jobId, photoId, size)) ?? noSuchPhotograph()
+  const picture = await inJob(event, 'read', ({ client, jobId }) => findPicture(client, jobId, photoIdOf(event), size)) ?? noSuchPhotograph()
   setResponseHeaders(event, { 'content-type': picture.contentType, 'cache-control': 'private, max-age=31536000, immutable', 'x-content-type-options': 'nosniff' })
   return picture.bytes
 })

@@ -1,0 +1,18 @@
+const faceOf = (key: string): string | null => /^face [^/]+/.exec(key)?.[0] ?? null
+
+/** What of a face lies under one of its keys: a whole face has all of it, its supports their rafters and hits. */
+function under(whole: string, face: string): string[] {
+  if (whole === `${face}/whole`) return [`${face}/`]
+  return whole === `${face}/supports` ? [`${face}/rafters/`, `${face}/rafter `, `${face}/hit `] : []
+}
+const holds = (whole: string, part: string, face: string): boolean => under(whole, face).some(start => part.startsWith(start))
+
+/** Whether facts that one edit touches are among those that others touched, or lie in one of them, or hold one. */
+export function collide(touched: string[], theirs: Iterable<string>): boolean {
+  const others = new Set(theirs)
+  return touched.some((key) => {
+    if (others.has(key)) return true
+    const face = faceOf(key)
+    return face !== null && [...others].some(other => faceOf(other) === face && (holds(key, other, face) || holds(other, key, face)))
+  })
+}

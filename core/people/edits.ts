@@ -1,0 +1,44 @@
+import { type Edit, touches } from '../job'
+import { may, type Role } from './rights'
+
+/**
+ * What making an edit asks of somebody: `log` tells what was found on the roof, `move` shifts what stands there, `plan` is all else;
+ * `vouch` beside it, where a figure is an engineer's or electrician's.
+ */
+export type EditNeed = 'log' | 'move' | 'plan'
+
+/** Readings: what is there, whether it suits the plan or not. */
+const logged = [/^face [^/]+\/(hit|rafter) /, /^face [^/]+\/rafters\//, /^face [^/]+\/(covering|outline|pitchDeg|obstructions|datum)$/, /^site\/(hazards|coveringState|access|accessNote|bring|bringNote)$/, /^assumed /]
+/** What may stand elsewhere on the roof than planned, as long as every limit is kept. */
+const moved = [/^face [^/]+\/array\/(shiftMm|rowGapMm|columnGapMm|columns|stackFrom|fixingPattern|railInMm|trimTailMm)$/, /^face [^/]+\/row \d+\/(shiftMm|gapBelowMm|lowerRailMm|upperRailMm|held|skip|breaks)$/]
+/** Figures that somebody with a licence stands for. */
+const vouched = [/^face [^/]+\/array\/(heldUpN|heldDownN|heldSlopeN|allowedSpanMm|allowedOverhangMm)$/, /^loads\/engineer$/]
+
+const isOneOf = (key: string, patterns: RegExp[]): boolean => patterns.some(pattern => pattern.test(key))
+
+/** The most that an edit needs. */
+export function needOf(edit: Edit): EditNeed {
+  const keys = touches(edit)
+  if (keys.every(key => isOneOf(key, logged))) return 'log'
+  return keys.every(key => isOneOf(key, logged) || isOneOf(key, moved)) ? 'move' : 'plan'
+}
+
+/** The facts of an edit that are an engineer's or electrician's figures. */
+export const vouchedIn = (edit: Edit): string[] => touches(edit).filter(key => isOneOf(key, vouched)).concat(typedWindIn(edit) ? ['loads/typed'] : [])
+
+/** Whether an edit brings an engineer's own pressures. */
+const typedWindIn = (edit: Edit): boolean => (edit.type === 'batch' ? edit.edits : [edit]).some(one => one.type === 'set-loads'
+  && ((one.values.rules !== undefined && 'wind' in one.values.rules && one.values.rules.wind.kind === 'typed') || Boolean(one.values.place?.typed)))
+
+/** Why somebody may not make an edit, before the plan is asked; null where it may be made, or where the plan decides. */
+export function editRefusal(edit: Edit, { role, vouches }: { role: Role, vouches: boolean }): string | null {
+  const need = needOf(edit)
+  if (!may(role, need)) return need === 'plan' && may(role, 'move')
+    ? 'This changes a limit, a part or the number of modules: a planner does that. On the roof you log what you find and move what keeps every limit.'
+    : `Your role doesn’t change ${need === 'log' ? 'readings' : 'the plan'}.`
+  if (!vouches && vouchedIn(edit).length) return 'This figure is an engineer’s or electrician’s. Somebody who vouches for such figures, by name and licence, types it.'
+  return null
+}
+
+/** Whether the plan has to be asked as well: somebody on the roof moves something. */
+export const isFieldChange = (edit: Edit, role: Role): boolean => needOf(edit) === 'move' && !may(role, 'plan')

@@ -1,0 +1,58 @@
+import type { PoolClient } from 'pg'
+import type { Job } from '#core/job'
+import type { JobSummary } from '#core/plan'
+
+/** Why a job could not be worked out for the list. */
+export interface SummaryProblem { kind: 'broken' | 'too-long', sentence: string }
+/** What was worked out of a job last: what it comes to, or why that can't be said. */
+export type KeptSummary = JobSummary | { problem: SummaryProblem }
+
+/** A job as the list knows it: what was worked out of it last, and of which state of the job, the shelf and the planner. */
+export interface ListedJob { jobId: string, title: string, place: string, units: Job['units'], version: number, createdAt: string, updatedAt: string, archived: boolean, summary: KeptSummary | null, summaryOf: string | null, /** Its place in the order that was asked for. */ position: string }
+
+/** How a list is sorted: by which column, its type, and which way. */
+const orders = {
+  changed: { column: 'updated_at', type: 'timestamptz', way: 'desc' },
+  opened: { column: 'created_at', type: 'timestamptz', way: 'desc' },
+  name: { column: 'title', type: 'text', way: 'asc' },
+  settle: { column: 'stops', type: 'int', way: 'desc' },
+} as const
+export type ListOrder = keyof typeof orders
+export const listOrders = Object.keys(orders) as [ListOrder, ...ListOrder[]]
+
+export interface ListAsked { order: ListOrder, archived: boolean, words: string[], after: { value: string, jobId: string } | null, most: number }
+
+const likeOf = (word: string): string => `%${word.replace(/[\\%_]/g, '\\$&')}%`
+
+/** A page of the firm's jobs without their documents: those whose name or place has every word, in order, from behind a place in it. */
+export async function listJobs(client: PoolClient, { order, archived, words, after, most }: ListAsked): Promise<ListedJob[]> {
+  const { column, type, way } = orders[order]
+  const beyond = way === 'desc' ? '<' : '>'
+  return (await client.query<ListedJob>(
+    `select job_id as "jobId", title, place, units, version, created_at as "createdAt", updated_at as "updatedAt", archived_at is not null as archived, summary, summary_of as "summaryOf", ${column}::text as position
+     from jobs where firm_id = current_firm() and deleted_at is null and (archived_at is not null) = $1
+       and (title || ' ' || place) ilike all ($2::text[]) ${after ? `and (${column}, job_id) ${beyond} ($4::${type}, $5)` : ''}
+     order by ${column} ${way}, job_id ${way} limit $3`,
+    [archived, words.map(likeOf), most, ...after ? [after.value, after.jobId] : []])).rows
+}
+
+/** How many jobs the firm has at work, and put away. */
+export async function countJobs(client: PoolClient): Promise<{ atWork: number, archived: number }> {
+  return (await client.query<{ atWork: number, archived: number }>(
+    'select count(*) filter (where archived_at is null)::int as "atWork", count(*) filter (where archived_at is not null)::int as archived from jobs where firm_id = current_firm() and deleted_at is null')).rows[0]!
+}
+
+/** The state of the shelf: what was worked out with another no longer holds. */
+export async function catalogueVersion(client: PoolClient): Promise<number> {
+  return (await client.query<{ n: number }>('select catalogue_version as n from firms where firm_id = current_firm()')).rows[0]?.n ?? 0
+}
+
+/** Says that the shelf is another from now on. */
+export async function changedCatalogue(client: PoolClient): Promise<void> {
+  await client.query('update firms set catalogue_version = catalogue_version + 1 where firm_id = current_firm()')
+}
+
+/** Keeps what the list shows of a job. One that has changed meanwhile is left to be worked out again. */
+export async function saveSummary(client: PoolClient, jobId: string, version: number, summary: KeptSummary, summaryOf: string): Promise<boolean> {
+  return (await client.query('update jobs set summary = $3, summary_of = $4 where job_id = $1 and version = $2', [jobId, version, summary, summaryOf])).rowCount === 1
+}

@@ -1,0 +1,77 @@
+import type { Catalogue, Shelf } from '#core/catalogue'
+import { shelves } from '#core/catalogue'
+import type { Edit, Job } from '#core/job'
+import { applyEdit } from '#core/job'
+import { keepsLimits, planJob, summaryOf } from '#core/plan'
+import { writeTables } from '#core/shelf'
+import { calculationSheet } from '#core/sheets/calculation'
+import { faceFigure } from '#core/sheets/figure'
+import { faceDxf, faceSvg } from '#core/sheets/formats'
+import { loadoutCsv, loadoutOf, purchasesCsv } from '#core/sheets/loadout'
+import { type MarkoutSheet, markoutSheet, marksCsv, sheetChanges, stopsOf } from '#core/sheets/markout'
+import { calculationPdf } from '../documents/calculation'
+import { documentFonts } from '../documents/fonts'
+import { loadoutXlsx } from '../documents/loadout'
+import { markoutPdf, type SheetStanding } from '../documents/markout'
+import { partsCsv, partsXlsx, readPartsFile } from '../documents/parts-file'
+import type { Paper } from '../documents/paper'
+
+/** A job with the parts it is planned with. */
+export interface Planned { job: Job, catalogue: Catalogue }
+
+const changesSince = (issued: MarkoutSheet, now: MarkoutSheet) => sheetChanges(issued.faces, now.faces)
+
+/** A face's drawing in one format; null where the job has no such face. */
+function ofFace({ job, catalogue }: Planned, faceId: string, write: typeof faceDxf): { name: string, text: string } | null {
+  const f = job.faces.findIndex(face => face.id === faceId)
+  const face = job.faces[f]
+  return face ? { name: face.name, text: write(faceFigure({ job, face, plan: planJob(job, catalogue).faces[f]! })) } : null
+}
+
+/**
+ * What a server works out in threads of its own, so that a request never waits for another's plan. Each takes and gives plain data,
+ * knows no database and no request, and gives the same for the same.
+ */
+export const tasks = {
+  summary: ({ job, catalogue }: Planned) => summaryOf(planJob(job, catalogue)),
+  /** What the pages of sheets show: the plan, what goes on the van, and what changed since a sheet was issued. */
+  sheetPage({ job, catalogue, issued }: Planned & { issued: MarkoutSheet | null }) {
+    const plan = planJob(job, catalogue)
+    return { plan, loadout: loadoutOf(job, plan.faces, catalogue), changes: issued ? changesSince(issued, markoutSheet(job, plan)) : [] }
+  },
+  /** A mark-out to be issued, and what stops the work. */
+  markout({ job, catalogue, reason }: Planned & { reason: string }) {
+    const plan = planJob(job, catalogue)
+    return { stops: stopsOf(plan), sheet: markoutSheet(job, plan, reason) }
+  },
+  /** Why a change on the roof does not keep every limit, change by change; null for one that does. */
+  fieldChanges({ job, catalogue, edits }: Planned & { edits: Edit[] }): (string | null)[] {
+    let now = job
+    return edits.map((edit) => {
+      const next = applyEdit(now, edit)
+      const why = keepsLimits(planJob(now, catalogue), planJob(next, catalogue))
+      if (why === null) now = next
+      return why
+    })
+  },
+  markoutPdf: async ({ job, catalogue, issued, standing, paper }: Planned & { issued: MarkoutSheet | null, standing: Omit<SheetStanding, 'changedSince'>, paper: Paper }) => {
+    const now = markoutSheet(job, planJob(job, catalogue))
+    const changedSince = issued ? changesSince(issued, now).reduce((sum, face) => sum + face.changes.length, 0) : 0
+    return await markoutPdf(issued ?? now, { ...standing, changedSince }, paper, await documentFonts())
+  },
+  calculationPdf: async ({ job, catalogue, printed }: Planned & { printed: string }) => await calculationPdf(calculationSheet(job, planJob(job, catalogue)), job.units, await documentFonts(), printed),
+  markoutCsv({ job, catalogue }: Planned) {
+    const plan = planJob(job, catalogue)
+    return marksCsv(job.faces.map(({ name }, i) => ({ name, marks: plan.faces[i]!.marks })), job.units)
+  },
+  loadoutCsv: ({ job, catalogue }: Planned) => loadoutCsv(loadoutOf(job, planJob(job, catalogue).faces, catalogue), job.units),
+  purchasesCsv: ({ job, catalogue }: Planned) => purchasesCsv(loadoutOf(job, planJob(job, catalogue).faces, catalogue), job.units),
+  loadoutXlsx: ({ job, catalogue }: Planned) => loadoutXlsx(job, loadoutOf(job, planJob(job, catalogue).faces, catalogue)),
+  faceDxf: ({ faceId, ...planned }: Planned & { faceId: string }) => ofFace(planned, faceId, faceDxf),
+  faceSvg: ({ faceId, ...planned }: Planned & { faceId: string }) => ofFace(planned, faceId, faceSvg),
+  partsXlsx: (catalogue: Catalogue) => partsXlsx(catalogue),
+  partsCsv: ({ catalogue, shelf }: { catalogue: Catalogue, shelf: Shelf }) => partsCsv(writeTables(catalogue)[shelves.indexOf(shelf)]!),
+  readPartsFile: ({ bytes, name, catalogue, given }: { bytes: Uint8Array, name: string, catalogue: Catalogue, given: Parameters<typeof readPartsFile>[3] }) => readPartsFile(Buffer.from(bytes), name, catalogue, given),
+}
+export type Tasks = typeof tasks
+export type TaskName = keyof Tasks

@@ -1,0 +1,135 @@
+import './globals'
+import { randomUUID } from 'node:crypto'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { DEMO_FIRM_ID } from '../../db/demo/ids'
+import type { Edit } from '../../core/job'
+import type { Role } from '../../core/people'
+import { addressOf, asKeeper, bodyFor, type Caller, demoPerson, freshJob, Office, openRoutes, openSession, otherFirm, routes } from './office'
+
+/**
+ * Who may ask what, written down by hand as the trade has it, not read from the app's own table: o owner, p planner, l lead, y yard,
+ * g a guest who is invited to this job, s somebody who holds a link to one sheet of it.
+ */
+const mayAsk: Record<string, string> = {
+  'get /api/codes': 'oply', 'get /api/jobs': 'oply', 'get /api/news': 'oplyg', 'get /api/outbox': 'o', 'get /api/people': 'oply', 'get /api/shelf': 'oply',
+  'post /api/jobs': 'op', 'post /api/jobs/file': 'op', 'post /api/invitations': 'o', 'delete /api/invitations/:invitation': 'o', 'patch /api/people/:person': 'o',
+  'get /api/me': 'oplygs', 'get /api/me/sessions': 'oplygs', 'delete /api/me/sessions': 'oplygs', 'put /api/me/passphrase': 'oplygs',
+  'get /api/shelf/blank.xlsx': 'oply', 'get /api/shelf/parts.json': 'oply', 'get /api/shelf/parts.xlsx': 'oply', 'get /api/shelf/:shelf/parts.csv': 'oply',
+  'post /api/shelf/changes': 'op', 'post /api/shelf/file': 'op', 'put /api/shelf/currency': 'op', 'delete /api/shelf/:shelf/:item': 'op',
+  'get /api/jobs/:id': 'oplyg', 'get /api/jobs/:id/edits': 'oplyg', 'get /api/jobs/:id/ticks': 'oplyg', 'get /api/jobs/:id/sheet': 'oplyg', 'get /api/jobs/:id/sheets': 'oplyg',
+  'get /api/jobs/:id/job.json': 'oplyg', 'get /api/jobs/:id/roof.geojson': 'oplyg', 'get /api/jobs/:id/mark-out.csv': 'oplyg', 'get /api/jobs/:id/load-out.csv': 'oplyg', 'get /api/jobs/:id/load-out.xlsx': 'oplyg',
+  'get /api/jobs/:id/purchases.csv': 'oplyg', 'get /api/jobs/:id/calculations.pdf': 'oplyg', 'get /api/jobs/:id/faces/:face/drawing.dxf': 'oplyg', 'get /api/jobs/:id/faces/:face/drawing.svg': 'oplyg',
+  'get /api/jobs/:id/mark-out.pdf': 'oplygs',
+  'get /api/jobs/:id/photographs': 'oplyg', 'get /api/jobs/:id/photographs/:photo': 'oplyg', 'post /api/jobs/:id/photographs': 'opl', 'patch /api/jobs/:id/photographs/:photo': 'opl', 'delete /api/jobs/:id/photographs/:photo': 'opl',
+  'put /api/jobs/:id/ticks': 'oply', 'post /api/jobs/:id/edits': 'opl', 'post /api/jobs/:id/sheets': 'op', 'post /api/jobs/:id/copy': 'op', 'patch /api/jobs/:id': 'op', 'delete /api/jobs/:id': 'op',
+  'get /api/jobs/:id/links': 'op', 'post /api/jobs/:id/links': 'op', 'delete /api/jobs/:id/links/:link': 'op',
+}
+
+const office = new Office()
+beforeAll(() => office.open())
+afterAll(() => office.close())
+
+const guestOf = async (jobId: string): Promise<Caller> => {
+  const personId = randomUUID()
+  await asKeeper(DEMO_FIRM_ID, 'insert into people (firm_id, person_id, name, role, job_id) values ($1, $2, $3, \'guest\', $4)', [DEMO_FIRM_ID, personId, 'Helper', jobId])
+  return await openSession(DEMO_FIRM_ID, personId)
+}
+async function linkTo(jobId: string, revision: number | null): Promise<Caller> {
+  const planner = await demoPerson('planner')
+  if (revision !== null) await office.ask('post', `/api/jobs/${jobId}/sheets`, { as: planner, body: { id: randomUUID(), version: 0, note: '' } })
+  const made = await office.ask('post', `/api/jobs/${jobId}/links`, { as: planner, body: { id: randomUUID(), revision, days: 3, note: 'Helper' } })
+  const opened = await office.ask('post', '/api/links/open', { body: { token: (made.json() as { link: string }).link.split('#')[1] } })
+  return { ...JSON.parse(opened.headers.get('x-test-session')!) as Caller, personId: '' }
+}
+
+describe('rights', () => {
+  const asked = routes.filter(route => !openRoutes.has(`${route.method} ${route.path}`))
+  it('are written down for every route there is', () => expect(Object.keys(mayAsk).sort()).toEqual(asked.map(route => `${route.method} ${route.path}`).sort()))
+
+  it.each(asked.map(route => [route.method, route.path] as const))('%s %s is for those it is for', async (method, path) => {
+    if (path === '/api/news') return
+    const who: [string, () => Promise<{ as: Caller, jobId: string }>][] = [
+      ...(['owner', 'planner', 'lead', 'yard'] as const).map((role: Role): [string, () => Promise<{ as: Caller, jobId: string }>] => [role[0]!, async () => ({ as: await demoPerson(role), jobId: await freshJob() })]),
+      ['g', async () => {
+        const jobId = await freshJob()
+        return { as: await guestOf(jobId), jobId }
+      }],
+      ['g', async () => {
+        const jobId = await freshJob()
+        return { as: await linkTo(jobId, null), jobId }
+      }],
+      ['s', async () => {
+        const jobId = await freshJob()
+        return { as: await linkTo(jobId, 1), jobId }
+      }],
+    ]
+    for (const [letter, come] of who) {
+      const { as, jobId } = await come()
+      const answer = await office.ask(method, `${addressOf(path, jobId)}?list=van&since=0&name=parts.csv&units=metric&revision=1`, { as, ...bodyFor(method, path) })
+      if (mayAsk[`${method} ${path}`]!.includes(letter)) expect([letter, answer.status]).not.toEqual([letter, 403])
+      else expect([letter, answer.status, answer.problems()[0]?.path]).toEqual([letter, 403, 'right'])
+      expect(answer.status).toBeLessThan(500)
+    }
+  })
+
+  it('of a guest end at their one job, and of a link at its one sheet', async () => {
+    const [own, other] = [await freshJob(), await freshJob()]
+    for (const as of [await guestOf(own), await linkTo(own, null)]) {
+      expect((await office.ask('get', `/api/jobs/${own}`, { as })).status).toBe(200)
+      for (const path of ['', '/photographs', '/sheet', '/edits?since=0']) expect((await office.ask('get', `/api/jobs/${other}${path}`, { as })).status).toBe(404)
+    }
+    const sheet = await linkTo(own, 1)
+    expect((await office.ask('get', `/api/jobs/${own}/mark-out.pdf?revision=1`, { as: sheet })).status).toBe(200)
+    for (const path of ['mark-out.pdf', 'mark-out.pdf?revision=2']) expect((await office.ask('get', `/api/jobs/${own}/${path}`, { as: sheet })).status).toBe(403)
+    expect((await office.ask('get', `/api/jobs/${other}/mark-out.pdf?revision=1`, { as: sheet })).status).toBe(404)
+  })
+
+  it('by a link end when it is taken back, and when its day has come', async () => {
+    const jobId = await freshJob()
+    const planner = await demoPerson('planner')
+    const as = await linkTo(jobId, null)
+    expect((await office.ask('get', `/api/jobs/${jobId}`, { as })).status).toBe(200)
+    const [{ linkId, openedAt }] = (await office.ask('get', `/api/jobs/${jobId}/links`, { as: planner })).json() as [{ linkId: string, openedAt: string | null }]
+    expect(openedAt).not.toBeNull()
+    expect((await office.ask('delete', `/api/jobs/${jobId}/links/${linkId}`, { as: planner })).status).toBe(200)
+    expect((await office.ask('get', `/api/jobs/${jobId}`, { as })).status).toBe(401)
+    expect((await office.ask('delete', `/api/jobs/${jobId}/links/${linkId}`, { as: planner })).status).toBe(404)
+    const later = await linkTo(jobId, null)
+    await asKeeper(DEMO_FIRM_ID, 'update share_links set expires_at = now() where job_id = $1', [jobId])
+    expect((await office.ask('get', `/api/jobs/${jobId}`, { as: later })).status).toBe(401)
+    for (const token of ['', 'x'.repeat(75), 'AAAA']) expect((await office.ask('post', '/api/links/open', { body: { token } })).status).toBe(410)
+  })
+})
+
+describe('edits by right', () => {
+  const make = (jobId: string, as: Caller, edit: unknown, baseVersion: number | null = null) => office.ask('post', `/api/jobs/${jobId}/edits`, { as, body: { baseVersion, entries: [{ id: randomUUID(), kind: 'edit', edit }] } })
+  const refusedBy = async (jobId: string, as: Caller, edit: Edit) => ((await make(jobId, as, edit)).json() as { refused: { sentence: string }[] }).refused[0]?.sentence ?? ''
+  const setArray = (values: object) => ({ type: 'set-array', faceId: 'main', values }) as Edit
+  it('a lead logs what is found, moves what keeps every limit, and changes no limit, part or number of modules', async () => {
+    const [jobId, lead] = [await freshJob(), await demoPerson('lead')]
+    expect(await refusedBy(jobId, lead, { type: 'log-hits', faceId: 'main', hits: [{ at: 0, hit: { id: 'h1', xMm: 410, yMm: 1000, state: 'hit', use: 'rafter' } }] })).toBe('')
+    expect(await refusedBy(jobId, lead, { type: 'move-rafter', faceId: 'main', rafter: 2, centreMm: 1010 })).toBe('')
+    expect(await refusedBy(jobId, lead, setArray({ shiftMm: 20 }))).toBe('')
+    expect(await refusedBy(jobId, lead, setArray({ shiftMm: 5000 }))).toMatch(/number of modules|keep every limit/)
+    for (const edit of [setArray({ allowedSpanMm: 2400 }), setArray({ railId: 'bollard-heavy' }), { type: 'set-row', faceId: 'main', row: 0, values: { count: 3 } }, { type: 'set-job', values: { wanted: 9 } }, { type: 'set-keep-clear', values: { sprinklers: true } }] as Edit[]) {
+      expect(await refusedBy(jobId, lead, edit)).toMatch(/a planner does that/)
+    }
+    const { entries } = (await office.ask('get', `/api/jobs/${jobId}/edits?since=0`, { as: lead })).json() as { entries: { role: string, personName: string }[] }
+    expect(entries.map(one => [one.role, one.personName])).toEqual(entries.map(() => ['lead', 'Dabney Thrift']))
+    expect(entries).toHaveLength(3)
+  })
+  it('an engineer’s figure is typed by whoever vouches, and by nobody else', async () => {
+    const jobId = await freshJob()
+    const figures: Edit[] = [setArray({ allowedSpanMm: 2400 }), setArray({ heldUpN: 900 }), { type: 'set-loads', values: { engineer: { asked: true, name: 'A. Beam' } } }]
+    for (const edit of figures) expect(await refusedBy(jobId, await demoPerson('owner'), edit)).toContain('vouches')
+    for (const edit of figures) expect(await refusedBy(jobId, await demoPerson('planner'), edit)).toBe('')
+  })
+  it('a batch is as much as the most of it', async () => {
+    const [jobId, lead] = [await freshJob(), await demoPerson('lead')]
+    expect(await refusedBy(jobId, lead, { type: 'batch', edits: [setArray({ shiftMm: 5 }), setArray({ moduleId: 'skerry-425' })] } as Edit)).toMatch(/planner/)
+  })
+  it('nothing of it reaches another firm', async () => {
+    const jobId = await freshJob()
+    expect((await make(jobId, await otherFirm(), setArray({ shiftMm: 5 }))).status).toBe(404)
+  })
+})
