@@ -3,25 +3,27 @@ import { mockNuxtImport, registerEndpoint } from '@nuxt/test-utils/runtime'
 import { createError, readBody } from 'h3'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { catalogue, threeRowsOfSix } from '../../tests/fixtures/jobs'
-import { applyEdit, type Edit, type HistoryEntry, inverseOf, type Job } from '#core/job'
+import { applyEdit, collide, type Edit, type HistoryEntry, inverseOf, type Job, stacksOf, touches } from '#core/job'
 
 // There are no threads here: the plan is worked out in place.
 mockNuxtImport('usePlanner', () => () => ({
   planJob: async (...question: Parameters<typeof import('#core/plan')['planJob']>) => (await import('#core/plan')).planJob(...question),
 }))
 
-interface Sent { baseVersion: number | null, entries: (Pick<HistoryEntry, 'id' | 'kind'> & { edit: Edit })[] }
+interface Sent { baseVersion: number | null, insist: boolean, entries: (Pick<HistoryEntry, 'id' | 'kind'> & { edit: Edit })[] }
 
 /** A server that keeps one job as the real one does, and can be told to be away, to refuse, or that somebody else was faster. */
 const office = {
   job: threeRowsOfSix(), version: 0, history: [] as (HistoryEntry & {
     version: number
     personName: string
-  })[], known: new Set<string>(), mood: 'well' as 'well' | 'away' | 'signed-out', asked: 0,
+    personId: string
+    role: string
+  })[], known: new Set<string>(), mood: 'well' as 'well' | 'away' | 'signed-out' | 'lost', asked: 0,
   /** Edits that it finds something wrong with. */
   refuses: (_: Edit): boolean => false,
   make(edit: Edit, id: string, kind: HistoryEntry['kind'] = 'edit', personName = 'Perrin Oakum') {
-    this.history.push({ id, kind, edit, inverse: inverseOf(this.job, edit), version: ++this.version, personName })
+    this.history.push({ id, kind, edit, inverse: inverseOf(this.job, edit), version: ++this.version, personName, personId: personName, role: 'planner' })
     this.job = applyEdit(this.job, edit)
     this.known.add(id)
   },
@@ -34,22 +36,26 @@ registerEndpoint(`/api/jobs/${jobId}`, () => ({
   job: office.job,
   version: office.version,
   catalogue,
-  history: office.history.filter(entry => entry.personName === 'Perrin Oakum').map(({ id, kind, inverse }) => ({ id, kind, inverse })),
+  stacks: stacksOf(office.history.map(entry => ({ ...entry, own: entry.personName === 'Perrin Oakum' })), 100),
+  made: office.history.filter(entry => entry.personName === 'Perrin Oakum').map(({ id }) => id),
 }))
 registerEndpoint(`/api/jobs/${jobId}/edits`, { method: 'POST', handler: async (event) => {
   office.asked++
-  const { baseVersion, entries } = await readBody<Sent>(event)
+  const { baseVersion, insist, entries } = await readBody<Sent>(event)
   if (office.mood === 'away') throw createError({ statusCode: 503 })
   if (office.mood === 'signed-out') throw createError({ statusCode: 401 })
   const fresh = entries.filter(entry => !office.known.has(entry.id))
   if (entries.length > 200) throw createError({ statusCode: 400 })
-  if (fresh.length && baseVersion !== null && baseVersion !== office.version) throw createError({
-    statusCode: 409,
-    data: { version: office.version, job: office.job, entries: office.history.filter(entry => entry.version > baseVersion!) },
-  })
+  const since = baseVersion === null ? [] : office.history.filter(entry => entry.version > baseVersion)
+  const theirs = since.filter(entry => !entries.some(one => one.id === entry.id)).flatMap(entry => touches(entry.edit))
+  if (!insist && collide(fresh.flatMap(entry => touches(entry.edit)), theirs)) throw createError({ statusCode: 409, data: { version: office.version, since, job: null } })
   const refused = fresh.filter(entry => office.refuses(entry.edit)).map(({ id }) => ({ id, sentence: 'The office does not take this.' }))
   for (const { id, kind, edit } of fresh) if (!refused.some(one => one.id === id)) office.make(edit, id, kind)
-  return { version: office.version, refused }
+  if (office.mood === 'lost') {
+    office.mood = 'well'
+    throw createError({ statusCode: 504 })
+  }
+  return { version: office.version, refused, since, job: null }
 } })
 
 const pitch = (pitchDeg: number): Edit => ({ type: 'set-face', faceId: 'main', values: { pitchDeg } })
@@ -75,7 +81,7 @@ beforeEach(async () => {
 
 describe('the open job', () => {
   const other = '99999999-2222-4333-8444-666666666666'
-  registerEndpoint(`/api/jobs/${other}`, () => ({ job: { ...threeRowsOfSix(), title: 'The next one' }, version: 0, catalogue, history: [] }))
+  registerEndpoint(`/api/jobs/${other}`, () => ({ job: { ...threeRowsOfSix(), title: 'The next one' }, version: 0, catalogue, stacks: { undo: [], redo: [] }, made: [] }))
   it('stays open when the page of the one before it goes after it was opened', async () => {
     const store = await opened()
     await store.open(other)
@@ -157,8 +163,45 @@ describe('what is on the way', () => {
     store.commit(pitch(41))
     await vi.waitFor(() => expect(pitchOf(office.job)).toBe(41), { timeout: 5000 })
     expect(office.job.title).toBe('Renamed elsewhere')
-    expect(store.job!.title).toBe('Renamed elsewhere')
+    await vi.waitFor(() => expect(store.job!.title).toBe('Renamed elsewhere'))
+    expect(store.meanwhile).toMatchObject({ who: 'Dabney Thrift', theirs: [], onRoof: false })
+  })
+  it('whose answer was lost is known again: it is nobody else’s, and what is older is not put over what is newer', async () => {
+    const store = await opened()
+    office.mood = 'lost'
+    store.commit(pitch(21))
+    await vi.waitFor(() => expect(pitchOf(office.job)).toBe(21), { timeout: 5000 })
+    office.make({ type: 'set-job', values: { place: 'Elsewhere' } }, '11111111-0000-4000-8000-000000000003', 'edit', 'Dabney Thrift')
+    store.commit(pitch(22))
+    await vi.waitFor(() => expect(pitchOf(office.job)).toBe(22), { timeout: 9000 })
+    await settled(store, 'saved')
+    expect(office.history.map(entry => entry.personName)).toEqual(['Perrin Oakum', 'Dabney Thrift', 'Perrin Oakum'])
     expect(store.meanwhile).toMatchObject({ who: 'Dabney Thrift', theirs: [] })
+    expect([pitchOf(store.job), store.job!.place]).toEqual([22, 'Elsewhere'])
+    store.undo()
+    expect(pitchOf(store.job)).toBe(21)
+    await settled(store, 'saved')
+  })
+  it('can be taken back only as far as it is one’s own, also after a reload', async () => {
+    const store = await opened()
+    store.commit(pitch(31))
+    store.commit({ type: 'set-job', values: { title: 'Mine' } })
+    await settled(store, 'saved')
+    office.make(pitch(44), '11111111-0000-4000-8000-000000000004', 'edit', 'Dabney Thrift')
+    store.commit({ type: 'set-job', values: { place: 'Here' } })
+    await settled(store, 'saved')
+    await vi.waitFor(() => expect(pitchOf(store.job)).toBe(44))
+    for (const reload of [false, true]) {
+      if (reload) {
+        store.close()
+        await store.open(jobId)
+        expect(store.redo().ok && store.redo().ok).toBe(true)
+      }
+      // The place and the title; the pitch is another's by now.
+      expect([store.undo().ok, store.undo().ok, store.undo().ok]).toEqual([true, true, false])
+      expect([pitchOf(store.job), store.job!.title, store.job!.place]).toEqual([44, threeRowsOfSix().title, threeRowsOfSix().place])
+      await settled(store, 'saved')
+    }
   })
   it('stands against the other’s side of the same fact until that is taken', async () => {
     const store = await opened()

@@ -1,4 +1,4 @@
 /** Who may do what in a firm: roles, rights, and what an edit asks of whoever makes it. */
 export { editRefusal, type EditNeed, isFieldChange, needOf, vouchedIn } from './edits'
-export { may, refusalOf, type Right, type Role, roles, roleWords } from './rights'
+export { demoRoles, may, refusalOf, type Right, type Role, roles, roleWords } from './rights'
 export { passphraseProblem } from './passphrase'

@@ -2,6 +2,9 @@
 export const roles = ['owner', 'planner', 'lead', 'yard', 'guest'] as const
 export type Role = typeof roles[number]
 
+/** As what the demo can be entered; a guest comes by a link. */
+export const demoRoles = ['planner', 'lead', 'yard', 'owner'] as const
+
 export const roleWords: Record<Role, { title: string, does: string }> = {
   owner: { title: 'Owner', does: 'plans, and says who belongs to the firm' },
   planner: { title: 'Planner', does: 'plans jobs, issues sheets, keeps the shelf' },

@@ -103,7 +103,7 @@ describe('issuing', () => {
     await wrapper.find('input').setValue('Mind the vent')
     await wrapper.findAll('button').find(one => one.text() === 'Issue revision A')!.trigger('click')
     await vi.waitFor(() => expect(wrapper.emitted('issued')).toHaveLength(1))
-    expect(sent).toEqual({ version: 4, note: 'Mind the vent', reason: '' })
+    expect(sent).toEqual({ id: expect.stringMatching(/^[0-9a-f-]{36}$/), version: 4, note: 'Mind the vent', reason: '' })
   })
   it('with a stop open goes out only with a reason, which is sent along; an issued one shows it', async () => {
     let sent: unknown = null
@@ -120,7 +120,7 @@ describe('issuing', () => {
     expect(button().attributes('disabled')).toBeDefined()
     await reason.setValue('Rails only today')
     await button().trigger('click')
-    await vi.waitFor(() => expect(sent).toEqual({ version: 4, note: '', reason: 'Rails only today' }))
+    await vi.waitFor(() => expect(sent).toMatchObject({ version: 4, note: '', reason: 'Rails only today' }))
     const shown = await mounted({ issued: [{ ...issued[0]!, despite: { stops: ['A rail can’t stand.'], reason: 'Rails only today' } }] })
     expect(shown.text()).toMatch(/Issued with a stop\s*open, by Perrin Oakum: Rails only today/)
   })

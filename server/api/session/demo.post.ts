@@ -1,9 +1,10 @@
 import { z } from 'zod'
+import { demoRoles } from '#core/people'
 import { DEMO_FIRM_ID } from '../../../db/demo/ids'
 import { asFirm } from '../../db/pool'
 import { firstOfRole } from '../../db/people'
 
-const bodySchema = z.object({ role: z.enum(['planner', 'lead', 'yard'], 'Enter as planner, lead or yard.') })
+const bodySchema = z.object({ role: z.enum(demoRoles, `Enter as ${demoRoles.join(', ')}.`) })
 
 /** Enters the demo as one of its people. Only where the server is a demo; anywhere else there is no such address. */
 export default defineEventHandler(async (event) => {

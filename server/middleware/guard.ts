@@ -1,0 +1,37 @@
+import { RateLimiterMemory } from 'rate-limiter-flexible'
+import { addressOf } from '../secrets/tries'
+
+/**
+ * More than any crew behind one address asks for. Counted by each copy of the server for itself: it holds off a flood, and
+ * is no secret's guard.
+ */
+const PER_MINUTE = { address: 3000, written: 1200 }
+const every = new RateLimiterMemory({ points: PER_MINUTE.address, duration: 60 })
+const written = new RateLimiterMemory({ points: PER_MINUTE.written, duration: 60 })
+
+/** Stands before every call to the interface: where it is asked from, how often, and that its address can be read. */
+export default defineEventHandler(async (event) => {
+  if (!event.path.startsWith('/api/')) return
+  setResponseHeader(event, 'cache-control', 'no-store')
+  const changes = event.method !== 'GET' && event.method !== 'HEAD'
+  if (changes && !isSameSite(event)) refuse(403, [{ path: 'origin', sentence: 'This was asked for by a page of another site. Open Upper Deck itself and do it there.' }])
+  let address = event.path
+  try {
+    address = decodeURIComponent(event.path.replaceAll('+', ' '))
+  }
+  catch {
+    refuse(400, [{ path: 'address', sentence: 'This address can’t be read.' }])
+  }
+  if (!isStorable(address)) refuse(400, [{ path: 'address', sentence: 'This address can’t be read.' }])
+  // Health is for whoever watches over the server.
+  if (event.path === '/api/health') return
+  const from = addressOf(event)
+  try {
+    await every.consume(from)
+    if (changes) await written.consume(from)
+  }
+  catch {
+    setResponseHeader(event, 'retry-after', 60)
+    refuse(429, [{ path: 'tries', sentence: 'That is more than a crew asks for. Wait a minute; what you typed is kept.' }])
+  }
+})
