@@ -46,7 +46,7 @@ export default defineNuxtConfig({
     session: { password: '', name: 'upper-deck', maxAge: 60 * 60 * 24 * 31, cookie: { sameSite: 'lax', httpOnly: true, secure: true } },
   },
   // scrypt with N=2^14, r=8, p=5 (OWASP Password Storage Cheat Sheet).
-  auth: { hash: { scrypt: { cost: 16384, blockSize: 8, parallelization: 5, maxMemory: 64 * 1024 * 1024 } } },
+  auth: { loadStrategy: 'none', hash: { scrypt: { cost: 16384, blockSize: 8, parallelization: 5, maxMemory: 64 * 1024 * 1024 } } },
   security: {
     nonce: true,
     rateLimiter: false, xssValidator: false, corsHandler: false, requestSizeLimiter: false, csrf: false, hidePoweredBy: true,

@@ -60,8 +60,18 @@ const browser = await chromium.launch({
   executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
   args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update'],
 })
+/** Who looks at a view: nobody at the sign-in, the owner at the people, else the planner. */
+async function windowOf(name, viewport) {
+  const context = await browser.newContext({ viewport })
+  const role = { 'sign-in': null, 'people': 'owner' }[name]
+  if (role !== null) await context.request.post(`${address}/api/session/demo`, { data: { role: role ?? 'planner' } })
+  const page = await context.newPage()
+  // The line of news would never let a page rest.
+  await page.route('**/api/news', route => route.abort())
+  return page
+}
 for (const [name, path, viewport, act] of views) {
-  const page = await browser.newPage({ viewport })
+  const page = await windowOf(name, viewport)
   await page.goto(`${address}${path}`)
   await page.waitForLoadState('networkidle')
   await page.waitForTimeout(1200)
@@ -69,13 +79,11 @@ for (const [name, path, viewport, act] of views) {
   await page.mouse.move(1, 1)
   await page.waitForTimeout(600)
   await page.screenshot({ path: `docs/screenshots/${name}.png` })
-  await page.close()
+  await page.context().close()
 }
 
 // The printed sheet as it comes out of the printer: a page of the PDF, turned into a picture by Debian's poppler-utils.
-const page = await browser.newPage()
-await page.goto(address)
-await page.waitForLoadState('networkidle')
+const page = await windowOf('sheet', wide)
 const folder = await mkdtemp(join(tmpdir(), 'sheet-'))
 await writeFile(join(folder, 'sheet.pdf'), await (await page.request.get(`${address}/api${job(5)}/mark-out.pdf?paper=A4`)).body())
 execFileSync('pdftoppm', ['-r', '80', '-png', '-f', '1', '-l', '1', '-singlefile', join(folder, 'sheet.pdf'), 'docs/screenshots/mark-out-printed'])

@@ -6,7 +6,7 @@ cd "$(dirname "${BASH_SOURCE[0]}")/.."
 
 missing=()
 ls /usr/lib/postgresql/*/bin/initdb >/dev/null 2>&1 || missing+=(postgresql)
-if [ "${1:-}" = chromium ]; then [ -x /usr/bin/chromium ] || missing+=(chromium); fi
+if [ "${1:-}" = chromium ]; then [ -x /usr/bin/chromium ] || missing+=(chromium); [ -x /usr/sbin/pgbouncer ] || missing+=(pgbouncer); fi
 
 if [ "${#missing[@]}" -gt 0 ]; then
   install="apt-get update && apt-get install -y --no-install-recommends ${missing[*]}"

@@ -17,11 +17,13 @@ const useLine = createGlobalState(() => {
   others.onmessage = ({ data }) => tell(data as News)
   const hold = () => {
     const source = new EventSource('/api/news')
-    source.onmessage = ({ data }) => {
-      const news = JSON.parse(data as string) as News
+    const pass = (news: News) => {
       tell(news)
       others.postMessage(news)
     }
+    // Before the line stood, and while it was broken, something may have happened.
+    source.onopen = () => pass({ again: true })
+    source.onmessage = ({ data }) => pass(JSON.parse(data as string) as News)
     source.onerror = () => {
       // Refused for good, as after signing out: tried again later. Otherwise the browser tries by itself.
       if (source.readyState === EventSource.CLOSED) setTimeout(hold, RETRY_MS)

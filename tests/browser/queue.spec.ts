@@ -81,7 +81,7 @@ test('a tick made without a signal on a revision that is superseded meanwhile re
   const jobId = await freshJob()
   await openStage(page, jobId, 'mark-out')
   const post = (path: string, data: unknown) => page.request.post(`/api/jobs/${jobId}/${path}`, { data })
-  expect((await post('sheets', { version: 0, note: '' })).status()).toBe(201)
+  expect((await post('sheets', { id: randomUUID(), version: 0, note: '' })).status()).toBe(201)
   await goTo(page, `/jobs/${jobId}/roof`)
   await expect(page.getByText('Revision A')).toBeVisible()
   await page.route('**/api/jobs/*/ticks?*', route => route.request().method() === 'PUT' ? route.abort() : route.continue())
@@ -89,7 +89,7 @@ test('a tick made without a signal on a revision that is superseded meanwhile re
   await expect(page.getByText('ticks kept on this phone')).toBeVisible()
   // Meanwhile the office changes the plan and issues it anew.
   await post('edits', { baseVersion: 0, entries: [{ id: randomUUID(), kind: 'edit', edit: { type: 'set-array', faceId: 'main', values: { shiftMm: 60 } } }] })
-  expect((await post('sheets', { version: 1, note: '' })).status()).toBe(201)
+  expect((await post('sheets', { id: randomUUID(), version: 1, note: '' })).status()).toBe(201)
   await page.reload()
   await expect(page.getByText('Revision B')).toBeVisible()
   const ticks = () => asFirm<{ list: string, item: string }>(DEMO_FIRM_ID, 'select list, item from ticks where job_id = $1', [jobId])

@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto'
 import Papa from 'papaparse'
 import { expect, freshJob, goTo, jobWithEngineerAsked, openStage, saved, test, toStage, typeOver } from './support'
 
@@ -33,7 +34,7 @@ test('a mark-out is issued, then superseded by an edit, then issued again; each 
   expect(Math.min(...sizes)).toBeGreaterThan(10_000)
   expect((await page.request.get(`/api/jobs/${jobId}/mark-out.pdf?revision=3`)).status()).toBe(404)
   expect((await page.request.get(`/api/jobs/${jobId}/mark-out.pdf?paper=A0`)).status()).toBe(400)
-  expect((await page.request.post(`/api/jobs/${jobId}/sheets`, { data: { version: 0, note: '' } })).status()).toBe(409)
+  expect((await page.request.post(`/api/jobs/${jobId}/sheets`, { data: { id: randomUUID(), version: 0, note: '' } })).status()).toBe(409)
 })
 
 test('a mark-out with a stop open is issued only with a reason, and sheet and phone carry it', async ({ page }) => {
@@ -47,7 +48,7 @@ test('a mark-out with a stop open is issued only with a reason, and sheet and ph
   await expect(button).toBeDisabled()
   // Past the screen, the server holds to it too.
   const { version } = await (await page.request.get(`/api/jobs/${jobId}/sheet`)).json() as { version: number }
-  const answer = await page.request.post(`/api/jobs/${jobId}/sheets`, { data: { version, note: '', reason: '  ' } })
+  const answer = await page.request.post(`/api/jobs/${jobId}/sheets`, { data: { id: randomUUID(), version, note: '', reason: '  ' } })
   expect(answer.status()).toBe(409)
   expect(await answer.text()).toContain('say why the sheet is issued all the same')
   await page.getByLabel('Reason for issuing with a stop open').fill('Rails only today, fixings wait for the letter')
@@ -89,7 +90,7 @@ test('on the roof: one card a line, ticked mark by mark or whole, ticks kept ove
   await expect(page.getByRole('button', { name: /2 of \d+ done/ })).toBeVisible()
 
   // Issued, then changed: what was ticked belongs to the sheet it was ticked on, and the roof is told.
-  await page.request.post(`/api/jobs/${jobId}/sheets`, { data: { version: 0, note: '' } })
+  await page.request.post(`/api/jobs/${jobId}/sheets`, { data: { id: randomUUID(), version: 0, note: '' } })
   await page.reload()
   await expect(page.getByText('Revision A')).toBeVisible()
   await expect(page.getByRole('button', { name: /0 of \d+ done/ })).toBeVisible()

@@ -1,7 +1,7 @@
 import { randomBytes } from 'node:crypto'
 import { writeFile } from 'node:fs/promises'
 import sharp from 'sharp'
-import { asFirm, expect, freshJob, openStage, saved, test, typeOver } from './support'
+import { enter, asFirm, expect, freshJob, openStage, saved, test, typeOver } from './support'
 import { DEMO_FIRM_ID } from '../../db/demo/ids'
 
 const photo = (width: number, height: number) => sharp({ create: { width, height, channels: 3, background: '#7b8794' } }).jpeg().toBuffer()
@@ -66,7 +66,7 @@ test('the server checks photographs itself, keeps them to their firm, and to the
   const jobId = await freshJob()
   const path = `/api/jobs/${jobId}/photographs`
   expect((await request.get(path)).status()).toBe(401)
-  await request.get('/', { headers: { accept: 'text/html' } })
+  await enter({ request })
   const send = (data: Buffer, type: string, query = '') => request.post(`${path}${query}`, { data, headers: { 'content-type': type } })
   expect((await send(Buffer.alloc(13 * 1024 * 1024), 'image/jpeg')).status()).toBe(413)
   expect((await send(Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"/>'), 'image/svg+xml')).status()).toBe(415)

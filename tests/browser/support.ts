@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { readFileSync } from 'node:fs'
-import { expect, type Page, test as base } from '@playwright/test'
+import { type APIRequestContext, expect, type Page, test as base } from '@playwright/test'
 import type { QueryResultRow } from 'pg'
 import type { App } from 'vue'
 import { DEMO_FIRM_ID } from '../../db/demo/ids'
@@ -94,6 +94,11 @@ export const saved = (page: Page) => expect(page.getByTestId('save-state')).toHa
 
 export { expect }
 
+/** Enters the demo as one of its people, for all windows of a context. */
+export async function enter(context: { request: APIRequestContext }, role: 'planner' | 'lead' | 'yard' | 'owner' = 'planner'): Promise<void> {
+  expect((await context.request.post(`${config.use!.baseURL}/api/session/demo`, { data: { role } })).status()).toBe(200)
+}
+
 const VIEW = { width: 1280, height: 800 }
 
 /** Every test also fails on an error in the page or a request that leaves this machine. */
@@ -101,6 +106,7 @@ export const test = base.extend<{ watched: undefined, other: Page }, { shared: P
   /** The window that tests of one worker share, one after the other: what each should start with is put back after the last. */
   shared: [async ({ browser }, use) => {
     const context = await browser.newContext({ baseURL: config.use!.baseURL, viewport: VIEW })
+    await enter(context)
     await use(await context.newPage())
     await context.close()
   }, { scope: 'worker' }],
@@ -115,6 +121,7 @@ export const test = base.extend<{ watched: undefined, other: Page }, { shared: P
   /** A window of somebody else, who shares nothing with the first but the office. */
   other: async ({ browser }, use) => {
     const context = await browser.newContext()
+    await enter(context)
     await use(await context.newPage())
     await context.close()
   },

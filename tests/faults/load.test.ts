@@ -1,0 +1,124 @@
+import { randomUUID } from 'node:crypto'
+import { readFileSync } from 'node:fs'
+import { setTimeout as later } from 'node:timers/promises'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { MOST_FACES } from '../../core/job'
+import { seeded } from '../fixtures/random'
+import { threeRowsOfSix } from '../fixtures/jobs'
+import { Client, Cluster, Server } from './machine'
+
+const cluster = new Cluster()
+let server: Server
+beforeAll(async () => {
+  const databaseUrl = cluster.start()
+  cluster.setUp()
+  server = new Server({ NUXT_DATABASE_URL: databaseUrl })
+  await server.start()
+})
+afterAll(async () => {
+  await server.kill('SIGTERM')
+  cluster.destroy()
+})
+
+/** A valid job that takes a minute and more to plan: every face full of vents. */
+function bigJob(): unknown {
+  const random = seeded(7)
+  const base = threeRowsOfSix()
+  const face = base.faces[0]!
+  return {
+    ...base, title: 'Everything at once',
+    faces: Array.from({ length: MOST_FACES }, (_, f) => ({
+      ...face, id: `f${f}`, name: `Face ${f}`, outline: { ...face.outline, eaveLengthMm: 28_000, slopeLengthMm: 12_000 },
+      obstructions: Array.from({ length: 55 }, (_, i) => ({ id: `o${i}`, kind: 'vent', round: false, xMm: 600 + random() * 26_000, yMm: 600 + random() * 10_000, widthMm: 60 + random() * 200, heightMm: 60 + random() * 200, clearanceMm: 40 })),
+    })),
+  }
+}
+
+describe('a job that takes long', () => {
+  it('of some keeps nobody else waiting: health and other people’s sheets are answered while four of them are worked out', async () => {
+    const client = await new Client(server).enter()
+    const big = bigJob()
+    const sent = await Promise.all(Array.from({ length: 4 }, () => client.ask('POST', '/api/jobs/file', big)))
+    expect(sent.map(one => [one.status, one.status === 201 ? '' : JSON.stringify(one.json())])).toEqual(sent.map(() => [201, '']))
+    const jobIds = sent.map(one => one.json<{ jobId: string }>().jobId)
+    const healths = async (n: number) => {
+      const times: number[] = []
+      for (let i = 0; i < n; i++) {
+        const start = performance.now()
+        expect((await fetch(`${server.address}/api/health`)).status).toBe(200)
+        times.push(performance.now() - start)
+        await later(15)
+      }
+      return times.sort((a, b) => a - b)
+    }
+    await healths(50)
+    const asked = Promise.all(jobIds.map(jobId => client.ask('GET', `/api/jobs/${jobId}/mark-out.pdf`)))
+    await later(300)
+    const busy = await healths(150)
+    // Nobody waits for a plan of another's: a server that plans in its own thread answers after a minute.
+    expect(busy[Math.floor(0.5 * busy.length)]).toBeLessThan(300)
+    expect(busy.at(-1)).toBeLessThan(5000)
+    // They can still be edited, and the list is there.
+    const { jobs } = (await client.ask('GET', '/api/jobs?order=opened')).json<{ jobs: { jobId: string }[] }>()
+    expect(jobs.map(job => job.jobId)).toEqual(expect.arrayContaining(jobIds))
+    expect((await client.ask('POST', `/api/jobs/${jobIds[0]}/edits`, { baseVersion: 0, entries: [{ id: randomUUID(), kind: 'edit', edit: { type: 'set-job', values: { title: 'Still edited' } } }] })).status).toBe(200)
+    const [first] = await asked.then(all => all, () => [])
+    // One after the other for each firm: what could not be worked out in time says so, and what makes it big.
+    if (first && first.status !== 200) expect(first.json<{ data: { problems: { sentence: string }[] } }>().data.problems[0]!.sentence).toMatch(/takes too long to work out: 1100 things standing on the faces, 20 faces/)
+  })
+})
+
+describe('nonsense', () => {
+  it('of ten thousand kinds gets no answer that says the server broke', async () => {
+    const client = await new Client(server).enter('owner')
+    const random = seeded(31)
+    const pick = <T>(items: readonly T[]): T => items[Math.floor(random() * items.length)]!
+    const jobId = '2d0c7f7a-0f5e-4f6c-8f10-5a4b3c2d0002'
+    const texts = ['', '\0', 'a\0b', '\uD800', '\uDFFF x', '💥', 'x'.repeat(5000), '../../etc', '\'; drop table jobs; --', '%00', '1e999', '-1', '2147483648', '9007199254740993', randomUUID(), 'null', '{}', '\u202E']
+    const value = (depth = 0): unknown => pick<() => unknown>([
+      () => pick(texts), () => random() * 1e308, () => -(2 ** 31) - 1, () => 2 ** 53 + 2, () => null, () => true, () => [], () => ({}), () => Number.MAX_VALUE,
+      ...(depth < 4 ? [() => Array.from({ length: Math.floor(random() * 4) }, () => value(depth + 1)), () => Object.fromEntries(Array.from({ length: 3 }, () => [pick([...texts.slice(0, 6), 'id', 'edit', 'values', 'faceId', 'type', 'entries']), value(depth + 1)]))] : []),
+    ])()
+    const entry = () => ({ id: pick([randomUUID(), 'x', 7]), kind: pick(['edit', 'undo', 'burn']), edit: { type: pick(['set-face', 'set-array', 'set-row', 'set-job', 'add-face', 'log-hits', 'batch', 'nothing']), faceId: pick(['main', '\0', 'x']), values: value(), hits: value(), face: value(), at: value(), edits: value(), row: value() } })
+    const bodies: (() => unknown)[] = [
+      value, () => ({ baseVersion: value(), entries: [entry()] }), () => ({ baseVersion: null, entries: Array.from({ length: 3 }, entry) }), () => ({ baseVersion: 2 ** 31, entries: [entry()] }), () => ({ ticks: [{ item: pick(texts), done: value() }] }),
+      () => ({ id: randomUUID(), version: value(), note: pick(texts) }), () => ({ id: randomUUID(), job: value() }), () => ({ email: pick(texts), role: value(), id: value() }), () => ({ caption: pick(texts) }), () => ({ revision: value(), days: value(), note: pick(texts), id: randomUUID() }),
+      () => ({ changes: [{ shelf: pick(['modules', 'boats']), item: value(), was: value() }] }), () => ({ token: pick(texts) }), () => ({ currency: pick(texts) }),
+    ]
+    const paths = ['jobs', 'jobs/file', `jobs/${jobId}`, `jobs/${jobId}/edits`, `jobs/${jobId}/ticks`, `jobs/${jobId}/sheets`, `jobs/${jobId}/links`, `jobs/${jobId}/copy`, `jobs/${jobId}/photographs`, `jobs/${jobId}/photographs/${randomUUID()}`, `jobs/${jobId}/links/x`, `jobs/${jobId}/mark-out.pdf`, `jobs/${jobId}/faces/main/drawing.svg`, 'shelf', 'shelf/changes', 'shelf/currency', 'shelf/file', 'shelf/modules/x', 'people', 'people/x', 'invitations', 'links/open', 'join/look', 'codes', 'me', 'me/passphrase', 'outbox', 'session/demo']
+    const broken: string[] = []
+    const statuses = new Map<number, number>()
+    const one = async () => {
+      const method = pick(['GET', 'POST', 'PUT', 'PATCH', 'DELETE', 'POST'])
+      // Deleting what the others ask for would leave nothing to ask.
+      const path = pick(method === 'DELETE' ? paths.filter(each => each !== `jobs/${jobId}`) : paths)
+      const query = Array.from({ length: Math.floor(random() * 3) }, () => `${pick(['since', 'list', 'revision', 'paper', 'order', 'after', 'search', 'caption', 'name', 'units', 'archived', 'id'])}=${pick([...texts.filter(text => !/[\uD800-\uDFFF]/.test(text)).map(encodeURIComponent), '%', '%ff', '%E0%A4%A'])}`).join('&')
+      const raw = pick([() => JSON.stringify(pick(bodies)()), () => '{"torn', () => '[[[[', () => '\u0000', () => '"\\ud800"', () => `{"a":${'['.repeat(3000)}${']'.repeat(3000)}}`])()
+      const address = `/api/${path}${query && `?${query}`}`
+      const answer = await fetch(`${server.address}${address}`, { method, headers: { 'cookie': client.cookie, 'content-type': pick(['application/json', 'text/plain', 'image/png', 'text/csv']), 'x-forwarded-for': '10.1.2.3' }, ...(method === 'GET' ? {} : { body: raw }) })
+      statuses.set(answer.status, (statuses.get(answer.status) ?? 0) + 1)
+      const said = await answer.text()
+      if (answer.status >= 500) broken.push(`${answer.status} ${method} ${address} ${raw.slice(0, 300)} ${said.slice(0, 200)}`)
+    }
+    const N = 10_000
+    for (let i = 0; i < N; i += 20) await Promise.all(Array.from({ length: 20 }, one))
+    expect(broken.slice(0, 5)).toEqual([])
+    expect([...statuses.values()].reduce((sum, n) => sum + n, 0)).toBe(N)
+    expect(statuses.get(400)).toBeGreaterThan(N / 20)
+    const health = await fetch(`${server.address}/api/health`)
+    expect(health.status).toBe(200)
+  })
+  it('of a size that nobody sends is refused before it is taken in', async () => {
+    const client = await new Client(server).enter()
+    const memory = () => Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${server.pid}/status`, 'utf8'))![1]) / 1024
+    const before = memory()
+    const chunk = new Uint8Array(1 << 20).fill(32)
+    const body = new ReadableStream({ start(controller) {
+      for (let i = 0; i < 200; i++) controller.enqueue(chunk)
+      controller.close()
+    } })
+    const answer = await fetch(`${server.address}/api/jobs/file`, { method: 'POST', headers: { 'cookie': client.cookie, 'content-type': 'application/json' }, body, duplex: 'half' } as RequestInit).catch(() => null)
+    if (answer) expect(answer.status).toBe(413)
+    expect(memory() - before).toBeLessThan(150)
+  })
+})
