@@ -9,7 +9,8 @@ folder="${1:-}"; replace="${2:-}"
 was_running=no; running && was_running=yes
 scripts/pg.sh start > /dev/null
 trap '[ "$was_running" = yes ] || scripts/pg.sh stop' EXIT
-there="$(q -d "$DB" -Atc "select coalesce((select reltuples <> 0 or pg_relation_size(oid) > 0 from pg_class where relname = 'jobs' and relkind = 'r'), false)")"
+there=f
+[ "$(q -d "$DB" -Atc "select to_regclass('jobs') is not null")" != t ] || there="$(q -d "$DB" -Atc "select exists (select from jobs)")"
 if [ "$there" = t ] && [ "$replace" != --replace ]; then
   echo "There are jobs in the database of this machine. To put the backup in their place (they are kept as ${DB}_before): npm run restore -- $folder --replace" >&2
   exit 1
