@@ -58,6 +58,8 @@ export const useJobStore = defineStore('job', () => {
 
   const { plan, planned, preview, previewEdit, changes, planProblem } = usePlanOf(job, catalogue)
 
+  /** The firm's shelf as it was read last: as long as it is the same it is not fetched again with each job. */
+  let shelf: { state: number, catalogue: Catalogue } | null = null
   /** The job that was asked for last: an answer that comes late must not put another in its place. */
   let wanted = ''
   async function open(jobId: string) {
@@ -65,12 +67,13 @@ export const useJobStore = defineStore('job', () => {
     wanted = jobId
     await queue.open()
     try {
-      const opened = await $fetch<{ job: Job, version: number, catalogue: Catalogue, stacks: UndoStacks, made: string[] }>(`/api/jobs/${jobId}`)
+      const opened = await $fetch<{ job: Job, version: number, shelf: number, catalogue: Catalogue | null, stacks: UndoStacks, made: string[] }>(`/api/jobs/${jobId}`, { query: { shelf: shelf?.state } })
+      if (opened.catalogue) shelf = { state: opened.shelf, catalogue: opened.catalogue }
       // The page may have gone before the server's answer came: what the server has is no longer on the way.
       queue.drop(opened.made)
       if (wanted !== jobId) return
       unwatch = watchEdits(jobId, { version: () => base.value!.version, took, overtaken, sentElsewhere: () => void look() })
-      base.value = { jobId, job: opened.job, version: opened.version, catalogue: opened.catalogue, stacks: opened.stacks }
+      base.value = { jobId, job: opened.job, version: opened.version, catalogue: shelf!.catalogue, stacks: opened.stacks }
       loadProblem.value = ''
       if (unsent.value.length) void queue.send()
     }
@@ -144,8 +147,8 @@ export const useJobStore = defineStore('job', () => {
   }
 
   async function reread(jobId: string) {
-    const fresh = await $fetch<{ job: Job, version: number, stacks: UndoStacks }>(`/api/jobs/${jobId}`)
-    if (base.value?.jobId === jobId) base.value = { ...base.value, ...fresh }
+    const { job: freshJob, version, stacks } = await $fetch<{ job: Job, version: number, stacks: UndoStacks }>(`/api/jobs/${jobId}`, { query: { shelf: shelf?.state } })
+    if (base.value?.jobId === jobId) base.value = { ...base.value, job: freshJob, version, stacks }
   }
 
   function tellMeanwhile(entries: RemoteEntry[], ours: Edit[]) {

@@ -12,6 +12,8 @@ const SEEN_EVERY = '5 minutes'
 export interface SignedIn {
   firmId: string
   firmName: string
+  /** The state of the firm's shelf: what is known of another no longer holds. */
+  shelf: number
   /** Empty for somebody who holds a link. */
   personId: string
   personName: string
@@ -44,7 +46,7 @@ export function whoAsks(credential: Credential, jobId: string | null): string {
         `l.link_id = ${pg.escapeLiteral(credential.linkId)} and l.expires_at > now() and l.taken_back_at is null`,
         '\'\' as "personId", \'Somebody with a link\' as "personName", \'guest\' as role, false as vouches, \'\' as licence, null as email, l.job_id as "jobId", l.revision, false as unseen',
       ]
-  return `select f.firm_id as "firmId", f.name as "firmName", ${columns}, ${jobThere(jobId)} as "jobThere" from ${from} where f.firm_id = current_firm() and ${where}`
+  return `select f.firm_id as "firmId", f.name as "firmName", f.catalogue_version as shelf, ${columns}, ${jobThere(jobId)} as "jobThere" from ${from} where f.firm_id = current_firm() and ${where}`
 }
 
 export async function openSession(client: PoolClient, firmId: string, personId: string, device: string): Promise<string> {

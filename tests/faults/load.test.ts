@@ -2,9 +2,8 @@ import { randomUUID } from 'node:crypto'
 import { readFileSync } from 'node:fs'
 import { setTimeout as later } from 'node:timers/promises'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { MOST_FACES } from '../../core/job'
 import { seeded } from '../fixtures/random'
-import { threeRowsOfSix } from '../fixtures/jobs'
+import { bigJob } from '../fixtures/big-job'
 import { Client, Cluster, Server } from './machine'
 
 const cluster = new Cluster()
@@ -20,20 +19,6 @@ afterAll(async () => {
   await server.kill('SIGTERM')
   cluster.destroy()
 })
-
-/** A valid job that takes a minute and more to plan: every face full of vents. */
-function bigJob(): unknown {
-  const { next: random } = seeded(7)
-  const base = threeRowsOfSix()
-  const face = base.faces[0]!
-  return {
-    ...base, title: 'Everything at once',
-    faces: Array.from({ length: MOST_FACES }, (_, f) => ({
-      ...face, id: `f${f}`, name: `Face ${f}`, outline: { ...face.outline, eaveLengthMm: 28_000, slopeLengthMm: 12_000 },
-      obstructions: Array.from({ length: 55 }, (_, i) => ({ id: `o${i}`, kind: 'vent', round: false, xMm: 600 + random() * 26_000, yMm: 600 + random() * 10_000, widthMm: 60 + random() * 200, heightMm: 60 + random() * 200, clearanceMm: 40 })),
-    })),
-  }
-}
 
 describe('a job that takes long', () => {
   it('of some keeps nobody else waiting: health and other people’s sheets are answered while four of them are worked out', async () => {

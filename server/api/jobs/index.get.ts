@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { catalogueVersion, countJobs, listJobs, listOrders } from '../../db/job-list'
+import { countJobs, listJobs, listOrders } from '../../db/job-list'
 import { renewSummaries, stateOf } from '../../summaries/renew'
 
 const MOST = 50
@@ -32,11 +32,10 @@ export default defineEventHandler(async (event) => {
   await requireCookie(event)
   const { order, archived, search, after } = readQuery(event, querySchema)
   const place = placeOf(after)
-  const { firmId, listed, counts, shelf } = await inFirm(event, 'read-shelf', async ({ client, firmId }) => ({
-    firmId,
+  const { firmId, listed, counts, shelf } = await inFirm(event, 'read-shelf', async ({ client, firmId, shelf }) => ({
+    firmId, shelf,
     listed: await listJobs(client, { order, archived: archived === 'true', words: search.split(/\s+/).filter(Boolean), after: place, most: MOST }),
     counts: await countJobs(client),
-    shelf: await catalogueVersion(client),
   }))
   const jobs = listed.map(({ summaryOf, position: _, summary, ...job }) => ({
     ...job,
