@@ -101,6 +101,9 @@ export default defineNuxtConfig({
   typescript: { strict: true, typeCheck: false, tsConfig: { references: [{ path: '../tsconfig.core.json' }] } },
   telemetry: false,
   hooks: {
+    'nitro:config': (config) => {
+      config.plugins?.unshift(fileURLToPath(new URL('./server/first/plain-answers.ts', import.meta.url)))
+    },
     'build:manifest': (manifest) => {
       for (const chunk of Object.values(manifest)) chunk.prefetch = false
     },

@@ -39,18 +39,8 @@ export async function setCurrency(client: PoolClient, currency: string): Promise
 
 /** Jobs in which parts stand, or stood before something was undone. Small parts are used with what they belong to; those that go with any, by every job. */
 export async function usedParts(client: PoolClient, { supplies }: Catalogue): Promise<Used> {
-  const { rows } = await client.query<{ shelf: Shelf, id: string, jobs: number }>(
-    `select shelf, id #>> '{}' as id, count(distinct job_id)::int as jobs from (
-       select job_id, document as named from jobs
-       union all select job_id, edit from job_edits where edit::text like '%Id%'
-       union all select job_id, inverse from job_edits where inverse::text like '%Id%'
-     ) as said
-     cross join lateral (values
-       ('modules', '$.**.moduleId'::jsonpath), ('rails', '$.**.railId'), ('mounts', '$.**.mountId'), ('clamps', '$.**.clampsId'), ('supplies', '$.**.supplyIds[*]')
-     ) as fields (shelf, path)
-     cross join lateral jsonb_path_query(named, path) as id
-     group by 1, 2`)
-  const { rows: [all] } = await client.query<{ jobs: number }>('select count(*)::int as jobs from jobs')
+  const { rows } = await client.query<{ shelf: Shelf, id: string, jobs: number }>('select shelf, item_id as id, count(*)::int as jobs from job_parts where firm_id = current_firm() group by 1, 2')
+  const { rows: [all] } = await client.query<{ jobs: number }>('select count(*)::int as jobs from jobs where firm_id = current_firm()')
   const used: Used = {}
   for (const { shelf, id, jobs } of rows) (used[shelf] ??= {})[id] = jobs
   const items = Object.assign({}, ...Object.values(used)) as Record<string, number>

@@ -1,4 +1,4 @@
-import type { PoolClient } from 'pg'
+import pg, { type PoolClient } from 'pg'
 import { type HistoryEntry, type Job, upgraded } from '#core/job'
 
 export interface StoredJob { jobId: string, job: Job, version: number, updatedAt: string }
@@ -18,7 +18,7 @@ export async function findJobs(client: PoolClient, jobIds: string[]): Promise<St
 /** The adopted codes that the firm last gave a job of these units; null where it never has. */
 export async function lastCodes(client: PoolClient, units: Job['units']): Promise<Job['codes'] | null> {
   const { rows } = await client.query<{ codes: Job['codes'] }>(
-    `select document -> 'codes' as codes from jobs where document ->> 'units' = $1 and document -> 'codes' ->> 'kind' = 'us' order by created_at desc, job_id limit 1`, [units])
+    `select document -> 'codes' as codes from jobs where firm_id = current_firm() and units = $1 and document -> 'codes' ->> 'kind' = 'us' order by created_at desc, job_id limit 1`, [units])
   return rows[0]?.codes ?? null
 }
 
@@ -61,13 +61,16 @@ export async function entriesSince(client: PoolClient, jobId: string, version: n
   return rows
 }
 
-/** The last `most` entries of a job's history, oldest first. */
-export async function lastEntries(client: PoolClient, jobId: string, most: number): Promise<(HistoryEntry & { personId: string })[]> {
-  const { rows } = await client.query<HistoryEntry & { personId: string }>(
-    'select edit_id as id, kind, edit, inverse, person_id as "personId" from job_edits where job_id = $1 order by version desc limit $2', [jobId, most])
-  return rows.reverse()
-}
+/** An entry as undo needs it. */
+export type OwnEntry = HistoryEntry & { personId: string }
+export type OpenedRow = Omit<StoredJob, 'job'> & { document: Job, entries: OwnEntry[] }
 
+/** A job with the last `most` entries of its history, as a statement for `readInOne`; `openedOf` makes the job of its row. */
+export const openStatement = (jobId: string, most: number): string => `select * from open_job(${pg.escapeLiteral(jobId)}, ${most})`
+/** The job of such a row; its entries oldest first. */
+export function openedOf({ document, entries, ...row }: OpenedRow): StoredJob & { entries: OwnEntry[] } {
+  return { ...read({ ...row, job: document }), entries: entries.reverse() }
+}
 /** Which of these client-made ids are in the history already. */
 export async function knownIds(client: PoolClient, jobId: string, ids: string[]): Promise<Set<string>> {
   const { rows } = await client.query<{ id: string }>('select edit_id as id from job_edits where job_id = $1 and edit_id = any($2)', [jobId, ids])

@@ -66,6 +66,22 @@ export async function inTransaction<T, Row extends pg.QueryResultRow = never>(sc
   }
 }
 
+/**
+ * Reads by several statements in one transaction and one round trip: what is asked for most goes so. They carry their values as
+ * literals, which whoever writes them has escaped.
+ * @returns the rows of each
+ * @throws DatabaseAway when there is no connection to be had, or it was lost
+ */
+export async function readInOne(scope: Scope, statements: string[]): Promise<unknown[][]> {
+  try {
+    const results = await connections().query(`${opening(scope)}; ${statements.join('; ')}; commit`) as unknown as pg.QueryResult[]
+    return results.slice(2, -1).map(result => result.rows as unknown[])
+  }
+  catch (error) {
+    throw isAway(error) ? new DatabaseAway((error as Error).message) : error
+  }
+}
+
 export const asFirm = <T>(firmId: string, work: (client: pg.PoolClient) => Promise<T>): Promise<T> => inTransaction({ firmId }, work)
 
 /** Whether the database answers within a moment. */

@@ -1,12 +1,10 @@
 import pg, { type PoolClient } from 'pg'
 import type { Role } from '#core/people'
 
-/** A session that nobody used for so long has ended: a weekend may lie between. */
+/** A session that nobody used for so long has ended: a weekend may lie between. `who_asks` holds it too. */
 export const REST_HOURS = 72
 /** And however much it was used, somebody signs in again after so long. */
 export const SESSION_DAYS = 30
-/** Use is written down no more often than this. */
-const SEEN_EVERY = '5 minutes'
 
 /** Whoever asks: a person of a firm, or somebody who holds a link. */
 export interface SignedIn {
@@ -30,24 +28,12 @@ export interface SignedIn {
 /** What a request's cookie names: a session, or a link. */
 export type Credential = { sessionId: string } | { linkId: string }
 
-/** Whether there is such a job, asked with who asks for it. */
-const jobThere = (jobId: string | null): string => jobId ? `exists (select from jobs where firm_id = f.firm_id and job_id = ${pg.escapeLiteral(jobId)} and deleted_at is null)` : 'true'
+const uuid = (id: string | null): string => id === null ? 'null' : pg.escapeLiteral(id)
 
 /** The statement that finds who asks, and whether the job of the address is there; no row where the session has ended or the link was taken back. */
-export function whoAsks(credential: Credential, jobId: string | null): string {
-  const [from, where, columns] = 'sessionId' in credential
-    ? [
-        'sessions s join people p using (firm_id, person_id) join firms f using (firm_id)',
-        `s.session_id = ${pg.escapeLiteral(credential.sessionId)} and s.expires_at > now() and s.seen_at > now() - interval '${REST_HOURS} hours' and p.left_at is null`,
-        `p.person_id as "personId", p.name as "personName", p.role, p.vouches, p.licence, p.email, p.job_id as "jobId", null::int as revision, s.seen_at < now() - interval '${SEEN_EVERY}' as unseen`,
-      ]
-    : [
-        'share_links l join firms f using (firm_id)',
-        `l.link_id = ${pg.escapeLiteral(credential.linkId)} and l.expires_at > now() and l.taken_back_at is null`,
-        '\'\' as "personId", \'Somebody with a link\' as "personName", \'guest\' as role, false as vouches, \'\' as licence, null as email, l.job_id as "jobId", l.revision, false as unseen',
-      ]
-  return `select f.firm_id as "firmId", f.name as "firmName", f.catalogue_version as shelf, ${columns}, ${jobThere(jobId)} as "jobThere" from ${from} where f.firm_id = current_firm() and ${where}`
-}
+export const whoAsks = (credential: Credential, jobId: string | null): string => 'sessionId' in credential
+  ? `select * from who_asks(${uuid(credential.sessionId)}, null, ${uuid(jobId)})`
+  : `select * from who_asks(null, ${uuid(credential.linkId)}, ${uuid(jobId)})`
 
 export async function openSession(client: PoolClient, firmId: string, personId: string, device: string): Promise<string> {
   const { rows } = await client.query<{ session_id: string }>(

@@ -9,10 +9,16 @@ const PER_MINUTE = { address: 3000, written: 1200 }
 const every = new RateLimiterMemory({ points: PER_MINUTE.address, duration: 60 })
 const written = new RateLimiterMemory({ points: PER_MINUTE.written, duration: 60 })
 
+/** An answer is data: it is not guessed what it is, runs nothing, stands in no frame, is kept by nobody and read by no other site. */
+const HEADERS = {
+  'cache-control': 'no-store', 'x-content-type-options': 'nosniff', 'content-security-policy': 'default-src \'none\'; frame-ancestors \'none\'; sandbox',
+  'cross-origin-resource-policy': 'same-origin', 'referrer-policy': 'same-origin',
+}
+
 /** Stands before every call to the interface: where it is asked from, how often, and that its address can be read. */
 export default defineEventHandler(async (event) => {
   if (!event.path.startsWith('/api/')) return
-  setResponseHeader(event, 'cache-control', 'no-store')
+  setResponseHeaders(event, HEADERS)
   const changes = event.method !== 'GET' && event.method !== 'HEAD'
   if (changes && !isSameSite(event)) refuse(403, [{ path: 'origin', sentence: 'This was asked for by a page of another site. Open Upper Deck itself and do it there.' }])
   let address = event.path

@@ -10,6 +10,8 @@ const BROTLI_QUALITY = 4
 /** Packs answers in JSON and tables on their way out; documents and pictures are packed already. */
 export default defineNitroPlugin((nitro) => {
   nitro.hooks.hook('beforeResponse', async (event, response) => {
+    // Nobody needs to know what this is made with.
+    removeResponseHeader(event, 'x-powered-by')
     const accepted = getRequestHeader(event, 'accept-encoding') ?? ''
     const encoding = /\bbr\b/.test(accepted) ? 'br' : /\bgzip\b/.test(accepted) ? 'gzip' : null
     if (!encoding || !event.path.startsWith('/api/') || getResponseHeader(event, 'content-encoding')) return

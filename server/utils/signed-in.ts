@@ -1,20 +1,31 @@
 import type { H3Event } from 'h3'
+import { LRUCache } from 'lru-cache'
 import type { PoolClient } from 'pg'
 import { z } from 'zod'
 import { may, refusalOf, type Right } from '#core/people'
-import { DatabaseAway, inTransaction } from '../db/pool'
+import { asFirm, DatabaseAway, inTransaction, readInOne } from '../db/pool'
 import { type Credential, sawSession, type SignedIn, whoAsks } from '../db/sessions'
 
 /** What the sealed cookie carries; the row in the database decides whether it still holds. */
 const cookieSchema = z.union([z.object({ firmId: z.uuid(), sessionId: z.uuid() }), z.object({ firmId: z.uuid(), linkId: z.uuid() })])
+/** The cookie's name, as the configuration has it. */
+const SESSION_COOKIE = 'upper-deck'
 export type SessionCookie = { firmId: string } & Credential
 
 const signedOut = (): never => refuse(401, [{ path: 'session', sentence: 'You are signed out. Sign in again; what you typed is kept on this device.' }])
 
+/** What sealed cookies carry, the longest unused forgotten: opening one takes longer than all else that a short answer does. */
+const opened = new LRUCache<string, SessionCookie>({ max: 5000, ttl: 10 * 60_000 })
+
 /** What a request names, or null; whether it holds is not known yet. */
 export async function cookieOf(event: H3Event): Promise<SessionCookie | null> {
+  const sealed = getCookie(event, SESSION_COOKIE)
+  const known = sealed && opened.get(sealed)
+  if (known) return known
   const cookie = cookieSchema.safeParse((await getUserSession(event)).secure)
-  return cookie.success ? cookie.data : null
+  if (!cookie.success) return null
+  if (sealed) opened.set(sealed, cookie.data)
+  return cookie.data
 }
 
 /** Answers 401 where a request names no session: before its body is read, so that nobody holds the server up from outside. */
@@ -46,13 +57,19 @@ export async function orAway<T>(work: () => Promise<T>): Promise<T> {
   }
 }
 
+/** Whoever asks, if they may; answers 401, 403 or 404. */
+function checked(found: Found | undefined, right: Right, addressJob: string | null): SignedIn {
+  const { unseen: _, jobThere, ...at } = found ?? signedOut()
+  if (!mayHere(at, right)) refuse(403, [{ path: 'right', sentence: refusalOf(at.role, right) }])
+  if (!jobThere || (addressJob && at.jobId && at.jobId !== addressJob)) noSuchJob()
+  return at
+}
+
 async function within<T>(event: H3Event, right: Right, addressJob: string | null, work: (at: AtFirm) => Promise<T>): Promise<T> {
   const { firmId, ...credential } = await requireCookie(event)
   return await orAway(() => inTransaction<T, Found>({ firmId }, async (client, [found]) => {
-    const { unseen, jobThere, ...at } = found ?? signedOut()
-    if (!mayHere(at, right)) refuse(403, [{ path: 'right', sentence: refusalOf(at.role, right) }])
-    if (!jobThere || (addressJob && at.jobId && at.jobId !== addressJob)) noSuchJob()
-    if (unseen && 'sessionId' in credential) await sawSession(client, credential.sessionId)
+    const at = checked(found, right, addressJob)
+    if (found!.unseen && 'sessionId' in credential) await sawSession(client, credential.sessionId)
     return await work({ client, ...at })
   }, whoAsks(credential, addressJob)))
 }
@@ -76,3 +93,17 @@ export async function inJob<T>(event: H3Event, right: Right, work: (at: AtJob) =
 
 /** Says by its cookie who comes from now on. */
 export const setCookieFor = async (event: H3Event, cookie: SessionCookie): Promise<void> => void await replaceUserSession(event, { secure: cookie })
+
+/**
+ * What is read of the address's job by some statements, for whoever may read it: in one round trip, since it is asked for more than all else.
+ * @param statements with their values in them, escaped
+ */
+export async function readOfJob<Rows extends unknown[][]>(event: H3Event, right: Right, statements: (jobId: string) => { [I in keyof Rows]: string }): Promise<{ at: SignedIn & { jobId: string }, rows: Rows }> {
+  const { firmId, ...credential } = await requireCookie(event)
+  const jobId = jobIdOf(event)
+  const [who, ...rows] = await orAway(() => readInOne({ firmId }, [whoAsks(credential, jobId), ...statements(jobId)]))
+  const found = who![0] as Found | undefined
+  const at = checked(found, right, jobId)
+  if (found!.unseen && 'sessionId' in credential) await orAway(() => asFirm(firmId, client => sawSession(client, credential.sessionId)))
+  return { at: { ...at, jobId }, rows: rows as unknown as Rows }
+}

@@ -65,7 +65,7 @@ export async function openSession(firmId: string, personId: string, hours = 8): 
 
 /** Somebody of the demo firm. */
 export async function demoPerson(role: Role, hours?: number): Promise<Caller> {
-  const [person] = await asFirm<{ person_id: string }>(DEMO_FIRM_ID, 'select person_id from people where role = $1 and left_at is null', [role])
+  const [person] = await asFirm<{ person_id: string }>(DEMO_FIRM_ID, 'select person_id from people where role = $1 and left_at is null order by created_at, person_id', [role])
   return await openSession(DEMO_FIRM_ID, person!.person_id, hours)
 }
 export const demoPlanner = (hours?: number): Promise<Caller> => demoPerson('planner', hours)

@@ -29,11 +29,13 @@ const office = new Office()
 beforeAll(() => office.open())
 afterAll(() => office.close())
 
-const guestOf = async (jobId: string): Promise<Caller> => {
+/** Somebody of a role whom no other test knows; a guest of a job. */
+const somebody = async (role: Role, jobId: string | null = null): Promise<Caller> => {
   const personId = randomUUID()
-  await asKeeper(DEMO_FIRM_ID, 'insert into people (firm_id, person_id, name, role, job_id) values ($1, $2, $3, \'guest\', $4)', [DEMO_FIRM_ID, personId, 'Helper', jobId])
+  await asKeeper(DEMO_FIRM_ID, 'insert into people (firm_id, person_id, name, role, job_id) values ($1, $2, $3, $4, $5)', [DEMO_FIRM_ID, personId, 'Helper', role, jobId])
   return await openSession(DEMO_FIRM_ID, personId)
 }
+const guestOf = (jobId: string) => somebody('guest', jobId)
 async function linkTo(jobId: string, revision: number | null): Promise<Caller> {
   const planner = await demoPerson('planner')
   if (revision !== null) await office.ask('post', `/api/jobs/${jobId}/sheets`, { as: planner, body: { id: randomUUID(), version: 0, note: '' } })
@@ -49,7 +51,7 @@ describe('rights', () => {
   it.each(asked.map(route => [route.method, route.path] as const))('%s %s is for those it is for', async (method, path) => {
     if (path === '/api/news') return
     const who: [string, () => Promise<{ as: Caller, jobId: string }>][] = [
-      ...(['owner', 'planner', 'lead', 'yard'] as const).map((role: Role): [string, () => Promise<{ as: Caller, jobId: string }>] => [role[0]!, async () => ({ as: await demoPerson(role), jobId: await freshJob() })]),
+      ...(['owner', 'planner', 'lead', 'yard'] as const).map((role: Role): [string, () => Promise<{ as: Caller, jobId: string }>] => [role[0]!, async () => ({ as: await somebody(role), jobId: await freshJob() })]),
       ['g', async () => {
         const jobId = await freshJob()
         return { as: await guestOf(jobId), jobId }

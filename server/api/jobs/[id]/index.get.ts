@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { stacksOf } from '#core/job'
 import { loadCatalogue } from '../../../db/catalogue'
-import { findJob, lastEntries } from '../../../db/jobs'
+import { openedOf, type OpenedRow, openStatement } from '../../../db/jobs'
 
 /** So much of the history is looked at for what can be undone, and so much can be. */
 const MOST_HISTORY = 400
@@ -13,14 +13,12 @@ const querySchema = z.object({ /** The state of the shelf that the caller has al
 export default defineEventHandler(async (event) => {
   await requireCookie(event)
   const known = readQuery(event, querySchema).shelf
-  return await inJob(event, 'read', async ({ client, jobId, personId, shelf }) => {
-    const { job, version } = await findJob(client, jobId) ?? noSuchJob()
-    const entries = await lastEntries(client, jobId, MOST_HISTORY)
-    return {
-      jobId, job, version, shelf,
-      catalogue: known === shelf ? null : await loadCatalogue(client),
-      stacks: stacksOf(entries.map(entry => ({ ...entry, own: entry.personId === personId })), MOST_UNDO),
-      made: entries.filter(entry => entry.personId === personId).map(entry => entry.id),
-    }
-  })
+  const { at, rows: [[row]] } = await readOfJob<[OpenedRow[]]>(event, 'read', id => [openStatement(id, MOST_HISTORY)])
+  const { job, version, entries } = openedOf(row ?? noSuchJob())
+  return {
+    jobId: at.jobId, job, version, shelf: at.shelf,
+    catalogue: known === at.shelf ? null : await inFirm(event, 'read', ({ client }) => loadCatalogue(client)),
+    stacks: stacksOf(entries.map(entry => ({ ...entry, own: entry.personId === at.personId })), MOST_UNDO),
+    made: entries.filter(entry => entry.personId === at.personId).map(entry => entry.id),
+  }
 })
