@@ -7,6 +7,10 @@ set -euo pipefail
 
 case "${1:-}" in
 start)
+  if [ -e "$DATA" ] && [ "$(stat -c %U "$DATA")" != "$OSUSER" ]; then
+    echo "The database in $DATA belongs to the user $(stat -c %U "$DATA"), and you are $(id -un). Start Upper Deck as who you were then, or give: sudo chown -R $OSUSER $PGHOME" >&2
+    exit 1
+  fi
   mkdir -p "$PGHOME" "$SOCK"
   [ "$(id -u)" != 0 ] || chown "$OSUSER" "$PGHOME" "$SOCK"
   chmod 700 "$PGHOME" "$SOCK"

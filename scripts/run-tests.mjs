@@ -33,6 +33,13 @@ async function unitTests() {
   return { passed, failed: status === 0 ? failed : Math.max(failed, 1) }
 }
 
+async function faultTests() {
+  const file = `${results}/faults.json`
+  const status = await run(`npx vitest run --config vitest.faults.config.ts --reporter=default --reporter=json --outputFile.json=${file}`, { held: true })
+  const { numPassedTests: passed, numFailedTests } = json(file)
+  return { passed, failed: status === 0 ? numFailedTests : Math.max(numFailedTests, 1) }
+}
+
 async function browserTests() {
   const file = `${results}/browser.json`
   const status = await run('npx playwright test --reporter=list,json', { env: { PLAYWRIGHT_JSON_OUTPUT_NAME: file } })
@@ -60,14 +67,17 @@ async function part(name, check) {
 
 // Two lanes for two cores: unit tests begin as soon as the build leaves one free. Browser tests have the machine to themselves.
 console.log('\n== Build, lint, types, unit tests and cross-checks')
+const build = part('Build', single('bash scripts/build.sh'))
 await Promise.all([
   (async () => {
-    await part('Build', single('bash scripts/build.sh'))
+    await build
     await part('Unit tests and cross-checks', unitTests)
   })(),
   (async () => {
     await part('Lint and floors', single('npm run -s lint'))
     await part('Types', single('npm run -s typecheck'))
+    await build
+    await part('Faults', faultTests)
   })(),
 ])
 console.log('\n== Browser tests')

@@ -9,7 +9,7 @@ import QRCode from 'qrcode'
 const lan = process.argv.includes('--lan') || process.env.UPPER_DECK_LAN === 'yes'
 const takeOver = process.argv.includes('--take-over')
 const demo = process.env.UPPER_DECK_DEMO !== 'no'
-const STATE = '.data/serving.json'
+const STATE = process.env.UPPER_DECK_STATE || '.data/serving.json'
 /** A server that lives so long is well; the wait before the next start begins anew, ms. */
 const WELL_MS = 30_000
 const WAIT = { first: 300, most: 15_000 }

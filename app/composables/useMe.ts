@@ -1,6 +1,7 @@
 import { createGlobalState, useLocalStorage } from '@vueuse/core'
 import { FetchError } from 'ofetch'
 import { may, type Right, type Role } from '#core/people'
+import { useTicked } from '../queue/ticked'
 
 /** Who is signed in here. */
 export interface Me {
@@ -44,6 +45,8 @@ export const useMe = createGlobalState(() => {
   async function signOut(): Promise<void> {
     await $fetch('/api/session', { method: 'DELETE' })
     known.value = null
+    // What was only read goes; what the office lacks stays until it has it.
+    useTicked().value = {}
     await navigateTo('/sign-in')
   }
 

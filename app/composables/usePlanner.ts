@@ -7,22 +7,38 @@ import type { PlannerApi } from '../workers/planner.worker'
 
 type Questions = Omit<Remote<PlannerApi>, 'planNews'>
 /** Asks the planner; a plan comes as the faces that are new, put together with those that are here already. */
-export interface Planner extends Pick<Questions, 'balanceFace' | 'probeFace' | 'arrangeFace' | 'compareRails' | 'pricePatterns'> { planJob: (job: Job, catalogue: Catalogue) => Promise<Plan> }
+export interface Planner extends Pick<Questions, 'balanceFace' | 'probeFace' | 'arrangeFace' | 'compareRails' | 'pricePatterns'> {
+  planJob: (job: Job, catalogue: Catalogue) => Promise<Plan>
+  /** Ends what the planner is at: it begins anew with what it is asked next, and whoever waits for a plan gets `GivenUp`. */
+  giveUp: () => void
+}
+
+/** Nobody waits for this plan any more. */
+export class GivenUp extends Error {}
 
 let planner: Planner | null = null
 
 function started(): Planner {
-  const remote = wrap<PlannerApi>(new Worker(new URL('../workers/planner.worker.ts', import.meta.url), { type: 'module', name: 'planner' }))
+  const thread = new Worker(new URL('../workers/planner.worker.ts', import.meta.url), { type: 'module', name: 'planner' })
+  const remote = wrap<PlannerApi>(thread)
   const { balanceFace, probeFace, arrangeFace, compareRails, pricePatterns } = remote
   const heard = planListener()
   let given: Catalogue | null = null
+  let end: (reason: GivenUp) => void = () => {}
+  const ended = new Promise<never>((_, reject) => end = reject)
+  ended.catch(() => {})
   return {
     balanceFace, probeFace, arrangeFace, compareRails, pricePatterns,
     async planJob(job, catalogue) {
       // A shelf is a hundred times as much as a key: it goes over once.
       const shelf = catalogue === given ? null : catalogue
       given = catalogue
-      return heard(await remote.planNews(job, shelf))
+      return heard(await Promise.race([remote.planNews(job, shelf), ended]))
+    },
+    giveUp() {
+      thread.terminate()
+      planner = null
+      end(new GivenUp())
     },
   }
 }

@@ -11,6 +11,9 @@ const order = useLocalStorage<JobOrder>('job-order', 'changed')
 const archived = ref(false)
 const { jobs, counts, error, status, hasMore, loadMore, loading, problem, copy, archive, remove } = useJobList({ order, archived, sought })
 const put = computed(() => counts.value?.archived ?? 0)
+/** The office counts so far and no further. */
+const MOST_COUNTED = 10_000
+const many = (n: number) => n >= MOST_COUNTED ? `${n} and more` : String(n)
 const none = computed(() => counts.value !== undefined && counts.value !== null && counts.value.atWork + counts.value.archived === 0)
 const orders = Object.entries(jobOrders).map(([value, label]) => ({ value: value as JobOrder, label }))
 
@@ -177,7 +180,7 @@ async function openFile(event: Event) {
         <UButton
           color="neutral"
           variant="outline"
-          :label="`Show more of ${archived ? put : counts?.atWork ?? 0}`"
+          :label="`Show more of ${many(archived ? put : counts?.atWork ?? 0)}`"
           :loading="loading"
           @click="loadMore"
         />
@@ -189,7 +192,7 @@ async function openFile(event: Event) {
         <UButton
           color="neutral"
           variant="link"
-          :label="archived ? 'Jobs at work' : `Archived: ${put}`"
+          :label="archived ? 'Jobs at work' : `Archived: ${many(put)}`"
           @click="archived = !archived"
         />
       </p>

@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { FetchError } from 'ofetch'
 import type { Catalogue } from '#core/catalogue'
-import { collide, type Edit, foldEntries, type HistoryEntry, type Job, readEdit, rebased, settled, touches, type UndoStacks, type UnsentEntry, wordsFor } from '#core/job'
+import { bigness, collide, type Edit, foldEntries, type HistoryEntry, type Job, readEdit, rebased, settled, touches, type UndoStacks, type UnsentEntry, wordsFor } from '#core/job'
 import { editRefusal } from '#core/people'
 import { done, type Outcome, refused, sentencesOf } from '#core/outcome'
 import { changesBetween, type Plan } from '#core/plan'
@@ -25,6 +25,8 @@ export type SaveState = 'saved' | 'saving' | 'offline' | 'signed-out'
 
 /** Should no news come through, it is looked so often. */
 const LOOK_EVERY_MS = 20_000
+/** A plan that takes longer is said to, with what makes the job big. */
+const SLOW_MS = 6000
 /** More facts than these are not told by name. */
 const MOST_TOLD = 5
 
@@ -56,7 +58,7 @@ export const useJobStore = defineStore('job', () => {
   const canUndo = computed(() => Boolean(now.value?.stacks.undo.length))
   const canRedo = computed(() => Boolean(now.value?.stacks.redo.length))
 
-  const { plan, planned, preview, previewEdit, changes, planProblem } = usePlanOf(job, catalogue)
+  const { plan, planned, preview, previewEdit, changes, planProblem, slow } = usePlanOf(job, catalogue)
 
   /** The firm's shelf as it was read last: as long as it is the same it is not fetched again with each job. */
   let shelf: { state: number, catalogue: Catalogue } | null = null
@@ -192,7 +194,7 @@ export const useJobStore = defineStore('job', () => {
   useNews(news => (news.again || (news.jobId === base.value?.jobId && news.version !== undefined && news.version > base.value!.version)) && void look())
 
   return {
-    job, catalogue, plan, planned, planProblem, preview, changes, saveState, waiting, aside, meanwhile, loadProblem, refusal, canUndo, canRedo,
+    job, catalogue, plan, planned, planProblem, slow, preview, changes, saveState, waiting, aside, meanwhile, loadProblem, refusal, canUndo, canRedo,
     open, close, commit, undo, redo, previewEdit, takeTheirs,
   }
 })
@@ -215,7 +217,13 @@ function usePlanOf(job: Ref<Job | null>, catalogue: Ref<Catalogue | null>) {
   let latestPreview = 0
   let plannedWith: Catalogue | null = null
 
-  watch([job, catalogue], () => void keepUp())
+  /** What makes this job big, once a plan of it has taken long. */
+  const slow = ref('')
+  watch([job, catalogue], () => {
+    // Who takes something off a job that is too big need not wait for what it was.
+    if (slow.value) usePlanner().giveUp()
+    void keepUp()
+  })
 
   /** One plan at a time, and then the newest job: while a key repeats, jobs in between are never planned. */
   async function keepUp() {
@@ -241,6 +249,7 @@ function usePlanOf(job: Ref<Job | null>, catalogue: Ref<Catalogue | null>) {
       planned.value = nextJob
       return
     }
+    const timer = setTimeout(() => slow.value = bigness(nextJob), SLOW_MS)
     try {
       const next = await usePlanner().planJob(nextJob, nextCatalogue)
       // Meanwhile the job may have been closed, or another opened.
@@ -250,7 +259,12 @@ function usePlanOf(job: Ref<Job | null>, catalogue: Ref<Catalogue | null>) {
       planProblem.value = ''
     }
     catch (error) {
+      if (error instanceof GivenUp) return
       planProblem.value = `The plan could not be worked out: ${(error as Error).message}`
+    }
+    finally {
+      clearTimeout(timer)
+      slow.value = ''
     }
     plannedWith = nextCatalogue
     planned.value = nextJob
@@ -264,9 +278,9 @@ function usePlanOf(job: Ref<Job | null>, catalogue: Ref<Catalogue | null>) {
     }
     const read = readEdit(edit, job.value, catalogue.value)
     if (!read.ok) return
-    const next = await usePlanner().planJob(read.value.job, catalogue.value)
-    if (turn === latestPreview) preview.value = { job: read.value.job, plan: next }
+    const next = await usePlanner().planJob(read.value.job, catalogue.value).catch(() => null)
+    if (next && turn === latestPreview) preview.value = { job: read.value.job, plan: next }
   }
 
-  return { plan, planned, preview, changes, planProblem, previewEdit }
+  return { plan, planned, preview, changes, planProblem, slow, previewEdit }
 }

@@ -94,6 +94,9 @@ create table tries (
 alter table jobs add column deleted_at timestamptz;
 -- What each change was made as: a lead's is a change on the roof.
 alter table job_edits add column role text not null default 'planner' check (role in ('owner', 'planner', 'lead'));
+-- The licence under which somebody vouched for an engineer's or electrician's figure with it.
+alter table job_edits add column licence text check (length(licence) <= 80);
+create index job_edits_vouched on job_edits (firm_id, job_id, version) where licence is not null;
 -- A sheet's id is made by whoever issues it, so that asking twice issues one.
 alter table issued_sheets add column sheet_id uuid;
 create unique index issued_sheets_by_id on issued_sheets (firm_id, job_id, sheet_id);

@@ -5,10 +5,16 @@ alter table jobs add column title text collate by_name generated always as (coal
 alter table jobs add column place text generated always as (coalesce(document ->> 'place', '')) stored;
 alter table jobs add column units text generated always as (coalesce(document ->> 'units', '')) stored;
 alter table jobs add column stops int generated always as (coalesce((summary #>> '{totals,stops}')::int, 0)) stored;
-create index jobs_changed on jobs (firm_id, (archived_at is not null), updated_at desc, job_id desc) where deleted_at is null;
-create index jobs_opened on jobs (firm_id, (archived_at is not null), created_at desc, job_id desc) where deleted_at is null;
-create index jobs_named on jobs (firm_id, (archived_at is not null), title, job_id) where deleted_at is null;
-create index jobs_stopped on jobs (firm_id, (archived_at is not null), stops desc, job_id desc) where deleted_at is null;
+alter table jobs add column archived boolean generated always as (archived_at is not null) stored;
+-- Compared sign by sign: a collation that knows languages takes ten times as long.
+alter table jobs add column sought text collate "C" generated always as (lower(coalesce(document ->> 'title', '') || ' ' || coalesce(document ->> 'place', ''))) stored;
+create index jobs_changed on jobs (firm_id, archived, updated_at desc, job_id desc) where deleted_at is null;
+create index jobs_opened on jobs (firm_id, archived, created_at desc, job_id desc) where deleted_at is null;
+create index jobs_named on jobs (firm_id, archived, title, job_id) where deleted_at is null;
+create index jobs_stopped on jobs (firm_id, archived, stops desc, job_id desc) where deleted_at is null;
+-- What is looked for in names and places, in a firm that has many.
+create extension if not exists pg_trgm;
+create index jobs_sought on jobs using gin (sought gin_trgm_ops) where deleted_at is null;
 -- The codes that a firm last gave a job.
 create index jobs_codes on jobs (firm_id, units, created_at desc) where document -> 'codes' ->> 'kind' = 'us';
 

@@ -39,14 +39,17 @@ export async function setCurrency(client: PoolClient, currency: string): Promise
 
 /** Jobs in which parts stand, or stood before something was undone. Small parts are used with what they belong to; those that go with any, by every job. */
 export async function usedParts(client: PoolClient, { supplies }: Catalogue): Promise<Used> {
-  const { rows } = await client.query<{ shelf: Shelf, id: string, jobs: number }>('select shelf, item_id as id, count(*)::int as jobs from job_parts where firm_id = current_firm() group by 1, 2')
-  const { rows: [all] } = await client.query<{ jobs: number }>('select count(*)::int as jobs from jobs where firm_id = current_firm()')
+  const { rows } = await client.query<{ shelf: Shelf | 'any', id: string, jobs: number }>('select shelf, item_id as id, jobs from parts_used where firm_id = current_firm() and jobs > 0')
   const used: Used = {}
-  for (const { shelf, id, jobs } of rows) (used[shelf] ??= {})[id] = jobs
+  let all = 0
+  for (const { shelf, id, jobs } of rows) {
+    if (shelf === 'any') all = jobs
+    else (used[shelf] ??= {})[id] = jobs
+  }
   const items = Object.assign({}, ...Object.values(used)) as Record<string, number>
   const own = used.supplies ??= {}
   for (const { id, forId } of supplies) {
-    const jobs = forId === null ? all!.jobs : items[forId] ?? 0
+    const jobs = forId === null ? all : items[forId] ?? 0
     if (jobs) own[id] = Math.max(own[id] ?? 0, jobs)
   }
   return used

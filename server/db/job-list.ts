@@ -22,24 +22,27 @@ export const listOrders = Object.keys(orders) as [ListOrder, ...ListOrder[]]
 
 export interface ListAsked { order: ListOrder, archived: boolean, words: string[], after: { value: string, jobId: string } | null, most: number }
 
-const likeOf = (word: string): string => `%${word.replace(/[\\%_]/g, '\\$&')}%`
+const likeOf = (word: string): string => `%${word.toLowerCase().replace(/[\\%_]/g, '\\$&')}%`
 
 /** A page of the firm's jobs without their documents: those whose name or place has every word, in order, from behind a place in it. */
 export async function listJobs(client: PoolClient, { order, archived, words, after, most }: ListAsked): Promise<ListedJob[]> {
   const { column, type, way } = orders[order]
   const beyond = way === 'desc' ? '<' : '>'
   return (await client.query<ListedJob>(
-    `select job_id as "jobId", title, place, units, version, created_at as "createdAt", updated_at as "updatedAt", archived_at is not null as archived, summary, summary_of as "summaryOf", ${column}::text as position
-     from jobs where firm_id = current_firm() and deleted_at is null and (archived_at is not null) = $1
-       and (title || ' ' || place) ilike all ($2::text[]) ${after ? `and (${column}, job_id) ${beyond} ($4::${type}, $5)` : ''}
-     order by ${column} ${way}, job_id ${way} limit $3`,
-    [archived, words.map(likeOf), most, ...after ? [after.value, after.jobId] : []])).rows
+    `select job_id as "jobId", title, place, units, version, created_at as "createdAt", updated_at as "updatedAt", archived, summary, summary_of as "summaryOf", ${column}::text as position
+     from jobs where firm_id = current_firm() and deleted_at is null and archived = $1
+       ${after ? `and (${column}, job_id) ${beyond} ($3::${type}, $4)` : ''} ${words.map((_, i) => `and sought like $${i + (after ? 5 : 3)}`).join(' ')}
+     order by ${column} ${way}, job_id ${way} limit $2`,
+    [archived, most, ...after ? [after.value, after.jobId] : [], ...words.map(likeOf)])).rows
 }
 
-/** How many jobs the firm has at work, and put away. */
+/** More jobs than these are not counted for a page of them. */
+export const MOST_COUNTED = 10_000
+const counted = (archived: boolean) => `(select count(*)::int from (select from jobs where firm_id = current_firm() and deleted_at is null and archived = ${archived} limit ${MOST_COUNTED}) as here)`
+
+/** How many jobs the firm has at work, and put away; `MOST_COUNTED` stands for as many and more. */
 export async function countJobs(client: PoolClient): Promise<{ atWork: number, archived: number }> {
-  return (await client.query<{ atWork: number, archived: number }>(
-    'select count(*) filter (where archived_at is null)::int as "atWork", count(*) filter (where archived_at is not null)::int as archived from jobs where firm_id = current_firm() and deleted_at is null')).rows[0]!
+  return (await client.query<{ atWork: number, archived: number }>(`select ${counted(false)} as "atWork", ${counted(true)} as archived`)).rows[0]!
 }
 
 /** The state of the shelf: what was worked out with another no longer holds. */

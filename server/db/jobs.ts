@@ -1,5 +1,5 @@
 import pg, { type PoolClient } from 'pg'
-import { type HistoryEntry, type Job, upgraded } from '#core/job'
+import { type Edit, type HistoryEntry, type Job, upgraded } from '#core/job'
 
 export interface StoredJob { jobId: string, job: Job, version: number, updatedAt: string }
 
@@ -85,10 +85,19 @@ export interface NewEntry extends HistoryEntry {
   personId: string
   /** As what they made it. */
   role: 'owner' | 'planner' | 'lead'
+  /** Under which they vouch for a figure in it; null where there is none to vouch for. */
+  licence: string | null
+}
+
+/** Edits that bring figures somebody vouched for, oldest first, with who, when and under which licence. */
+export async function vouchedEntries(client: PoolClient, jobId: string): Promise<{ edit: Edit, name: string, licence: string, madeAt: Date }[]> {
+  return (await client.query<{ edit: Edit, name: string, licence: string, madeAt: Date }>(
+    `select e.edit, p.name, e.licence, e.made_at as "madeAt" from job_edits e join people p using (firm_id, person_id)
+     where e.job_id = $1 and e.licence is not null order by e.version`, [jobId])).rows
 }
 
 export async function appendEntry(client: PoolClient, entry: NewEntry): Promise<void> {
   await client.query(
-    `insert into job_edits (firm_id, job_id, version, edit_id, person_id, role, kind, edit, inverse) values ($1, $2, $3, $4, $5, $6, $7, $8, $9)`,
-    [entry.firmId, entry.jobId, entry.version, entry.id, entry.personId, entry.role, entry.kind, entry.edit, entry.inverse])
+    `insert into job_edits (firm_id, job_id, version, edit_id, person_id, role, licence, kind, edit, inverse) values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)`,
+    [entry.firmId, entry.jobId, entry.version, entry.id, entry.personId, entry.role, entry.licence, entry.kind, entry.edit, entry.inverse])
 }

@@ -20,7 +20,10 @@ export default defineEventHandler(async (event) => {
   if (!event.path.startsWith('/api/')) return
   setResponseHeaders(event, HEADERS)
   const changes = event.method !== 'GET' && event.method !== 'HEAD'
-  if (changes && !isSameSite(event)) refuse(403, [{ path: 'origin', sentence: 'This was asked for by a page of another site. Open Upper Deck itself and do it there.' }])
+  if (changes && !isSameSite(event)) {
+    record(event, 'other-site')
+    refuse(403, [{ path: 'origin', sentence: 'This was asked for by a page of another site. Open Upper Deck itself and do it there.' }])
+  }
   let address = event.path
   try {
     address = decodeURIComponent(event.path.replaceAll('+', ' '))

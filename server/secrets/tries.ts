@@ -46,6 +46,7 @@ export async function countTry(event: H3Event, tries: [Limit, string][]): Promis
     }
     catch (thrown) {
       if (!isLimited(thrown)) throw thrown
+      record(event, 'too-many-tries', { limit })
       const seconds = Math.ceil(thrown.msBeforeNext / 1000)
       setResponseHeader(event, 'retry-after', seconds)
       refuse(429, [{ path: 'tries', sentence: `Too many tries. Wait ${seconds < 90 ? `${seconds} seconds` : `${Math.ceil(seconds / 60)} minutes`}, then try again.` }])

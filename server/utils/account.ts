@@ -31,7 +31,10 @@ export async function checkAccount(event: H3Event, email: string, passphrase: st
   const address = addressOf(event)
   const own: [Limit, string][] = [['sign-in', `${email} ${address}`]]
   await countTry(event, [...own, ['sign-in-person', email], ['sign-in-address', address]])
-  if (!await isPassphraseOf(email, passphrase)) wrong()
+  if (!await isPassphraseOf(email, passphrase)) {
+    record(event, 'sign-in-failed', { email })
+    wrong()
+  }
   await forgetTries(own)
   return await orAway(() => inTransaction({ email }, client => firmsOf(client, email)))
 }
@@ -51,4 +54,5 @@ export async function signIn(event: H3Event, firmId: string, personId: string): 
   if (before && 'sessionId' in before) await orAway(() => inTransaction({ firmId: before.firmId }, client => endSession(client, before.sessionId)))
   const sessionId = await orAway(() => inTransaction({ firmId }, client => openSession(client, firmId, personId, deviceOf(event))))
   await setCookieFor(event, { firmId, sessionId })
+  record(event, 'signed-in', { firmId, personId })
 }

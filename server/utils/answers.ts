@@ -12,6 +12,8 @@ export function refuse(statusCode: number, problems: Problem[]): never {
 
 /** Reads JSON that can be kept, or answers 400 or 413 with path and sentence. */
 export async function readJson(event: H3Event, mostBytes: number, tooMuch: string, notJson: string): Promise<unknown> {
+  const type = getRequestHeader(event, 'content-type') ?? ''
+  if (!/^application\/([\w.+-]+\+)?json\b/i.test(type)) refuse(415, [{ path: '(body)', sentence: 'This is asked for with JSON, and said to be so.' }])
   const bytes = await readLimited(event, mostBytes) ?? refuse(413, [{ path: '(body)', sentence: tooMuch }])
   let body: unknown
   try {

@@ -58,9 +58,12 @@ export async function orAway<T>(work: () => Promise<T>): Promise<T> {
 }
 
 /** Whoever asks, if they may; answers 401, 403 or 404. */
-function checked(found: Found | undefined, right: Right, addressJob: string | null): SignedIn {
+function checked(event: H3Event, found: Found | undefined, right: Right, addressJob: string | null): SignedIn {
   const { unseen: _, jobThere, ...at } = found ?? signedOut()
-  if (!mayHere(at, right)) refuse(403, [{ path: 'right', sentence: refusalOf(at.role, right) }])
+  if (!mayHere(at, right)) {
+    record(event, 'not-allowed', { firmId: at.firmId, personId: at.personId, right })
+    refuse(403, [{ path: 'right', sentence: refusalOf(at.role, right) }])
+  }
   if (!jobThere || (addressJob && at.jobId && at.jobId !== addressJob)) noSuchJob()
   return at
 }
@@ -68,7 +71,7 @@ function checked(found: Found | undefined, right: Right, addressJob: string | nu
 async function within<T>(event: H3Event, right: Right, addressJob: string | null, work: (at: AtFirm) => Promise<T>): Promise<T> {
   const { firmId, ...credential } = await requireCookie(event)
   return await orAway(() => inTransaction<T, Found>({ firmId }, async (client, [found]) => {
-    const at = checked(found, right, addressJob)
+    const at = checked(event, found, right, addressJob)
     if (found!.unseen && 'sessionId' in credential) await sawSession(client, credential.sessionId)
     return await work({ client, ...at })
   }, whoAsks(credential, addressJob)))
@@ -103,7 +106,7 @@ export async function readOfJob<Rows extends unknown[][]>(event: H3Event, right:
   const jobId = jobIdOf(event)
   const [who, ...rows] = await orAway(() => readInOne({ firmId }, [whoAsks(credential, jobId), ...statements(jobId)]))
   const found = who![0] as Found | undefined
-  const at = checked(found, right, jobId)
+  const at = checked(event, found, right, jobId)
   if (found!.unseen && 'sessionId' in credential) await orAway(() => asFirm(firmId, client => sawSession(client, credential.sessionId)))
   return { at: { ...at, jobId }, rows: rows as unknown as Rows }
 }

@@ -18,6 +18,9 @@ import type { Paper } from '../documents/paper'
 
 /** A job with the parts it is planned with. */
 export interface Planned { job: Job, catalogue: Catalogue }
+/** Who vouches for figures of it, as lines of a sheet. */
+export interface Vouched { vouched: string[] }
+const withVouched = <S extends { cautions: string[] }>(sheet: S, { vouched }: Vouched): S => ({ ...sheet, cautions: [...vouched, ...sheet.cautions] })
 
 const changesSince = (issued: MarkoutSheet, now: MarkoutSheet) => sheetChanges(issued.faces, now.faces)
 
@@ -40,9 +43,9 @@ export const tasks = {
     return { plan, loadout: loadoutOf(job, plan.faces, catalogue), changes: issued ? changesSince(issued, markoutSheet(job, plan)) : [] }
   },
   /** A mark-out to be issued, and what stops the work. */
-  markout({ job, catalogue, reason }: Planned & { reason: string }) {
+  markout({ job, catalogue, reason, vouched }: Planned & Vouched & { reason: string }) {
     const plan = planJob(job, catalogue)
-    return { stops: stopsOf(plan), sheet: markoutSheet(job, plan, reason) }
+    return { stops: stopsOf(plan), sheet: withVouched(markoutSheet(job, plan, reason), { vouched }) }
   },
   /** Why a change on the roof does not keep every limit, change by change; null for one that does. */
   fieldChanges({ job, catalogue, edits }: Planned & { edits: Edit[] }): (string | null)[] {
@@ -54,12 +57,12 @@ export const tasks = {
       return why
     })
   },
-  markoutPdf: async ({ job, catalogue, issued, standing, paper }: Planned & { issued: MarkoutSheet | null, standing: Omit<SheetStanding, 'changedSince'>, paper: Paper }) => {
+  markoutPdf: async ({ job, catalogue, issued, standing, paper, vouched }: Planned & Vouched & { issued: MarkoutSheet | null, standing: Omit<SheetStanding, 'changedSince'>, paper: Paper }) => {
     const now = markoutSheet(job, planJob(job, catalogue))
     const changedSince = issued ? changesSince(issued, now).reduce((sum, face) => sum + face.changes.length, 0) : 0
-    return await markoutPdf(issued ?? now, { ...standing, changedSince }, paper, await documentFonts())
+    return await markoutPdf(issued ?? withVouched(now, { vouched }), { ...standing, changedSince }, paper, await documentFonts())
   },
-  calculationPdf: async ({ job, catalogue, printed }: Planned & { printed: string }) => await calculationPdf(calculationSheet(job, planJob(job, catalogue)), job.units, await documentFonts(), printed),
+  calculationPdf: async ({ job, catalogue, printed, vouched }: Planned & Vouched & { printed: string }) => await calculationPdf(withVouched(calculationSheet(job, planJob(job, catalogue)), { vouched }), job.units, await documentFonts(), printed),
   markoutCsv({ job, catalogue }: Planned) {
     const plan = planJob(job, catalogue)
     return marksCsv(job.faces.map(({ name }, i) => ({ name, marks: plan.faces[i]!.marks })), job.units)

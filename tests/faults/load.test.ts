@@ -90,7 +90,7 @@ describe('nonsense', () => {
     expect(broken.slice(0, 5)).toEqual([])
     expect([...statuses.values()].reduce((sum, n) => sum + n, 0)).toBe(N)
     expect(statuses.get(400)).toBeGreaterThan(N / 20)
-    for (const [status, n] of statuses) expect([status, n < N / 10 || [400, 401, 403, 404, 405, 200].includes(status)]).toEqual([status, true])
+    for (const [status, n] of statuses) expect([status, n < N / 10 || [400, 401, 403, 404, 405, 415, 200].includes(status)]).toEqual([status, true])
     const health = await fetch(`${server.address}/api/health`)
     expect(health.status).toBe(200)
   })

@@ -125,6 +125,13 @@ describe('edits by right', () => {
     const figures: Edit[] = [setArray({ allowedSpanMm: 2400 }), setArray({ heldUpN: 900 }), { type: 'set-loads', values: { engineer: { asked: true, name: 'A. Beam' } } }]
     for (const edit of figures) expect(await refusedBy(jobId, await demoPerson('owner'), edit)).toContain('vouches')
     for (const edit of figures) expect(await refusedBy(jobId, await demoPerson('planner'), edit)).toBe('')
+    // By name, licence and date, on every sheet; for each figure whoever typed it last.
+    const planner = await demoPerson('planner')
+    await refusedBy(jobId, planner, setArray({ allowedSpanMm: 2300 }))
+    await office.ask('post', `/api/jobs/${jobId}/sheets`, { as: planner, body: { id: randomUUID(), version: 4, note: '', reason: 'To see who vouches' } })
+    const [{ sheet }] = await asKeeper<{ sheet: { cautions: string[] } }>(DEMO_FIRM_ID, 'select sheet from issued_sheets where job_id = $1', [jobId]) as [{ sheet: { cautions: string[] } }]
+    const today = new Date().toISOString().slice(0, 10)
+    expect(sheet.cautions.filter(line => line.includes('vouches'))).toEqual(['the allowed span', 'what a fixing holds', 'the engineer'].map(what => `Perrin Oakum vouches for ${what}: licence Structural, Saltmarsh board 4471, ${today}.`))
   })
   it('a batch is as much as the most of it', async () => {
     const [jobId, lead] = [await freshJob(), await demoPerson('lead')]

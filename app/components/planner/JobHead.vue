@@ -104,6 +104,13 @@ const toWork = () => (document.querySelector<HTMLElement>('[role=application]') 
   >
     <b>To read.</b> {{ me.me.role === 'guest' ? 'This job is shared with you' : `As ${roleWords[me.me.role].title.toLowerCase()} you read the plan and tick lists` }}; nothing is changed here.
   </p>
+  <p
+    v-if="store.slow && store.plan"
+    role="status"
+    class="no-print border-b border-amber-500 bg-amber-50 px-4 py-1 text-[15px]"
+  >
+    <b>The plan takes long:</b> this job has {{ store.slow }}. What you type is kept; what is drawn is as it was before.
+  </p>
   <div
     v-if="store.refusal"
     role="alert"

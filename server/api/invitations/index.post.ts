@@ -29,6 +29,7 @@ export default defineEventHandler(async (event) => {
     to: invited.email, subject: `${firmName} invites you to Upper Deck`,
     text: `${personName} of ${firmName} invites you as ${roleWords[invited.role].title.toLowerCase()}: ${roleWords[invited.role].does}.\n\nThis link lets you join, once, within ${INVITATION_DAYS} days:\n\n${link}\n`,
   })
+  record(event, 'invited', { firmId, email: invited.email, role: invited.role })
   setResponseStatus(event, 201)
   return { link }
 })

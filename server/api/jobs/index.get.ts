@@ -3,6 +3,8 @@ import { countJobs, listJobs, listOrders } from '../../db/job-list'
 import { renewSummaries, stateOf } from '../../summaries/renew'
 
 const MOST = 50
+/** More words than these narrow nothing down. */
+const MOST_WORDS = 8
 const querySchema = z.object({
   order: z.enum(listOrders).default('changed'),
   archived: z.enum(['true', 'false']).default('false'),
@@ -34,7 +36,7 @@ export default defineEventHandler(async (event) => {
   const place = placeOf(after)
   const { firmId, listed, counts, shelf } = await inFirm(event, 'read-shelf', async ({ client, firmId, shelf }) => ({
     firmId, shelf,
-    listed: await listJobs(client, { order, archived: archived === 'true', words: search.split(/\s+/).filter(Boolean), after: place, most: MOST }),
+    listed: await listJobs(client, { order, archived: archived === 'true', words: search.split(/\s+/).filter(Boolean).slice(0, MOST_WORDS), after: place, most: MOST }),
     counts: await countJobs(client),
   }))
   const jobs = listed.map(({ summaryOf, position: _, summary, ...job }) => ({

@@ -36,6 +36,7 @@ export default defineEventHandler(async (event) => {
     await acceptInvitation(client, token.id)
     return id
   })
+  record(event, 'joined', { firmId: token.firmId, personId })
   await signIn(event, token.firmId, personId)
   return { jobId: offered.jobId }
 })

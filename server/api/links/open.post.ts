@@ -15,6 +15,7 @@ export default defineEventHandler(async (event) => {
     await sawLink(client, id)
     return link
   }))
+  record(event, 'link-opened', { firmId, linkId: id })
   const before = await cookieOf(event)
   if (!before || before.firmId !== firmId || 'linkId' in before) await setCookieFor(event, { firmId, linkId: id })
   return { jobId, revision }

@@ -3,6 +3,7 @@ import { passphraseProblem } from '#core/people'
 import { firmsOf, setPassphrase } from '../../db/accounts'
 import { asFirm, inTransaction } from '../../db/pool'
 import { endSessionsOf } from '../../db/sessions'
+import { tellChanged } from '../../mail/changed'
 
 const bodySchema = z.object({ now: passphraseSchema, next: passphraseSchema })
 
@@ -22,5 +23,7 @@ export default defineEventHandler(async (event) => {
   }))
   const kept = 'sessionId' in cookie ? cookie.sessionId : null
   for (const { firmId, personId } of firms) await orAway(() => asFirm(firmId, client => endSessionsOf(client, personId, kept)))
+  tellChanged(email, firms)
+  record(event, 'passphrase-changed', { email })
   return { changed: true }
 })

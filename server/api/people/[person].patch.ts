@@ -16,7 +16,7 @@ const nobody = (): never => refuse(404, [{ path: 'person', sentence: 'There is n
 export default defineEventHandler(async (event) => {
   await requireCookie(event)
   const body = await readChecked(event, bodySchema, 10_000)
-  return await inFirm(event, 'people', async ({ client }) => {
+  return await inFirm(event, 'people', async ({ client, firmId, personId: by }) => {
     const personId = z.uuid().safeParse(getRouterParam(event, 'person')).data ?? nobody()
     const was = await findPerson(client, personId) ?? nobody()
     const owns = (body.role ?? was.role) === 'owner' && !(body.left ?? was.leftAt !== null)
@@ -24,6 +24,7 @@ export default defineEventHandler(async (event) => {
     if (was.role === 'guest' && body.role) refuse(409, [{ path: 'role', sentence: 'A guest reads one job. Invite them again as what they are to be.' }])
     if (body.vouches && body.licence === '') refuse(400, [{ path: 'licence', sentence: 'Whoever vouches for figures has a licence: type its number, and where it is from.' }])
     await changePerson(client, personId, body)
+    record(event, 'person-changed', { firmId, personId, by, to: JSON.stringify(body) })
     if (body.left) await endSessionsOf(client, personId)
     return { changed: personId }
   })

@@ -6,6 +6,7 @@ export default defineEventHandler(async (event) => {
   const cookie = await cookieOf(event)
   if (cookie && 'sessionId' in cookie) await orAway(() => inTransaction({ firmId: cookie.firmId }, client => endSession(client, cookie.sessionId)))
   await clearUserSession(event)
+  if (cookie) record(event, 'signed-out', { firmId: cookie.firmId })
   setResponseStatus(event, 204)
   return null
 })

@@ -3,6 +3,7 @@ import { passphraseProblem } from '#core/people'
 import { firmsOf, setPassphrase, takeReset } from '../../db/accounts'
 import { asFirm, inTransaction } from '../../db/pool'
 import { endSessionsOf } from '../../db/sessions'
+import { tellChanged } from '../../mail/changed'
 import { hashOf } from '../../secrets/token'
 import { addressOf, countTry } from '../../secrets/tries'
 
@@ -21,6 +22,8 @@ export default defineEventHandler(async (event) => {
     return await firmsOf(client, email)
   }))
   for (const { firmId, personId } of firms) await orAway(() => asFirm(firmId, client => endSessionsOf(client, personId)))
+  tellChanged(email, firms)
+  record(event, 'passphrase-reset', { email })
   await clearUserSession(event)
   return { changed: true }
 })

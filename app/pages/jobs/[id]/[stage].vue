@@ -43,6 +43,7 @@ useHead({ title: () => store.job ? `${store.job.title} · ${stages.find(one => o
       :job-id="jobId"
       :stage="stage"
     />
+    <LazyPlannerTooBig v-else-if="store.slow" />
     <p
       v-else
       class="p-8 text-lg text-muted"

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { findSheet } from '../../../db/sheets'
+import { vouchedLines } from '../../../edits/vouched'
 import { papers } from '../../../documents/paper'
 
 const querySchema = z.object({
@@ -15,12 +16,12 @@ export default defineEventHandler(async (event) => {
   const { revision } = query.data
   const opened = await openedJob(event, async ({ client, jobId, revision: shown }) => {
     if (shown !== null && shown !== revision) refuse(403, [{ path: 'revision', sentence: 'This link shows one issued sheet and nothing beside it.' }])
-    return { issued: revision === undefined ? null : await findSheet(client, jobId, revision) ?? refuse(404, [{ path: 'revision', sentence: 'This revision was never issued.' }]) }
+    return { vouched: await vouchedLines(client, jobId), issued: revision === undefined ? null : await findSheet(client, jobId, revision) ?? refuse(404, [{ path: 'revision', sentence: 'This revision was never issued.' }]) }
   }, 'read-sheet')
   const { job, issued } = opened
   const { paper = job.units === 'imperial' ? 'LETTER' : 'A4' } = query.data
   const pdf = await workOn(opened, 'markoutPdf', {
-    issued: issued?.sheet ?? null, paper,
+    issued: issued?.sheet ?? null, paper, vouched: opened.vouched,
     standing: { revision: issued?.revision ?? null, issuedBy: issued?.issuedBy ?? '', issuedAt: issued ? new Date(issued.issuedAt).toISOString() : '', note: issued?.note ?? '' },
   })
   return sendFile(event, job.title, 'mark-out.pdf', 'application/pdf', pdf)

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { lockJob } from '../../../db/jobs'
 import { insertSheet, revisionOf } from '../../../db/sheets'
+import { vouchedLines } from '../../../edits/vouched'
 import { tellNews } from '../../../news/tell'
 
 const bodySchema = z.object({
@@ -18,12 +19,12 @@ const changed = (): never => refuse(409, [{ path: 'version', sentence: 'The job 
 export default defineEventHandler(async (event) => {
   await requireCookie(event)
   const { id, version, note, reason } = await readChecked(event, bodySchema)
-  const opened = await openedJob(event, async ({ client, jobId }) => ({ issued: await revisionOf(client, jobId, id) }), 'issue')
+  const opened = await openedJob(event, async ({ client, jobId }) => ({ issued: await revisionOf(client, jobId, id), vouched: await vouchedLines(client, jobId) }), 'issue')
   setResponseStatus(event, 201)
   if (opened.issued !== null) return { revision: opened.issued }
   if (opened.version !== version) changed()
   // Worked out while nothing is held; whether the job is still the same is looked at when it is written.
-  const { stops, sheet } = await workOn(opened, 'markout', { reason })
+  const { stops, sheet } = await workOn(opened, 'markout', { reason, vouched: opened.vouched })
   if (stops.length && !reason) refuse(409, [{
     path: 'reason',
     sentence: `${stops.length === 1 ? 'A stop is' : `${stops.length} stops are`} open. Put ${stops.length === 1 ? 'it' : 'them'} right, or say why the sheet is issued all the same.`,

@@ -20,6 +20,7 @@ export default defineEventHandler(async (event) => {
     if (link.revision !== null && !await findSheet(client, jobId, link.revision)) refuse(404, [{ path: 'revision', sentence: 'This revision was never issued.' }])
     const { token, hash } = handOut(firmId, id)
     await addLink(client, firmId, personId, { linkId: id, secretHash: hash, jobId, ...link })
+    record(event, 'link-made', { firmId, personId, linkId: id })
     setResponseStatus(event, 201)
     return { link: `${siteOf(event)}/shared#${token}` }
   })
