@@ -1,7 +1,3 @@
-import { execFileSync } from 'node:child_process'
-import { mkdtemp, writeFile } from 'node:fs/promises'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
 import { chromium } from '@playwright/test'
 
 // Takes the pictures in docs/screenshots from the demo of a running `npm start`. usage: npm run screenshots [ADDRESS]
@@ -19,6 +15,12 @@ const views = [
     await page.getByRole('radiogroup', { name: 'Building and fire' }).getByRole('radio', { name: '2021' }).check()
     await page.getByText('14 modules').waitFor()
     await page.getByLabel('Name or address').scrollIntoViewIfNeeded()
+  }],
+  ['sign-in', '/sign-in', wide],
+  ['people', '/people', wide, async (page) => {
+    await page.getByLabel('E-mail').fill('orla.fenn@gannet-row.example')
+    await page.getByRole('button', { name: 'Invite' }).click()
+    await page.getByRole('list', { name: 'Open invitations' }).waitFor()
   }],
   ['site', `${job(1)}/site`, wide],
   ['survey', `${job(5)}/survey`, wide],
@@ -41,10 +43,6 @@ const views = [
   ['wind-zones', `${job(5)}/rails`, wide, async (page) => {
     await page.keyboard.press('z')
     await page.getByRole('tab', { name: 'Loads' }).click()
-  }],
-  ['spans', `${job(1)}/rails`, wide, async (page) => {
-    await page.getByRole('button', { name: 'Spans and rails…' }).click()
-    await page.getByTestId('rail-choices').waitFor()
   }],
   ['shelf', '/shelf/modules?part=skerry-390', wide, page => page.getByText('clamp zones:').scrollIntoViewIfNeeded()],
   ['load-out', `${job(1)}/load-out`, wide],
@@ -82,9 +80,4 @@ for (const [name, path, viewport, act] of views) {
   await page.context().close()
 }
 
-// The printed sheet as it comes out of the printer: a page of the PDF, turned into a picture by Debian's poppler-utils.
-const page = await windowOf('sheet', wide)
-const folder = await mkdtemp(join(tmpdir(), 'sheet-'))
-await writeFile(join(folder, 'sheet.pdf'), await (await page.request.get(`${address}/api${job(5)}/mark-out.pdf?paper=A4`)).body())
-execFileSync('pdftoppm', ['-r', '80', '-png', '-f', '1', '-l', '1', '-singlefile', join(folder, 'sheet.pdf'), 'docs/screenshots/mark-out-printed'])
 await browser.close()

@@ -7,7 +7,7 @@ import { handOut } from '../../server/secrets/token'
 import { threeRowsOfSix } from '../fixtures/jobs'
 
 const [firms = 1000, jobs = 100_000, largest = 100_000] = process.argv.slice(2).map(Number)
-const CALLS = 300
+const CALLS = 200
 const MEASURED_FIRMS = 12
 const PEOPLE = 200
 
