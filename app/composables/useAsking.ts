@@ -3,14 +3,14 @@ export function useAsking() {
   const busy = ref(false)
   const problem = ref('')
   /** @returns what was answered, or undefined where it was refused or the office was not reached */
-  async function ask<T>(request: () => Promise<T>): Promise<T | undefined> {
+  async function ask<T>(request: () => Promise<T>, unreached = 'The office can’t be reached. Try again in a minute.'): Promise<T | undefined> {
     busy.value = true
     problem.value = ''
     try {
       return await request()
     }
     catch (failure) {
-      problem.value = sentencesFrom(failure, 'The office can’t be reached. Try again in a minute.')
+      problem.value = sentencesFrom(failure, unreached)
       return undefined
     }
     finally {

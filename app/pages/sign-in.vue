@@ -9,6 +9,21 @@ const [email, passphrase] = [ref(''), ref('')]
 /** The firms to choose from, for somebody who works for several. */
 const firms = ref<{ firmId: string, name: string }[]>([])
 const { busy, problem, ask } = useAsking()
+interface ByKey { firms: { firmId: string, name: string }[], ticket?: string, email?: string }
+/** Who has shown a device's key and works for several firms. */
+const byKey = shallowRef<ByKey | null>(null)
+const keys = useDeviceKeys()
+async function signInByKey() {
+  const answer = await ask(() => keys.signIn(), 'This device showed no key. Sign in with your passphrase.')
+  if (!answer) return
+  byKey.value = answer
+  firms.value = answer.firms
+  if (!answer.firms.length) await enter()
+}
+async function choose(firmId: string) {
+  if (!byKey.value?.ticket) return await signIn(firmId)
+  if (await ask(() => $fetch('/api/session/passkey', { method: 'POST', body: { ticket: byKey.value!.ticket, email: byKey.value!.email, firmId } }))) await enter()
+}
 
 /** Where somebody was going; only ever a page of this app. */
 const to = computed(() => {
@@ -61,6 +76,17 @@ async function enterDemo(role: Role) {
           class="text-[15px] underline underline-offset-4"
         >Forgotten?</NuxtLink>
       </div>
+      <UButton
+        v-if="keys.can"
+        class="mt-3"
+        size="lg"
+        color="neutral"
+        variant="outline"
+        icon="i-lucide-fingerprint"
+        label="Sign in with this device’s key"
+        :disabled="busy"
+        @click="signInByKey"
+      />
     </form>
     <section v-else>
       <p class="mb-3 text-[17px]">
@@ -75,7 +101,7 @@ async function enterDemo(role: Role) {
         variant="outline"
         block
         :label="firm.name"
-        @click="signIn(firm.firmId)"
+        @click="choose(firm.firmId)"
       />
     </section>
     <section

@@ -44,6 +44,10 @@ export async function changePerson(client: PoolClient, personId: string, { role,
     [personId, role ?? null, vouches ?? null, licence ?? null, left ?? null])
 }
 
+export async function firmName(client: PoolClient): Promise<string> {
+  return (await client.query<{ name: string }>('select name from firms where firm_id = current_firm()')).rows[0]!.name
+}
+
 export async function nameFirm(client: PoolClient, name: string): Promise<void> {
   await client.query('update firms set name = $1 where firm_id = current_firm()', [name])
 }

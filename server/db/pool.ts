@@ -1,7 +1,7 @@
 import pg from 'pg'
 
 /** Whose rows a transaction sees: a firm's, and those of the account with an address. */
-export interface Scope { firmId?: string, email?: string }
+export interface Scope { firmId?: string, email?: string, /** The id of a device's key, for whoever shows it. */ credential?: string }
 
 /** So long somebody waits for a connection before being told that the office is busy, ms. */
 const WAIT_MS = 5000
@@ -31,7 +31,7 @@ const isAway = (error: unknown): boolean => {
 }
 
 const literal = (text: string): string => pg.escapeLiteral(text)
-const opening = ({ firmId = '', email = '' }: Scope): string => `begin; select set_config('app.firm_id', ${literal(firmId)}, true), set_config('app.email', ${literal(email)}, true)`
+const opening = ({ firmId = '', email = '', credential = '' }: Scope): string => `begin; select set_config('app.firm_id', ${literal(firmId)}, true), set_config('app.email', ${literal(email)}, true), set_config('app.credential', ${literal(credential)}, true)`
 
 /**
  * Runs `work` in one transaction in which row-level security shows only the rows of `scope`. Rolled back when it throws.

@@ -2,7 +2,8 @@ import { randomBytes } from 'node:crypto'
 import type { H3Event } from 'h3'
 import { z } from 'zod'
 import { firmsOf, passphraseHash, plainEmail } from '../db/accounts'
-import { inTransaction } from '../db/pool'
+import { firmName } from '../db/people'
+import { asFirm, inTransaction } from '../db/pool'
 import { endSession, openSession } from '../db/sessions'
 import { addressOf, countTry, forgetTries, type Limit } from '../secrets/tries'
 
@@ -38,6 +39,9 @@ export async function checkAccount(event: H3Event, email: string, passphrase: st
   await forgetTries(own)
   return await orAway(() => inTransaction({ email }, client => firmsOf(client, email)))
 }
+
+/** Firms by their names, for whoever works for several. */
+export const namesOf = (firms: { firmId: string }[]): Promise<{ firmId: string, name: string }[]> => Promise.all(firms.map(async ({ firmId }) => ({ firmId, name: await orAway(() => asFirm(firmId, firmName)) })))
 
 /** What somebody signs in with, as they know it again in a list. */
 export function deviceOf(event: H3Event): string {

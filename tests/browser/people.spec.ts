@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto'
+import config from '../../playwright.config'
 import { noSeriousFault } from './faults'
 import { enter, expect, freshJob, openStage, saved, test, typeOver } from './support'
 
@@ -56,6 +57,43 @@ test.describe('people', () => {
     await owner.close()
     await fresh.close()
     await page.bringToFront()
+  })
+
+  test('a device’s own key signs its owner in, until it is taken away', async ({ browser }) => {
+    // A key is for a name: numbers in the address have none.
+    const baseURL = config.use!.baseURL!.replace('127.0.0.1', 'localhost')
+    const context = await browser.newContext({ baseURL })
+    const window = await context.newPage()
+    const cdp = await context.newCDPSession(window)
+    await cdp.send('WebAuthn.enable')
+    await cdp.send('WebAuthn.addVirtualAuthenticator', { options: { protocol: 'ctap2', transport: 'internal', hasResidentKey: true, hasUserVerification: true, isUserVerified: true, automaticPresenceSimulation: true } })
+    const email = `${randomUUID()}@example.org`
+    const owner = await browser.newContext({ baseURL: config.use!.baseURL })
+    await enter(owner, 'owner')
+    const invited = await owner.request.post('/api/invitations', { data: { id: randomUUID(), email, role: 'yard' } })
+    const token = (await invited.json() as { link: string }).link.split('#')[1]!
+    await window.goto('/sign-in')
+    await window.evaluate(body => fetch('/api/join', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }), { token, name: 'Wyn Tarn', passphrase: PASSPHRASE })
+    await window.goto('/account')
+    await window.getByLabel('Name of this device').fill('The van’s tablet')
+    await window.getByRole('button', { name: 'Add this device’s key' }).click()
+    const known = window.getByRole('list', { name: 'Keys of your devices' })
+    await expect(known).toContainText('The van’s tablet')
+    await noSeriousFault(window)
+
+    await context.clearCookies()
+    await window.goto('/sign-in?to=/account')
+    await window.getByRole('button', { name: 'Sign in with this device’s key' }).click()
+    await expect(known).toContainText('used')
+    await expect(window.getByText('Gannet Row Roofworks, Wyn Tarn')).toBeVisible()
+    await window.getByRole('button', { name: 'Take away' }).click()
+    await expect(known).not.toContainText('tablet')
+    await context.clearCookies()
+    await window.goto('/sign-in')
+    await window.getByRole('button', { name: 'Sign in with this device’s key' }).click()
+    await expect(window.getByRole('alert')).toContainText('not known here')
+    await context.close()
+    await owner.close()
   })
 
   test('a lead’s phone logs and moves, is told what is a planner’s to decide, and the planner is told of it at once', async ({ browser, page, baseURL }) => {

@@ -9,6 +9,7 @@ import * as answers from '../../server/utils/answers'
 import * as invited from '../../server/utils/invited'
 import * as limitedBody from '../../server/utils/limited-body'
 import * as openedJob from '../../server/utils/opened-job'
+import * as passkey from '../../server/utils/passkey'
 import * as photoId from '../../server/utils/photo-id'
 import * as recorded from '../../server/utils/record'
 import * as sameSite from '../../server/utils/same-site'
@@ -28,7 +29,7 @@ export const config = {
  * What the server's build puts within reach of every route. Only the sealed cookie is another here: a header says what it carries,
  * and an answer's header what it is from then on; the database still decides whether it holds.
  */
-Object.assign(globalThis, h3, account, answers, invited, limitedBody, openedJob, photoId, recorded, sameSite, shelfItem, signedIn, storable, tickList, {
+Object.assign(globalThis, h3, account, answers, invited, limitedBody, openedJob, passkey, photoId, recorded, sameSite, shelfItem, signedIn, storable, tickList, {
   useRuntimeConfig: () => config,
   getUserSession: async (event: h3.H3Event) => ({ secure: JSON.parse(h3.getRequestHeader(event, 'x-test-session') ?? 'null') as unknown }),
   replaceUserSession: async (event: h3.H3Event, { secure }: { secure: unknown }) => h3.setResponseHeader(event, 'x-test-session', JSON.stringify(secure)),

@@ -20,10 +20,10 @@ export const routes = Object.entries(files).map(([file, { default: handler }]) =
 })
 
 /** Routes that whoever is not signed in may ask, too. */
-export const openRoutes = new Set(['get /api/health', 'get /api/entry', 'post /api/session', 'delete /api/session', 'post /api/session/demo', 'post /api/session/forgotten', 'post /api/session/reset', 'post /api/join', 'post /api/join/look', 'post /api/links/open'])
+export const openRoutes = new Set(['get /api/health', 'get /api/entry', 'post /api/session', 'delete /api/session', 'post /api/session/demo', 'post /api/session/forgotten', 'post /api/session/reset', 'post /api/join', 'post /api/join/look', 'post /api/links/open', 'post /api/session/passkey', 'post /api/session/passkey/options'])
 
 /** An address of a route with this job in it, and something in every other place. */
-export const addressOf = (path: string, jobId: string) => path.replace(':id', jobId).replace(':face', 'main').replace(/:(photo|person|invitation|link)/, randomUUID()).replace(':shelf', 'coverings').replace(':item', 'marram-shingle')
+export const addressOf = (path: string, jobId: string) => path.replace(':id', jobId).replace(':face', 'main').replace(/:(photo|person|invitation|link|key)/, randomUUID()).replace(':shelf', 'coverings').replace(':item', 'marram-shingle')
 /** What each route with a body is sent, so that nothing but who asks can be wrong with it. */
 const bodies: [RegExp, () => { body?: unknown, raw?: string, type?: string }][] = [
   [/^(get|delete) /, () => ({})],
@@ -41,6 +41,8 @@ const bodies: [RegExp, () => { body?: unknown, raw?: string, type?: string }][] 
   [/currency$/, () => ({ body: { currency: 'EUR' } })],
   [/api\/jobs$/, () => ({ body: { id: randomUUID(), job: threeRowsOfSix() } })],
   [/passphrase$/, () => ({ body: { now: 'a', next: 'b' } })],
+  [/passkeys\/options$/, () => ({})],
+  [/passkeys$/, () => ({ body: { key: { id: 'x' }, name: '' } })],
   [/:person$/, () => ({ body: {} })],
   [/invitations$/, () => ({ body: { id: randomUUID(), email: `${randomUUID()}@example.org`, role: 'lead' } })],
 ]
