@@ -38,42 +38,14 @@ export default defineNuxtConfig({
     smtpUrl: '',
     mailFrom: '',
     outbox: '',
+    /** NUXT_PICTURES: a folder for photographs; empty keeps them in the database. */
+    pictures: '',
     /** The file of the threads that plan; empty takes the one beside the server. */
     workFile: '',
     /** Changes whenever core does: what an older planner worked out is known by it. */
     plannerVersion: plannerVersion(root),
     /** NUXT_SESSION_PASSWORD seals the cookie; how long it holds is the session's matter, in the database. */
     session: { password: '', name: 'upper-deck', maxAge: 60 * 60 * 24 * 31, cookie: { sameSite: 'lax', httpOnly: true, secure: true } },
-  },
-  // scrypt with N=2^14, r=8, p=5 (OWASP Password Storage Cheat Sheet).
-  auth: { loadStrategy: 'none', hash: { scrypt: { cost: 16384, blockSize: 8, parallelization: 5, maxMemory: 64 * 1024 * 1024 } } },
-  security: {
-    nonce: true,
-    rateLimiter: false, xssValidator: false, corsHandler: false, requestSizeLimiter: false, csrf: false, hidePoweredBy: true,
-    headers: {
-      contentSecurityPolicy: {
-        'default-src': ['\'self\''],
-        'script-src': ['\'self\'', '\'nonce-{{nonce}}\'', '\'strict-dynamic\'', '\'wasm-unsafe-eval\''],
-        'style-src': ['\'self\'', '\'unsafe-inline\''],
-        'img-src': ['\'self\'', 'data:', 'blob:'],
-        'font-src': ['\'self\''],
-        'connect-src': ['\'self\''],
-        'worker-src': ['\'self\''],
-        'frame-src': ['\'none\''],
-        'frame-ancestors': ['\'none\''],
-        'object-src': ['\'none\''],
-        'base-uri': ['\'none\''],
-        'form-action': ['\'self\''],
-        'script-src-attr': ['\'none\''],
-        'upgrade-insecure-requests': false,
-      },
-      // Files of the build carry no such header, and a worker that lacks it is stopped without a word.
-      crossOriginEmbedderPolicy: false,
-      strictTransportSecurity: false,
-      xFrameOptions: 'DENY',
-      referrerPolicy: 'same-origin',
-      permissionsPolicy: { 'camera': ['self'], 'microphone': ['self'], 'geolocation': [], 'display-capture': [], 'fullscreen': ['self'] },
-    },
   },
   alias: { '#core': fileURLToPath(new URL('./core', import.meta.url)) },
   // Node.js does not read the server's maps unless asked, and they take a seventh of the build.
@@ -108,11 +80,41 @@ export default defineNuxtConfig({
       for (const chunk of Object.values(manifest)) chunk.prefetch = false
     },
   },
+  // scrypt with N=2^14, r=8, p=5 (OWASP Password Storage Cheat Sheet).
+  auth: { loadStrategy: 'none', hash: { scrypt: { cost: 16384, blockSize: 8, parallelization: 5, maxMemory: 64 * 1024 * 1024 } } },
   eslint: { config: { stylistic: true } },
   icon: {
     provider: 'none',
     fallbackToApi: false,
     serverBundle: { collections: ['lucide'] },
     clientBundle: { scan: true, sizeLimitKb: 256 },
+  },
+  security: {
+    nonce: true,
+    rateLimiter: false, xssValidator: false, corsHandler: false, requestSizeLimiter: false, csrf: false, hidePoweredBy: true,
+    headers: {
+      contentSecurityPolicy: {
+        'default-src': ['\'self\''],
+        'script-src': ['\'self\'', '\'nonce-{{nonce}}\'', '\'strict-dynamic\'', '\'wasm-unsafe-eval\''],
+        'style-src': ['\'self\'', '\'unsafe-inline\''],
+        'img-src': ['\'self\'', 'data:', 'blob:'],
+        'font-src': ['\'self\''],
+        'connect-src': ['\'self\''],
+        'worker-src': ['\'self\''],
+        'frame-src': ['\'none\''],
+        'frame-ancestors': ['\'none\''],
+        'object-src': ['\'none\''],
+        'base-uri': ['\'none\''],
+        'form-action': ['\'self\''],
+        'script-src-attr': ['\'none\''],
+        'upgrade-insecure-requests': false,
+      },
+      // Files of the build carry no such header, and a worker that lacks it is stopped without a word.
+      crossOriginEmbedderPolicy: false,
+      strictTransportSecurity: false,
+      xFrameOptions: 'DENY',
+      referrerPolicy: 'same-origin',
+      permissionsPolicy: { 'camera': ['self'], 'microphone': ['self'], 'geolocation': [], 'display-capture': [], 'fullscreen': ['self'] },
+    },
   },
 })

@@ -26,5 +26,9 @@ q -c "select pg_terminate_backend(pid) from pg_stat_activity where datname = '$D
 q -c "alter database \"$DB\" rename to ${DB}_before" -c "alter database $fresh rename to \"$DB\""
 # Sessions of then would let in whoever had one.
 q -d "$DB" -c "delete from sessions"
+if [ -f "$folder/pictures.tar" ]; then
+  [ -n "${NUXT_PICTURES:-}" ] || { echo "Photographs of this backup lay in a folder: set NUXT_PICTURES to where they are to lie, and restore again with --replace." >&2; exit 1; }
+  mkdir -p "$NUXT_PICTURES"; tar -C "$NUXT_PICTURES" -xf "$folder/pictures.tar"
+fi
 [ ! -f "$folder/outbox.tar" ] || tar -C .data -xf "$folder/outbox.tar"
 echo "Restored from $folder: $(awk -F'|' '{ rows += $2 } END { print NR " tables, " rows " rows" }' "$folder/contents.txt"), each as it was backed up. What was there is kept as ${DB}_before. Everybody signs in again."

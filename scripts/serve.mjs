@@ -103,7 +103,7 @@ function certificate(address) {
 
 const env = {
   ...tls,
-  NUXT_DATABASE_URL: started.last, NUXT_DEMO: String(demo), NUXT_SITE: site, NUXT_OUTBOX: process.env.NUXT_OUTBOX || `${process.cwd()}/.data/outbox`,
+  NUXT_DATABASE_URL: started.last, NUXT_DEMO: String(demo), NUXT_SITE: site, NUXT_PICTURES: process.env.NUXT_PICTURES || '', NUXT_OUTBOX: process.env.NUXT_OUTBOX || `${process.cwd()}/.data/outbox`,
   NUXT_SESSION_PASSWORD: pg('secret', 'session').last, NITRO_HOST: host, NITRO_PORT: String(port),
 }
 const ready = run('npx', ['tsx', 'db/set-up.ts'], { UPPER_DECK_OWNER_URL: pg('owner').last, UPPER_DECK_DEMO: demo ? 'yes' : 'no', UPPER_DECK_SITE: site })

@@ -11,7 +11,8 @@ export interface NewPhotograph {
   contentType: string
   widthPx: number
   heightPx: number
-  picture: Buffer
+  /** Null where it lies elsewhere. */
+  picture: Buffer | null
   thumbnail: Buffer
 }
 
@@ -40,9 +41,9 @@ export async function insertPhotograph(client: ClientBase, photo: NewPhotograph)
   return rows[0]!.photoId
 }
 
-/** A picture's bytes, whole or small; null when there is none. */
-export async function findPicture(client: ClientBase, jobId: string, photoId: string, size: 'whole' | 'small'): Promise<{ contentType: string, bytes: Buffer } | null> {
-  const { rows } = await client.query<{ contentType: string, bytes: Buffer }>(
+/** A picture's bytes, whole or small; null when there is none. Those of a whole one that lies elsewhere are null. */
+export async function findPicture(client: ClientBase, jobId: string, photoId: string, size: 'whole' | 'small'): Promise<{ contentType: string, bytes: Buffer | null } | null> {
+  const { rows } = await client.query<{ contentType: string, bytes: Buffer | null }>(
     size === 'whole'
       ? 'select content_type as "contentType", picture as bytes from photographs where job_id = $1 and photo_id = $2'
       : 'select \'image/jpeg\' as "contentType", thumbnail as bytes from photographs where job_id = $1 and photo_id = $2', [jobId, photoId])

@@ -21,7 +21,7 @@ import * as tickList from '../../server/utils/tick-list'
 /** Quick: how slow it is in the app is the app's matter. */
 const hash = new Hash(new Scrypt({ cost: 1024 }))
 export const config = {
-  databaseUrl: process.env.ROUTES_DATABASE_URL, directDatabaseUrl: '', connections: 10, demo: true, behindProxy: true, site: '', smtpUrl: '', mailFrom: '', outbox: mkdtempSync(join(tmpdir(), 'outbox-')),
+  databaseUrl: process.env.ROUTES_DATABASE_URL, directDatabaseUrl: '', connections: 10, demo: true, behindProxy: true, site: '', smtpUrl: '', mailFrom: '', outbox: mkdtempSync(join(tmpdir(), 'outbox-')), pictures: '',
   workFile: process.env.ROUTES_WORK_FILE, plannerVersion: 'test',
 }
 

@@ -1,5 +1,8 @@
-import './globals'
+import { config } from './globals'
 import { randomUUID } from 'node:crypto'
+import { existsSync, mkdtempSync, readFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { DEMO_FIRM_ID } from '../../db/demo/ids'
 import { MOST_ENTRIES } from '../../core/job'
@@ -413,6 +416,22 @@ describe('photographs', () => {
     const { photoId } = (await office.ask('post', `/api/jobs/${other}/photographs`, { as, raw: placed, type: 'image/jpeg' })).json() as { photoId: string }
     const { exif, width } = await sharp((await office.ask('get', `/api/jobs/${other}/photographs/${photoId}`, { as })).bytes).metadata()
     expect([exif, width]).toEqual([undefined, 40])
+  })
+  it('lie in a folder where one is given, by their ids; those in the database stay there', async () => {
+    const sharp = (await import('sharp')).default
+    const jobId = await freshJob()
+    const picture = await sharp({ create: { width: 60, height: 40, channels: 3, background: '#455' } }).jpeg().toBuffer()
+    const send = async () => ((await office.ask('post', `/api/jobs/${jobId}/photographs`, { as: planner, raw: picture, type: 'image/jpeg' })).json() as { photoId: string }).photoId
+    const inside = await send()
+    config.pictures = mkdtempSync(join(tmpdir(), 'pictures-'))
+    const outside = await send()
+    const file = join(config.pictures, DEMO_FIRM_ID, jobId, outside)
+    expect(readFileSync(file).equals(picture)).toBe(true)
+    expect(await asFirm(DEMO_FIRM_ID, 'select photo_id from photographs where job_id = $1 and picture is null', [jobId])).toEqual([{ photo_id: outside }])
+    for (const id of [inside, outside]) expect((await office.ask('get', `/api/jobs/${jobId}/photographs/${id}`, { as: planner })).bytes.equals(picture)).toBe(true)
+    expect((await office.ask('delete', `/api/jobs/${jobId}/photographs/${outside}`, { as: planner })).status).toBe(204)
+    expect(existsSync(file)).toBe(false)
+    config.pictures = ''
   })
   it('that hide a huge picture in a small file are not opened', async () => {
     const sharp = (await import('sharp')).default

@@ -3,6 +3,7 @@ import { captionSchema, isPhotoType, MOST_PHOTO_BYTES, MOST_PHOTOS, photoProblem
 import { countPhotographs, insertPhotograph, photographThere } from '../../../../db/photographs'
 import { lockJob } from '../../../../db/jobs'
 import { lookAtPicture } from '../../../../documents/picture'
+import { pictureStore } from '../../../../pictures/store'
 
 const querySchema = z.object({
   caption: captionSchema.refine(isStorable, 'There is a sign in it that can’t be kept.').default(''),
@@ -28,6 +29,9 @@ export default defineEventHandler(async (event) => {
     setResponseStatus(event, 201)
     if (await photographThere(client, jobId, id)) return { photoId: id }
     if (await countPhotographs(client, jobId) >= MOST_PHOTOS) refuse(409, [{ path: 'body', sentence: `A job keeps ${MOST_PHOTOS} photographs at most. Take some away first.` }])
-    return { photoId: await insertPhotograph(client, { photoId: id, firmId, jobId, personId, caption, ...seen }) }
+    const store = pictureStore()
+    // Written before it is named: a file without a row does no harm.
+    await store?.keep({ firmId, jobId, photoId: id }, seen.picture)
+    return { photoId: await insertPhotograph(client, { ...seen, photoId: id, firmId, jobId, personId, caption, picture: store ? null : seen.picture }) }
   })
 })
