@@ -4,7 +4,7 @@ import type { Outcome } from '#core/outcome'
 useHead({ title: 'Jobs · Upper Deck' })
 const me = useMe()
 // Whoever reads one job has no list: there is that one.
-watchEffect(() => me.me?.jobId && void navigateTo(`/jobs/${me.me.jobId}/survey`, { replace: true }))
+watchEffect(() => me.me?.jobId && me.me.revision === null && void navigateTo(`/jobs/${me.me.jobId}/survey`, { replace: true }))
 
 const sought = ref('')
 const order = useLocalStorage<JobOrder>('job-order', 'changed')
@@ -124,11 +124,25 @@ async function openFile(event: Event) {
       {{ told }}
     </p>
     <p
-      v-if="error"
+      v-if="me.me?.revision"
+      class="text-lg"
+    >
+      You hold a link to one issued sheet: <a
+        class="font-semibold text-chalk-600 underline"
+        :href="`/api/jobs/${me.me.jobId}/mark-out.pdf?revision=${me.me.revision}`"
+      >open it</a>. To see more, sign in.
+    </p>
+    <p
+      v-else-if="error"
       role="alert"
       class="border-l-4 border-brick-500 py-1 pl-3"
     >
       The jobs can’t be read: {{ error.statusCode === 401 ? 'you are signed out.' : 'the office can’t be reached. Load the page again in a minute.' }}
+      <NuxtLink
+        v-if="error.statusCode === 401"
+        to="/sign-in"
+        class="font-semibold underline"
+      >Sign in</NuxtLink>
     </p>
     <p
       v-else-if="none"

@@ -6,13 +6,13 @@ const me = useMe()
 const { data, error, busy, problem, change, invite, takeBack } = usePeople()
 const day = (at: string) => new Date(at).toLocaleDateString('en-GB', { dateStyle: 'medium' })
 /** The last invitation's link, to be handed over. */
-const handed = ref<{ to: string, link: string } | null>(null)
+const handed = ref<{ to: string, link: string, mailed: boolean } | null>(null)
 const form = useTemplateRef('form')
 const mailed = ref(0)
 async function send(who: Inviting) {
   const made = await invite(who)
   if (!made) return
-  handed.value = { to: who.email, link: made.link }
+  handed.value = { to: who.email, ...made }
   form.value?.clear()
   mailed.value++
 }
@@ -55,7 +55,7 @@ const { copy, copied } = useClipboard({ legacy: true })
             role="status"
             class="mt-3 flex flex-wrap items-center gap-3 border-l-4 border-lichen-500 py-1 pl-3 text-[15px] wrap-anywhere"
           >
-            <span>{{ handed.to }} is invited. The link, should the mail not arrive: <b>{{ handed.link }}</b></span>
+            <span>{{ handed.to }} is invited. {{ handed.mailed ? 'The link, should the mail not arrive:' : 'The mail could not be sent: hand the link over yourself.' }} <b>{{ handed.link }}</b></span>
             <UButton
               size="sm"
               color="neutral"

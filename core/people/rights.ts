@@ -50,4 +50,4 @@ export const may = (role: Role, right: Right): boolean => rightsOf[role].has(rig
 const holders = (right: Right): string => roles.filter(role => may(role, right)).map(role => roleWords[role].title.toLowerCase()).join(' or ')
 
 /** What is said to somebody whose role lacks a right. */
-export const refusalOf = (role: Role, right: Right): string => `As ${roleWords[role].title.toLowerCase()} you can’t ${rightWords[right]}. Ask ${right === 'people' ? 'an' : 'a'} ${holders(right)}.`
+export const refusalOf = (role: Role, right: Right): string => `As ${roleWords[role].title.toLowerCase()} you can’t ${rightWords[right]}. Ask an ${holders(right)}.`

@@ -19,17 +19,21 @@ export const openedJob = async <T extends object>(event: H3Event, more: (at: AtJ
   return { ...stored, firmId: at.firmId, catalogue: await loadCatalogue(at.client), ...await more(at) }
 })
 
-/** Works something out of an opened job in a thread; answers 422 where it takes longer than anybody may have, with what makes it big. */
-export async function workOn<N extends TaskName>({ firmId, job, catalogue }: OpenedJob, name: N, more: Omit<Parameters<Tasks[N]>[0], 'job' | 'catalogue'>): Promise<Awaited<ReturnType<Tasks[N]>>> {
+/** Works something out in a thread for a firm; answers 422 where it takes longer than anybody may have, 503 where much of the firm's waits already. */
+export async function workFor<N extends TaskName>(firmId: string, name: N, data: Parameters<Tasks[N]>[0], tooLong: string): Promise<Awaited<ReturnType<Tasks[N]>>> {
   try {
-    return await work(firmId, name, { job, catalogue, ...more } as unknown as Parameters<Tasks[N]>[0])
+    return await work(firmId, name, data)
   }
   catch (error) {
-    if (error instanceof TooLong) refuse(422, [{ path: 'job', sentence: `This job takes too long to work out: ${bigness(job)}. It can still be edited; part it into several jobs, or take off what is not needed.` }])
-    if (error instanceof TooBusy) refuse(503, [{ path: 'server', sentence: 'Many of your sheets are being made already. Try again in a minute.' }])
+    if (error instanceof TooLong) refuse(422, [{ path: '(whole)', sentence: tooLong }])
+    if (error instanceof TooBusy) refuse(503, [{ path: 'server', sentence: 'Much of your firm’s is being worked out already. Try again in a minute.' }])
     throw error
   }
 }
+
+/** The same with an opened job; what makes it big is said where it takes too long. */
+export const workOn = <N extends TaskName>({ firmId, job, catalogue }: OpenedJob, name: N, more: Omit<Parameters<Tasks[N]>[0], 'job' | 'catalogue'>): Promise<Awaited<ReturnType<Tasks[N]>>> =>
+  workFor(firmId, name, { job, catalogue, ...more } as unknown as Parameters<Tasks[N]>[0], `This job takes too long to work out: ${bigness(job)}. It can still be edited; part it into several jobs, or take off what is not needed.`)
 
 /** Sends text or bytes as a file with a name made from the job's title. */
 export function sendFile<T extends string | Uint8Array>(event: H3Event, title: string, suffix: string, contentType: string, body: T): T | Buffer {

@@ -1,7 +1,7 @@
 import type { Catalogue, Shelf } from '#core/catalogue'
 import { shelves } from '#core/catalogue'
 import type { Edit, Job } from '#core/job'
-import { applyEdit } from '#core/job'
+import { applyEdit, readJob } from '#core/job'
 import { keepsLimits, planJob, summaryOf } from '#core/plan'
 import { writeTables } from '#core/shelf'
 import { calculationSheet } from '#core/sheets/calculation'
@@ -72,6 +72,8 @@ export const tasks = {
   loadoutXlsx: ({ job, catalogue }: Planned) => loadoutXlsx(job, loadoutOf(job, planJob(job, catalogue).faces, catalogue)),
   faceDxf: ({ faceId, ...planned }: Planned & { faceId: string }) => ofFace(planned, faceId, faceDxf),
   faceSvg: ({ faceId, ...planned }: Planned & { faceId: string }) => ofFace(planned, faceId, faceSvg),
+  /** A job file, checked as the command line checks it. */
+  readJob: ({ data, catalogue }: { data: unknown, catalogue: Catalogue }) => readJob(data, catalogue),
   partsXlsx: (catalogue: Catalogue) => partsXlsx(catalogue),
   partsCsv: ({ catalogue, shelf }: { catalogue: Catalogue, shelf: Shelf }) => partsCsv(writeTables(catalogue)[shelves.indexOf(shelf)]!),
   readPartsFile: ({ bytes, name, catalogue, given }: { bytes: Uint8Array, name: string, catalogue: Catalogue, given: Parameters<typeof readPartsFile>[3] }) => readPartsFile(Buffer.from(bytes), name, catalogue, given),

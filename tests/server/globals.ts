@@ -8,6 +8,7 @@ import * as account from '../../server/utils/account'
 import * as answers from '../../server/utils/answers'
 import * as invited from '../../server/utils/invited'
 import * as limitedBody from '../../server/utils/limited-body'
+import * as newJob from '../../server/utils/new-job'
 import * as openedJob from '../../server/utils/opened-job'
 import * as passkey from '../../server/utils/passkey'
 import * as photoId from '../../server/utils/photo-id'
@@ -29,7 +30,7 @@ export const config = {
  * What the server's build puts within reach of every route. Only the sealed cookie is another here: a header says what it carries,
  * and an answer's header what it is from then on; the database still decides whether it holds.
  */
-Object.assign(globalThis, h3, account, answers, invited, limitedBody, openedJob, passkey, photoId, recorded, sameSite, shelfItem, signedIn, storable, tickList, {
+Object.assign(globalThis, h3, account, answers, invited, limitedBody, newJob, openedJob, passkey, photoId, recorded, sameSite, shelfItem, signedIn, storable, tickList, {
   useRuntimeConfig: () => config,
   getUserSession: async (event: h3.H3Event) => ({ secure: JSON.parse(h3.getRequestHeader(event, 'x-test-session') ?? 'null') as unknown }),
   replaceUserSession: async (event: h3.H3Event, { secure }: { secure: unknown }) => h3.setResponseHeader(event, 'x-test-session', JSON.stringify(secure)),

@@ -19,6 +19,7 @@ const { start, unsaved, catalogue, used, units, told } = defineProps<{
 const { change } = inject<ReturnType<typeof useShelf>>('shelf')!
 const emit = defineEmits<{ saved: [of: PartDraft, id: string, said: string], draft: [draft: PartDraft, differs: boolean], copy: [item: Item], remove: [item: Item], close: [] }>()
 
+const me = useMe()
 const draft = shallowRef(unsaved ?? start)
 // The shelf as the server has it now: what was typed on an older state stays, and saving it tells who was there meanwhile.
 watch(() => start, (next) => {
@@ -266,7 +267,16 @@ const title = computed(() => 'name' in draft.value.item && draft.value.item.name
       >
         {{ failed || told }}
       </p>
-      <div class="flex flex-wrap gap-2">
+      <p
+        v-if="!me.may('shelf')"
+        class="text-[15px] text-muted"
+      >
+        To read: a planner changes the shelf.
+      </p>
+      <div
+        v-else
+        class="flex flex-wrap gap-2"
+      >
         <UButton
           :label="uses && saving.inPlace ? 'Save in its place' : 'Save'"
           :disabled="!changed || busy"

@@ -19,6 +19,7 @@ async function takeAway(photoId: string) {
   asking.value = ''
   await remove(photoId)
 }
+const me = useMe()
 </script>
 
 <template>
@@ -31,6 +32,7 @@ async function takeAway(photoId: string) {
         Photographs
       </h2>
       <label
+        v-if="me.may('log')"
         :for="inputId"
         class="cursor-pointer border border-graphite-400 px-2.5 py-1 text-sm font-semibold hover:bg-graphite-100 has-focus-visible:outline-3"
       >{{ busy || 'Add photographs' }}
@@ -81,6 +83,7 @@ async function takeAway(photoId: string) {
           loading="lazy"
         ></a>
         <button
+          v-if="me.may('log')"
           type="button"
           class="absolute top-1 right-1 bg-paper px-1.5 py-0.5 text-[13px] font-semibold text-graphite-900"
           :aria-label="asking === photo.photoId ? 'Really take this photograph away' : 'Take this photograph away'"
@@ -94,6 +97,7 @@ async function takeAway(photoId: string) {
           maxlength="200"
           placeholder="What it shows"
           aria-label="Caption"
+          :readonly="!me.may('log')"
           class="block field-sizing-content w-full resize-none border-b border-dotted border-graphite-400 bg-transparent pt-1 text-sm leading-snug"
           @change="setCaption(photo.photoId, ($event.target as HTMLTextAreaElement).value)"
         />

@@ -160,11 +160,13 @@ const files = computed(() => [[
           </h2>
           <div class="flex flex-wrap gap-2">
             <UButton
+              v-if="me.may('shelf')"
               icon="i-lucide-plus"
               :label="`New ${shelfWords[shelf].one}`"
               @click="fresh = unsaved.get(keyOf({ shelf, was: null })) ?? blankPart(shelf)"
             />
             <UButton
+              v-if="me.may('shelf')"
               icon="i-lucide-folder-open"
               color="neutral"
               variant="outline"

@@ -1,7 +1,4 @@
 import { z } from 'zod'
-import { readJob } from '#core/job'
-import { loadCatalogue } from '../../db/catalogue'
-import { insertJob } from '../../db/jobs'
 
 const newJobSchema = z.object({ id: z.uuid('A new job has an id of its own.'), job: z.unknown() })
 
@@ -9,10 +6,5 @@ const newJobSchema = z.object({ id: z.uuid('A new job has an id of its own.'), j
 export default defineEventHandler(async (event) => {
   await requireCookie(event)
   const { id, job } = await readChecked(event, newJobSchema, 4_000_000)
-  return await inFirm(event, 'jobs', async ({ client, firmId }) => {
-    const read = readJob(job, await loadCatalogue(client))
-    if (!read.ok) refuse(422, read.problems)
-    setResponseStatus(event, 201)
-    return { jobId: await insertJob(client, firmId, id, read.value) }
-  })
+  return await openNewJob(event, id, job)
 })

@@ -2,7 +2,6 @@ import { z } from 'zod'
 import { shelves, sourceSchema } from '#core/catalogue'
 import { judgedLines } from '#core/shelf'
 import { loadCatalogue, usedParts } from '../../db/catalogue'
-import { work } from '../../work/pool'
 
 const MOST_BYTES = 4_000_000
 const querySchema = z.object({
@@ -24,7 +23,7 @@ export default defineEventHandler(async (event) => {
     const all = await loadCatalogue(client)
     return { firmId, catalogue: all, used: await usedParts(client, all) }
   })
-  const read = await work(firmId, 'readPartsFile', { bytes, name, catalogue, given })
+  const read = await workFor(firmId, 'readPartsFile', { bytes, name, catalogue, given }, 'This file takes too long to read. Send fewer parts at a time.')
   if (!read.ok) refuse(422, read.problems)
   return { lines: judgedLines(read.value.lines, catalogue, used), notes: read.value.notes }
 })

@@ -1,0 +1,74 @@
+import { describe, expect, it } from 'vitest'
+import { threeRowsOfSix } from '../../tests/fixtures/jobs'
+import { seeded } from '../../tests/fixtures/random'
+import { collide, type Edit, editKinds, touches } from '../job'
+import { editRefusal, isFieldChange, may, needOf, refusalOf, type Right, roles, vouchedIn } from './index'
+
+describe('rights', () => {
+  it('grow from role to role: whoever stands above may do what those below may', () => {
+    const rights: Right[] = ['read-sheet', 'read', 'read-shelf', 'tick', 'log', 'move', 'plan', 'issue', 'jobs', 'shelf', 'share', 'people']
+    const upwards = [...roles].reverse()
+    expect(upwards).toEqual(['guest', 'yard', 'lead', 'planner', 'owner'])
+    for (const right of rights) {
+      const holders = upwards.map(role => may(role, right))
+      expect(holders).toEqual([...holders].sort((a, b) => Number(a) - Number(b)))
+    }
+    expect(refusalOf('yard', 'issue')).toBe('As yard you can’t issue sheets. Ask an owner or planner.')
+  })
+  it('on an edit are a planner’s for every kind, but for what needs somebody who vouches', () => {
+    const job = threeRowsOfSix()
+    const { pick, whole, between } = seeded(3)
+    for (const kind of editKinds) {
+      for (let i = 0; i < 8; i++) {
+        const edit = kind.example(job, { pick, whole, between }) as Edit
+        expect(editRefusal(edit, { role: 'planner', vouches: true })).toBeNull()
+        expect(editRefusal(edit, { role: 'guest', vouches: false })).not.toBeNull()
+        expect(editRefusal(edit, { role: 'yard', vouches: true })).not.toBeNull()
+        expect(editRefusal(edit, { role: 'owner', vouches: false }) === null).toBe(vouchedIn(edit).length === 0)
+        // A planner's is never asked of the plan.
+        expect(isFieldChange(edit, 'planner')).toBe(false)
+      }
+    }
+  })
+  it.each<[string, Edit, string]>([
+    ['a hit', { type: 'drop-hits', faceId: 'main', hitIds: ['a'] }, 'log'],
+    ['a rafter found', { type: 'move-rafter', faceId: 'main', rafter: 3, centreMm: 1200 }, 'log'],
+    ['hazards', { type: 'set-site', values: { hazards: [] } }, 'log'],
+    ['the decision', { type: 'set-site', values: { decision: 'go-ahead' } }, 'plan'],
+    ['a shift', { type: 'set-array', faceId: 'main', values: { shiftMm: 3 } }, 'move'],
+    ['a row’s rail', { type: 'set-row', faceId: 'main', row: 1, values: { lowerRailMm: 300 } }, 'move'],
+    ['a row’s number', { type: 'set-row', faceId: 'main', row: 1, values: { count: 3 } }, 'plan'],
+    ['a shift and a part', { type: 'batch', edits: [{ type: 'set-array', faceId: 'main', values: { shiftMm: 3, railId: 'other' } }] }, 'plan'],
+    ['a face', { type: 'remove-face', faceId: 'main' }, 'plan'],
+  ])('of %s is to %s', (_, edit, need) => expect(needOf(edit)).toBe(need))
+})
+
+describe('edits that touch the same', () => {
+  const face = (values: object, faceId = 'main') => touches({ type: 'set-face', faceId, values } as Edit)
+  it('collide, a whole face with all of it, supports with their hits; others don’t', () => {
+    expect(collide(face({ pitchDeg: 1 }), face({ pitchDeg: 2 }))).toBe(true)
+    expect(collide(face({ pitchDeg: 1 }), face({ name: 'x' }))).toBe(false)
+    expect(collide(face({ pitchDeg: 1 }), face({ pitchDeg: 2 }, 'other'))).toBe(false)
+    const gone = touches({ type: 'remove-face', faceId: 'main' })
+    for (const [a, b] of [[gone, face({ pitchDeg: 1 })], [face({ pitchDeg: 1 }), gone]] as const) expect(collide(a, b)).toBe(true)
+    const hit = touches({ type: 'drop-hits', faceId: 'main', hitIds: ['a'] })
+    for (const [a, b] of [[hit, face({ supports: {} })], [face({ supports: {} }), hit]] as const) expect(collide(a, b)).toBe(true)
+    expect(collide(hit, face({ supports: {} }, 'main2'))).toBe(false)
+  })
+  it('are told from those that don’t by making both: what shares no fact comes to the same in either order', () => {
+    const { pick, whole, between } = seeded(11)
+    const job = threeRowsOfSix()
+    let apart = 0
+    for (let i = 0; i < 400; i++) {
+      const [a, b] = [0, 1].map(() => {
+        const kind = pick(editKinds)
+        return { kind, edit: kind.example(job, { pick, whole, between }) }
+      }) as [{ kind: typeof editKinds[number], edit: Edit }, { kind: typeof editKinds[number], edit: Edit }]
+      if (collide(touches(a.edit), touches(b.edit)) || [a, b].some(({ edit }) => edit.type === 'add-face' || edit.type === 'remove-face')) continue
+      const made = (first: typeof a, second: typeof a) => second.kind.apply(first.kind.apply(job, first.edit as never), second.edit as never)
+      expect(made(a, b)).toEqual(made(b, a))
+      apart++
+    }
+    expect(apart).toBeGreaterThan(100)
+  })
+})
