@@ -6,6 +6,9 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { setTimeout as later } from 'node:timers/promises'
 
+/** `FAULTS=few` does less of what only numbers make surer: for a suite that is run often. */
+export const often = (full: number, few: number): number => process.env.FAULTS === 'few' ? few : full
+
 /** The last line that a command prints. */
 const run = (command: string, args: string[], env: NodeJS.ProcessEnv): string => execFileSync(command, args, { encoding: 'utf8', env: { ...process.env, ...env }, stdio: ['ignore', 'pipe', 'pipe'] }).trim().split('\n').at(-1)!
 

@@ -1,4 +1,4 @@
-import { config } from './globals'
+import { config, recorded } from './globals'
 import { execFileSync } from 'node:child_process'
 import { randomUUID } from 'node:crypto'
 import { mkdtempSync, readdirSync, readFileSync, statSync } from 'node:fs'
@@ -63,6 +63,13 @@ describe('signing in', () => {
       b += (await timed(`${randomUUID()}@example.org`)).ms
     }
     expect(b / a).toBeGreaterThan(0.4)
+  })
+  it('and what failed of it are written down for whoever watches over the office, never a passphrase or a token', async () => {
+    const { email, firmId } = await ownedFirm()
+    await signIn(email, 'not this one at all')
+    await signIn(email, PASSPHRASE)
+    for (const one of [{ what: 'invited', email }, { what: 'joined', firmId }, { what: 'sign-in-failed', email }, { what: 'signed-in', firmId }]) expect(recorded).toContainEqual(expect.objectContaining(one))
+    expect(JSON.stringify(recorded)).not.toMatch(/tidal gravel|not this one|[\w-]{70}/)
   })
   it('is slowed down where somebody guesses, for that address and no other', async () => {
     const { email } = await ownedFirm()
