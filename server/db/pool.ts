@@ -33,19 +33,22 @@ const isAway = (error: unknown): boolean => {
 const literal = (text: string): string => pg.escapeLiteral(text)
 const opening = ({ firmId = '', email = '', credential = '' }: Scope): string => `begin; select set_config('app.firm_id', ${literal(firmId)}, true), set_config('app.email', ${literal(email)}, true), set_config('app.credential', ${literal(credential)}, true)`
 
+async function connected(): Promise<pg.PoolClient> {
+  try {
+    return await connections().connect()
+  }
+  catch (error) {
+    throw new DatabaseAway((error as Error).message)
+  }
+}
+
 /**
  * Runs `work` in one transaction in which row-level security shows only the rows of `scope`. Rolled back when it throws.
  * @param first a statement to be answered with the opening, in the same round trip; its rows go to `work`
  * @throws DatabaseAway when there is no connection to be had, or it was lost
  */
 export async function inTransaction<T, Row extends pg.QueryResultRow = never>(scope: Scope, work: (client: pg.PoolClient, rows: Row[]) => Promise<T>, first = ''): Promise<T> {
-  let client: pg.PoolClient
-  try {
-    client = await connections().connect()
-  }
-  catch (error) {
-    throw new DatabaseAway((error as Error).message)
-  }
+  const client = await connected()
   let broken: Error | undefined
   const lost = (error: Error) => broken = error
   client.on('error', lost)
@@ -73,11 +76,15 @@ export async function inTransaction<T, Row extends pg.QueryResultRow = never>(sc
  * @throws DatabaseAway when there is no connection to be had, or it was lost
  */
 export async function readInOne(scope: Scope, statements: string[]): Promise<unknown[][]> {
+  const client = await connected()
   try {
-    const results = await connections().query(`${opening(scope)}; ${statements.join('; ')}; commit`) as unknown as pg.QueryResult[]
+    const results = await client.query(`${opening(scope)}; ${statements.join('; ')}; commit`) as unknown as pg.QueryResult[]
+    client.release()
     return results.slice(2, -1).map(result => result.rows as unknown[])
   }
   catch (error) {
+    // Its transaction is open still: nobody else gets this connection.
+    client.release(error as Error)
     throw isAway(error) ? new DatabaseAway((error as Error).message) : error
   }
 }

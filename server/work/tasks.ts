@@ -1,7 +1,7 @@
 import type { Catalogue, Shelf } from '#core/catalogue'
 import { shelves } from '#core/catalogue'
 import type { Edit, Job } from '#core/job'
-import { applyEdit, readJob } from '#core/job'
+import { readEdit, readJob } from '#core/job'
 import { keepsLimits, planJob, summaryOf } from '#core/plan'
 import { writeTables } from '#core/shelf'
 import { calculationSheet } from '#core/sheets/calculation'
@@ -51,9 +51,11 @@ export const tasks = {
   fieldChanges({ job, catalogue, edits }: Planned & { edits: Edit[] }): (string | null)[] {
     let now = job
     return edits.map((edit) => {
-      const next = applyEdit(now, edit)
-      const why = keepsLimits(planJob(now, catalogue), planJob(next, catalogue))
-      if (why === null) now = next
+      const read = readEdit(edit, now, catalogue)
+      // What can't be made at all is refused where it is made, with its reason.
+      if (!read.ok) return null
+      const why = keepsLimits(planJob(now, catalogue), planJob(read.value.job, catalogue))
+      if (why === null) now = read.value.job
       return why
     })
   },

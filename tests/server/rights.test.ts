@@ -134,6 +134,11 @@ describe('edits by right', () => {
     const today = new Date().toISOString().slice(0, 10)
     expect(sheet.cautions.filter(line => line.includes('vouches'))).toEqual(['the allowed span', 'what a fixing holds', 'the engineer'].map(what => `Perrin Oakum vouches for ${what}: licence Structural, Saltmarsh board 4471, ${today}.`))
   })
+  it('what a lead sends that can’t be made is refused with its reason, and nothing breaks', async () => {
+    const [jobId, lead] = [await freshJob(), await demoPerson('lead')]
+    expect(await refusedBy(jobId, lead, { type: 'set-array', faceId: 'nowhere', values: { shiftMm: 5 } })).toContain('removed meanwhile')
+    expect(await refusedBy(jobId, lead, { type: 'set-row', faceId: 'main', row: 0, values: { held: [0, 1, 2] } })).toMatch(/number of modules|keep every limit/)
+  })
   it('a batch is as much as the most of it', async () => {
     const [jobId, lead] = [await freshJob(), await demoPerson('lead')]
     expect(await refusedBy(jobId, lead, { type: 'batch', edits: [setArray({ shiftMm: 5 }), setArray({ moduleId: 'skerry-425' })] } as Edit)).toMatch(/planner/)
