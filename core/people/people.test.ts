@@ -34,6 +34,8 @@ describe('rights', () => {
     ['a hit', { type: 'drop-hits', faceId: 'main', hitIds: ['a'] }, 'log'],
     ['a rafter found', { type: 'move-rafter', faceId: 'main', rafter: 3, centreMm: 1200 }, 'log'],
     ['hazards', { type: 'set-site', values: { hazards: [] } }, 'log'],
+    ['a vent found', { type: 'set-face', faceId: 'main', values: { obstructions: [] } }, 'move'],
+    ['the pitch', { type: 'set-face', faceId: 'main', values: { pitchDeg: 31 } }, 'move'],
     ['the decision', { type: 'set-site', values: { decision: 'go-ahead' } }, 'plan'],
     ['a shift', { type: 'set-array', faceId: 'main', values: { shiftMm: 3 } }, 'move'],
     ['a row’s rail', { type: 'set-row', faceId: 'main', row: 1, values: { lowerRailMm: 300 } }, 'move'],

@@ -114,12 +114,15 @@ describe('edits by right', () => {
     expect(await refusedBy(jobId, lead, { type: 'move-rafter', faceId: 'main', rafter: 2, centreMm: 1010 })).toBe('')
     expect(await refusedBy(jobId, lead, setArray({ shiftMm: 20 }))).toBe('')
     expect(await refusedBy(jobId, lead, setArray({ shiftMm: 5000 }))).toMatch(/number of modules|keep every limit/)
+    // A reading that takes a module away is told to a planner, who decides.
+    expect(await refusedBy(jobId, lead, { type: 'set-face', faceId: 'main', values: { obstructions: [{ id: 'v', kind: 'vent', round: false, xMm: 3000, yMm: 2500, widthMm: 300, heightMm: 300, clearanceMm: 50 }] } } as Edit)).toContain('number of modules')
+    expect(await refusedBy(jobId, lead, { type: 'set-face', faceId: 'main', values: { pitchDeg: 26.6 } } as Edit)).toBe('')
     for (const edit of [setArray({ allowedSpanMm: 2400 }), setArray({ railId: 'bollard-heavy' }), { type: 'set-row', faceId: 'main', row: 0, values: { count: 3 } }, { type: 'set-job', values: { wanted: 9 } }, { type: 'set-keep-clear', values: { sprinklers: true } }] as Edit[]) {
       expect(await refusedBy(jobId, lead, edit)).toMatch(/a planner does that/)
     }
     const { entries } = (await office.ask('get', `/api/jobs/${jobId}/edits?since=0`, { as: lead })).json() as { entries: { role: string, personName: string }[] }
     expect(entries.map(one => [one.role, one.personName])).toEqual(entries.map(() => ['lead', 'Dabney Thrift']))
-    expect(entries).toHaveLength(3)
+    expect(entries).toHaveLength(4)
   })
   it('an engineer’s figure is typed by whoever vouches, and by nobody else', async () => {
     const jobId = await freshJob()
