@@ -104,7 +104,7 @@ async function openFile(event: Event) {
           to="/jobs/new"
           :class="me.may('jobs') ? '' : 'hidden'"
         />
-        <PeopleMenu />
+        <LazyPeopleMenu />
         <ThemeSwitch />
       </div>
     </header>

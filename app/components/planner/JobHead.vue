@@ -96,7 +96,7 @@ const toWork = () => (document.querySelector<HTMLElement>('[role=application]') 
       label="Sign in"
       @click="me.toSignIn()"
     />
-    <PeopleMenu v-if="me.me?.role === 'guest'" />
+    <LazyPeopleMenu v-if="me.me?.role === 'guest'" />
     <ThemeSwitch />
   </header>
   <p
