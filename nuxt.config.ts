@@ -1,6 +1,6 @@
 import { fileURLToPath } from 'node:url'
-import { bundleThread } from './server/work/bundle'
-import { plannerVersion } from './server/work/planner-version'
+import { bundleThread } from './server/threads/bundle'
+import { plannerVersion } from './server/threads/planner-version'
 
 const root = fileURLToPath(new URL('.', import.meta.url))
 

@@ -1,7 +1,7 @@
 import { v4 as newId } from 'uuid'
 import { done, type Outcome, refused } from '#core/outcome'
 
-interface JobPage { jobs: JobLine[], atWork: number, archived: number, next: string | null }
+interface JobPage { jobs: JobLine[], atWork: number, archived: number, /** The office counts so far and no further. */ mostCounted: number, next: string | null }
 /** What is typed is looked for once the typing rests, ms. */
 const SEEK_AFTER_MS = 200
 /** News come in bursts while the office works; the list is asked for once for each, ms. */
@@ -27,7 +27,7 @@ export function useJobList(asked: { order: Ref<JobOrder>, archived: Ref<boolean>
 
   /** The first page is read anew; of the others only what is changed there stays to be asked for. */
   const again = useDebounceFn(() => refresh(), NEWS_MS, { maxWait: NEWS_MS * 3 })
-  useNews(news => (news.again || news.summary || news.version !== undefined) && void again())
+  useNews(news => (news.again || news.list || news.version !== undefined) && void again())
 
   async function then<T>(request: () => Promise<T>): Promise<Outcome<T>> {
     try {

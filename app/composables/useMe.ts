@@ -1,22 +1,7 @@
 import { createGlobalState, useLocalStorage } from '@vueuse/core'
 import { FetchError } from 'ofetch'
-import { may, type Right, type Role } from '#core/people'
+import { may, type Right, type Role, type SignedIn } from '#core/people'
 import { useTicked } from '../queue/ticked'
-
-/** Who is signed in here. */
-export interface Me {
-  firmName: string
-  /** Empty for somebody who holds a link. */
-  personId: string
-  personName: string
-  role: Role
-  vouches: boolean
-  licence: string
-  email: string | null
-  /** The one job that a guest reads, and the one sheet of it that a link shows. */
-  jobId: string | null
-  revision: number | null
-}
 
 /** Pages that nobody need be signed in for. */
 const OPEN_PAGES = /^\/(sign-in|join|passphrase|shared)(\/|$)/
@@ -24,12 +9,12 @@ export const isOpenPage = (path: string): boolean => OPEN_PAGES.test(path)
 
 /** Whoever is signed in, as the office said last: kept on the device, so that a page knows it without a signal. The office itself asks again at every request. */
 export const useMe = createGlobalState(() => {
-  const known = useLocalStorage<Me | null>('upper-deck/me', null, { serializer: { read: text => JSON.parse(text) as Me, write: me => JSON.stringify(me) } })
+  const known = useLocalStorage<SignedIn | null>('upper-deck/me', null, { serializer: { read: text => JSON.parse(text) as SignedIn, write: me => JSON.stringify(me) } })
 
   /** Asks the office; whoever is not signed in is led to where they can, and back. */
   async function refresh(): Promise<void> {
     try {
-      known.value = await $fetch<Me>('/api/me')
+      known.value = await $fetch<SignedIn>('/api/me')
     }
     catch (error) {
       if (error instanceof FetchError && error.statusCode === 401) {

@@ -1,7 +1,7 @@
 import { createGlobalState, tryOnScopeDispose } from '@vueuse/core'
 
 /** What the office tells as it happens: that something is there to be read. */
-export interface News { jobId?: string, version?: number, sheet?: number, ticks?: string, summary?: true, personId?: string, /** Something may have been missed. */ again?: true }
+export interface News { jobId?: string, version?: number, sheet?: number, ticks?: string, list?: true, personId?: string, /** Something may have been missed. */ again?: true }
 
 /** A page that has just been opened fetches what it shows first, ms. */
 const AFTER_MS = 1500

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { PASSPHRASE_HINT } from '#core/people'
+
 useHead({ title: 'Your sign-in · Upper Deck' })
 const { data: sessions, refresh } = useFetch<{ device: string, createdAt: string, seenAt: string, here: boolean }[]>('/api/me/sessions')
 const { busy, problem, ask } = useAsking()
@@ -31,7 +33,7 @@ async function endOthers() {
 
 <template>
   <div class="mx-auto max-w-2xl px-5 py-8">
-    <PeopleHead title="Your sign-in" />
+    <PageHead title="Your sign-in" />
     <EntryProblem :problem="problem" />
     <section class="mb-8">
       <h2 class="mb-2 text-lg font-bold">

@@ -11,9 +11,7 @@ const order = useLocalStorage<JobOrder>('job-order', 'changed')
 const archived = ref(false)
 const { jobs, counts, error, status, hasMore, loadMore, loading, problem, copy, archive, remove } = useJobList({ order, archived, sought })
 const put = computed(() => counts.value?.archived ?? 0)
-/** The office counts so far and no further. */
-const MOST_COUNTED = 10_000
-const many = (n: number) => n >= MOST_COUNTED ? `${n} and more` : String(n)
+const many = (n: number) => n >= (counts.value?.mostCounted ?? Infinity) ? `${n} and more` : String(n)
 const none = computed(() => counts.value !== undefined && counts.value !== null && counts.value.atWork + counts.value.archived === 0)
 const orders = Object.entries(jobOrders).map(([value, label]) => ({ value: value as JobOrder, label }))
 
@@ -60,54 +58,35 @@ async function openFile(event: Event) {
 
 <template>
   <div class="mx-auto max-w-4xl px-5 py-8">
-    <header class="mb-5 flex flex-wrap items-end justify-between gap-4 border-b-2 border-graphite-900 pb-3">
-      <div class="flex items-center gap-3">
-        <img
-          :src="MARK"
-          alt=""
-          class="size-10"
+    <PageHead title="Upper Deck">
+      <NuxtLink
+        to="/shelf"
+        class="mr-3 text-[15px] font-semibold underline underline-offset-4"
+      >
+        Shelf
+      </NuxtLink>
+      <label
+        v-if="me.may('jobs')"
+        class="flex cursor-pointer items-center gap-1.5 border border-graphite-400 px-2.5 py-1.5 text-sm font-medium focus-within:outline-3 focus-within:outline-chalk-400 hover:bg-sheet"
+      >
+        <UIcon
+          name="i-lucide-folder-open"
+          class="size-5"
+        />Open a job file
+        <input
+          type="file"
+          accept=".json,application/json"
+          class="sr-only"
+          @change="openFile"
         >
-        <div>
-          <h1 class="text-2xl font-bold">
-            Upper Deck
-          </h1>
-          <p class="text-[15px] text-muted">
-            {{ me.me ? `${me.me.firmName}, ${me.me.personName}` : ' ' }}
-          </p>
-        </div>
-      </div>
-      <div class="no-print flex flex-wrap items-center gap-2">
-        <NuxtLink
-          to="/shelf"
-          class="mr-3 text-[15px] font-semibold underline underline-offset-4"
-        >
-          Shelf
-        </NuxtLink>
-        <label
-          v-if="me.may('jobs')"
-          class="flex cursor-pointer items-center gap-1.5 border border-graphite-400 px-2.5 py-1.5 text-sm font-medium focus-within:outline-3 focus-within:outline-chalk-400 hover:bg-sheet"
-        >
-          <UIcon
-            name="i-lucide-folder-open"
-            class="size-5"
-          />Open a job file
-          <input
-            type="file"
-            accept=".json,application/json"
-            class="sr-only"
-            @change="openFile"
-          >
-        </label>
-        <UButton
-          label="New job"
-          icon="i-lucide-plus"
-          to="/jobs/new"
-          :class="me.may('jobs') ? '' : 'hidden'"
-        />
-        <LazyPeopleMenu />
-        <ThemeSwitch />
-      </div>
-    </header>
+      </label>
+      <UButton
+        v-if="me.may('jobs')"
+        label="New job"
+        icon="i-lucide-plus"
+        to="/jobs/new"
+      />
+    </PageHead>
     <p
       v-if="fileProblem"
       role="alert"
@@ -137,7 +116,7 @@ async function openFile(event: Event) {
       role="alert"
       class="border-l-4 border-brick-500 py-1 pl-3"
     >
-      The jobs can’t be read: {{ error.statusCode === 401 ? 'you are signed out.' : 'the office can’t be reached. Load the page again in a minute.' }}
+      The jobs can’t be read. {{ sentencesFrom(error, 'The office can’t be reached. Load the page again in a minute.') }}
       <NuxtLink
         v-if="error.statusCode === 401"
         to="/sign-in"

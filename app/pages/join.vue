@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Role, roleWords } from '#core/people'
+import { PASSPHRASE_HINT, type Role, roleWords } from '#core/people'
 
 useHead({ title: 'Join · Upper Deck' })
 // What follows the # never leaves the browser by itself: no log and no other page has it.

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { PASSPHRASE_HINT } from '#core/people'
+
 useHead({ title: 'Passphrase · Upper Deck' })
 const route = useRoute()
 // The secret of a link that was sent follows the #; without one, such a link is asked for.

@@ -21,7 +21,7 @@ const { copy, copied } = useClipboard({ legacy: true })
 
 <template>
   <div class="mx-auto max-w-4xl px-5 py-8">
-    <PeopleHead title="People" />
+    <PageHead title="People" />
     <p
       v-if="error"
       role="alert"

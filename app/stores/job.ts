@@ -122,6 +122,8 @@ export const useJobStore = defineStore('job', () => {
     const at = base.value!
     if (!since) {
       base.value = { ...at, job: theirJob!, version }
+      // More than can be told one by one: that it was, is told all the same.
+      meanwhile.value = { who: 'others', onRoof: false, what: 'very many things', theirs: [] }
       return []
     }
     const own = new Set(ours.map(entry => entry.id))

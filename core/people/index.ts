@@ -1,4 +1,5 @@
 /** Who may do what in a firm: roles, rights, and what an edit asks of whoever makes it. */
 export { editRefusal, type EditNeed, isFieldChange, needOf, vouchedIn } from './edits'
 export { demoRoles, may, refusalOf, type Right, type Role, roles, roleWords } from './rights'
-export { passphraseProblem } from './passphrase'
+export { PASSPHRASE_HINT, passphraseProblem } from './passphrase'
+export type { SignedIn } from './signed-in'

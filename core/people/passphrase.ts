@@ -1,5 +1,7 @@
-export const SHORTEST_PASSPHRASE = 12
-export const LONGEST_PASSPHRASE = 200
+const SHORTEST_PASSPHRASE = 12
+const LONGEST_PASSPHRASE = 200
+/** What is said under a field in which a passphrase is chosen, and of one that is too short. */
+export const PASSPHRASE_HINT = `At least ${SHORTEST_PASSPHRASE} signs: four or five words that don’t belong together are easy to keep and hard to guess.`
 
 /** Words that many choose first; a passphrase that is made of them alone is guessed first. */
 const usual = ['password', 'passphrase', 'passwort', 'letmein', 'welcome', 'admin', 'administrator', 'qwerty', 'qwertyuiop', 'asdfghjkl', 'iloveyou', 'solar', 'roof', 'upperdeck', 'upper', 'deck', 'monkey', 'dragon', 'football', 'summer', 'winter', 'spring', 'autumn', 'secret', 'changeme', 'master', 'hello', 'login', 'user', 'test']
@@ -9,7 +11,7 @@ const usual = ['password', 'passphrase', 'passwort', 'letmein', 'welcome', 'admi
  * @param about what is known of the person, as the address and the firm's name: no passphrase is made of these alone
  */
 export function passphraseProblem(passphrase: string, about: string[] = []): string {
-  if ([...passphrase].length < SHORTEST_PASSPHRASE) return `At least ${SHORTEST_PASSPHRASE} signs: four or five words that don’t belong together are easy to keep and hard to guess.`
+  if ([...passphrase].length < SHORTEST_PASSPHRASE) return PASSPHRASE_HINT
   if ([...passphrase].length > LONGEST_PASSPHRASE) return `At most ${LONGEST_PASSPHRASE} signs.`
   if (new Set(passphrase).size < 5) return 'Too few different signs: this is guessed quickly.'
   const known = [...usual, ...about.flatMap(one => one.toLowerCase().split(/[^\p{L}\p{N}]+/u)).filter(one => one.length > 2)].sort((a, b) => b.length - a.length)

@@ -30,6 +30,9 @@ const isAway = (error: unknown): boolean => {
   return /^(08|53|57P)/.test(code) || /^E[A-Z]+$/.test(code) || /timeout exceeded when trying to connect|Connection terminated|Client has encountered a connection error|Query read timeout/.test(message)
 }
 
+/** What went wrong, as `DatabaseAway` where it was the connection. */
+export const awayOr = (error: unknown): unknown => isAway(error) ? new DatabaseAway((error as Error).message) : error
+
 const literal = (text: string): string => pg.escapeLiteral(text)
 const opening = ({ firmId = '', email = '', credential = '' }: Scope): string => `begin; select set_config('app.firm_id', ${literal(firmId)}, true), set_config('app.email', ${literal(email)}, true), set_config('app.credential', ${literal(credential)}, true)`
 
@@ -85,7 +88,7 @@ export async function readInOne(scope: Scope, statements: string[]): Promise<unk
   catch (error) {
     // Its transaction is open still: nobody else gets this connection.
     client.release(error as Error)
-    throw isAway(error) ? new DatabaseAway((error as Error).message) : error
+    throw awayOr(error)
   }
 }
 

@@ -1,29 +1,9 @@
 import pg, { type PoolClient } from 'pg'
-import type { Role } from '#core/people'
 
 /** A session that nobody used for so long has ended: a weekend may lie between. `who_asks` holds it too. */
 export const REST_HOURS = 72
 /** And however much it was used, somebody signs in again after so long. */
 export const SESSION_DAYS = 30
-
-/** Whoever asks: a person of a firm, or somebody who holds a link. */
-export interface SignedIn {
-  firmId: string
-  firmName: string
-  /** The state of the firm's shelf: what is known of another no longer holds. */
-  shelf: number
-  /** Empty for somebody who holds a link. */
-  personId: string
-  personName: string
-  role: Role
-  vouches: boolean
-  licence: string
-  email: string | null
-  /** The one job that a guest reads. */
-  jobId: string | null
-  /** The one issued sheet that a link shows. */
-  revision: number | null
-}
 
 /** What a request's cookie names: a session, or a link. */
 export type Credential = { sessionId: string } | { linkId: string }

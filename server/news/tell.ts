@@ -10,8 +10,8 @@ export interface News {
   sheet?: number
   /** A list on which something was ticked. */
   ticks?: string
-  /** What the list of jobs shows of it has been worked out anew. */
-  summary?: true
+  /** What the list of jobs shows has changed: a job came or went, or was worked out anew. */
+  list?: true
   /** Who did it, so that their own page need not ask. */
   personId?: string
 }

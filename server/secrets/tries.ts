@@ -1,6 +1,6 @@
 import type { H3Event } from 'h3'
 import { RateLimiterPostgres, type RateLimiterRes } from 'rate-limiter-flexible'
-import { connections } from '../db/pool'
+import { awayOr, connections } from '../db/pool'
 
 /** How often something may be tried: points in so many seconds. */
 const limits = {
@@ -45,7 +45,7 @@ export async function countTry(event: H3Event, tries: [Limit, string][]): Promis
       await limiter(limit).consume(key.slice(0, 200))
     }
     catch (thrown) {
-      if (!isLimited(thrown)) throw thrown
+      if (!isLimited(thrown)) return await orAway(() => Promise.reject(awayOr(thrown)))
       record(event, 'too-many-tries', { limit })
       const seconds = Math.ceil(thrown.msBeforeNext / 1000)
       setResponseHeader(event, 'retry-after', seconds)

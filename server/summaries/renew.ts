@@ -5,7 +5,7 @@ import { catalogueVersion, type KeptSummary, saveSummary } from '../db/job-list'
 import { findJob } from '../db/jobs'
 import { asFirm } from '../db/pool'
 import { tellNews } from '../news/tell'
-import { TooLong, work } from '../work/pool'
+import { TooBusy, TooLong, work } from '../threads/pool'
 
 /** The state that a summary is of: the job's version, the shelf's and the planner's. */
 export const stateOf = (version: number, shelf: number): string => `${version}@${shelf}@${useRuntimeConfig().plannerVersion}`
@@ -36,11 +36,15 @@ async function renewOne(firmId: string, jobId: string): Promise<void> {
   const read = await asFirm(firmId, async client => ({ stored: await findJob(client, jobId), catalogue: await loadCatalogue(client), shelf: await catalogueVersion(client) }))
   if (!read.stored) return
   const { job, version } = read.stored
-  const summary = await work(firmId, 'summary', { job, catalogue: read.catalogue }, 'background').catch((error: unknown): KeptSummary => error instanceof TooLong
-    ? { problem: { kind: 'too-long', sentence: `Takes too long to work out: ${bigness(job)}.` } }
-    : { problem: { kind: 'broken', sentence: 'It can’t be worked out: a part it names may be gone from the shelf.' } })
+  const summary = await work(firmId, 'summary', { job, catalogue: read.catalogue }, 'background').catch((error: unknown): KeptSummary => {
+    // That says nothing of the job.
+    if (error instanceof TooBusy) throw error
+    return error instanceof TooLong
+      ? { problem: { kind: 'too-long', sentence: `Takes too long to work out: ${bigness(job)}.` } }
+      : { problem: { kind: 'broken', sentence: 'It can’t be worked out: a part it names may be gone from the shelf.' } }
+  })
   await asFirm(firmId, async (client) => {
-    if (await saveSummary(client, jobId, version, summary, stateOf(version, read.shelf))) await tellNews(client, firmId, { jobId, summary: true })
+    if (await saveSummary(client, jobId, version, summary, stateOf(version, read.shelf))) await tellNews(client, firmId, { jobId, list: true })
   })
 }
 

@@ -1,6 +1,7 @@
 import type { H3Event } from 'h3'
 import { loadCatalogue } from '../db/catalogue'
 import { insertJob } from '../db/jobs'
+import { tellNews } from '../news/tell'
 
 /** Opens a job from what may be one, checked in a thread since it may be large; answers 422 with what is wrong and where. */
 export async function openNewJob(event: H3Event, jobId: string, data: unknown): Promise<{ jobId: string }> {
@@ -9,6 +10,8 @@ export async function openNewJob(event: H3Event, jobId: string, data: unknown): 
   if (!read.ok) refuse(422, read.problems)
   return await inFirm(event, 'jobs', async ({ client }) => {
     setResponseStatus(event, 201)
-    return { jobId: await insertJob(client, firmId, jobId, read.value) }
+    await insertJob(client, firmId, jobId, read.value)
+    await tellNews(client, firmId, { jobId, list: true })
+    return { jobId }
   })
 }

@@ -4,8 +4,8 @@ import { bigness } from '#core/job'
 import type { Catalogue } from '#core/catalogue'
 import { loadCatalogue } from '../db/catalogue'
 import { findJob, type StoredJob } from '../db/jobs'
-import { TooBusy, TooLong, work } from '../work/pool'
-import type { TaskName, Tasks } from '../work/tasks'
+import { TooBusy, TooLong, work } from '../threads/pool'
+import type { TaskName, Tasks } from '../threads/tasks'
 
 /** The job of the address with its firm's catalogue. */
 export type OpenedJob = StoredJob & { catalogue: Catalogue, firmId: string }

@@ -2,9 +2,9 @@ import type { H3Event } from 'h3'
 import { LRUCache } from 'lru-cache'
 import type { PoolClient } from 'pg'
 import { z } from 'zod'
-import { may, refusalOf, type Right } from '#core/people'
+import { may, refusalOf, type Right, type SignedIn } from '#core/people'
 import { asFirm, DatabaseAway, inTransaction, readInOne } from '../db/pool'
-import { type Credential, sawSession, type SignedIn, whoAsks } from '../db/sessions'
+import { type Credential, sawSession, whoAsks } from '../db/sessions'
 
 /** What the sealed cookie carries; the row in the database decides whether it still holds. */
 const cookieSchema = z.union([z.object({ firmId: z.uuid(), sessionId: z.uuid() }), z.object({ firmId: z.uuid(), linkId: z.uuid() })])
@@ -92,6 +92,14 @@ export async function inJob<T>(event: H3Event, right: Right, work: (at: AtJob) =
   await requireCookie(event)
   const jobId = jobIdOf(event)
   return await within(event, right, jobId, at => work({ ...at, jobId }))
+}
+
+/** Whether whoever asks is signed in to a firm, by a session that still holds. */
+export async function worksFor(event: H3Event, firmId: string): Promise<boolean> {
+  const cookie = await cookieOf(event)
+  if (!cookie || cookie.firmId !== firmId || !('sessionId' in cookie)) return false
+  const [who] = await orAway(() => readInOne({ firmId }, [whoAsks(cookie, null)]))
+  return who!.length > 0
 }
 
 /** Says by its cookie who comes from now on. */

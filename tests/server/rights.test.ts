@@ -100,6 +100,13 @@ describe('rights', () => {
     const later = await linkTo(jobId, null)
     await asKeeper(DEMO_FIRM_ID, 'update share_links set expires_at = now() where job_id = $1', [jobId])
     expect((await office.ask('get', `/api/jobs/${jobId}`, { as: later })).status).toBe(401)
+    // Whoever was signed in here before, and is not any more, reads by the link as anybody does.
+    const ended = await demoPerson('yard', -1)
+    const link = (await office.ask('post', `/api/jobs/${jobId}/links`, { as: planner, body: { id: randomUUID(), revision: null, days: 3, note: '' } })).json() as { link: string }
+    const opened = await office.ask('post', '/api/links/open', { as: ended, body: { token: link.link.split('#')[1] } })
+    expect(JSON.parse(opened.headers.get('x-test-session')!)).toHaveProperty('linkId')
+    const kept = await office.ask('post', '/api/links/open', { as: planner, body: { token: link.link.split('#')[1] } })
+    expect([kept.status, kept.headers.get('x-test-session')]).toEqual([200, null])
     for (const token of ['', 'x'.repeat(75), 'AAAA']) expect((await office.ask('post', '/api/links/open', { body: { token } })).status).toBe(410)
   })
 })

@@ -3,7 +3,7 @@ import { mkdirSync } from 'node:fs'
 import { pathToFileURL } from 'node:url'
 import { loadDemo } from '../../db/demo/load'
 import { migrate } from '../../db/migrate'
-import { bundleThread } from '../../server/work/bundle'
+import { bundleThread } from '../../server/threads/bundle'
 
 /** A database of its own for the routes' tests, on the project's cluster, with the demo firm in it. */
 export default async function setUp(): Promise<() => void> {

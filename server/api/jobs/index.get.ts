@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { countJobs, listJobs, listOrders } from '../../db/job-list'
+import { countJobs, listJobs, listOrders, MOST_COUNTED } from '../../db/job-list'
 import { renewSummaries, stateOf } from '../../summaries/renew'
 
 const MOST = 50
@@ -47,5 +47,5 @@ export default defineEventHandler(async (event) => {
   }))
   void renewSummaries(firmId, jobs.filter(job => job.older && !job.archived).map(job => job.jobId))
   const last = listed.length === MOST ? listed.at(-1)! : null
-  return { jobs, ...counts, next: last && Buffer.from(JSON.stringify([last.position, last.jobId])).toString('base64url') }
+  return { jobs, ...counts, mostCounted: MOST_COUNTED, next: last && Buffer.from(JSON.stringify([last.position, last.jobId])).toString('base64url') }
 })

@@ -16,7 +16,6 @@ export default defineEventHandler(async (event) => {
     return link
   }))
   record(event, 'link-opened', { firmId, linkId: id })
-  const before = await cookieOf(event)
-  if (!before || before.firmId !== firmId || 'linkId' in before) await setCookieFor(event, { firmId, linkId: id })
+  if (!await worksFor(event, firmId)) await setCookieFor(event, { firmId, linkId: id })
   return { jobId, revision }
 })

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { jobSchema } from '#core/job'
 import { findJob, insertJob } from '../../../db/jobs'
+import { tellNews } from '../../../news/tell'
 
 const bodySchema = z.object({ id: z.uuid('A new job has an id of its own.') })
 const MOST_TITLE = jobSchema.shape.title.maxLength!
@@ -12,6 +13,7 @@ export default defineEventHandler(async (event) => {
   return await inJob(event, 'jobs', async ({ client, firmId, jobId }) => {
     const { job } = await findJob(client, jobId) ?? noSuchJob()
     setResponseStatus(event, 201)
+    await tellNews(client, firmId, { jobId: id, list: true })
     return { jobId: await insertJob(client, firmId, id, { ...job, title: `${job.title.slice(0, MOST_TITLE - 6)}, copy` }) }
   })
 })

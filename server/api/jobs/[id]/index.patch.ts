@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { archiveJob } from '../../../db/jobs'
+import { tellNews } from '../../../news/tell'
 
 const bodySchema = z.object({ archived: z.boolean('Say whether the job is archived.') })
 
@@ -7,5 +8,9 @@ const bodySchema = z.object({ archived: z.boolean('Say whether the job is archiv
 export default defineEventHandler(async (event) => {
   await requireCookie(event)
   const { archived } = await readChecked(event, bodySchema)
-  return await inJob(event, 'jobs', async ({ client, jobId }) => await archiveJob(client, jobId, archived) ? { archived } : noSuchJob())
+  return await inJob(event, 'jobs', async ({ client, firmId, jobId }) => {
+    if (!await archiveJob(client, jobId, archived)) noSuchJob()
+    await tellNews(client, firmId, { jobId, list: true })
+    return { archived }
+  })
 })

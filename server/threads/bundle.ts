@@ -9,7 +9,7 @@ import { build } from 'esbuild'
  */
 export async function bundleThread(root: string, folder: string): Promise<void> {
   await build({
-    entryPoints: [join(root, 'server/work/thread.ts')], outfile: join(folder, 'thread.mjs'), bundle: true, platform: 'node', format: 'esm', target: 'node20', minify: true, keepNames: true,
+    entryPoints: [join(root, 'server/threads/thread.ts')], outfile: join(folder, 'thread.mjs'), bundle: true, platform: 'node', format: 'esm', target: 'node20', minify: true, keepNames: true,
     alias: { '#core': join(root, 'core') }, logLevel: 'error',
     // Packages in the older format ask for these.
     banner: { js: 'import { createRequire as makeRequire } from "node:module"; import { dirname as folderOf } from "node:path"; import { fileURLToPath as pathOf } from "node:url"; const require = makeRequire(import.meta.url), __filename = pathOf(import.meta.url), __dirname = folderOf(__filename);' },

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** The head of a page beside the jobs. */
+/** The head of a page that is no job's: where one is, of which firm and as whom, and what leads on. */
 defineProps<{ title: string }>()
 const me = useMe()
 </script>
@@ -24,11 +24,13 @@ const me = useMe()
         </p>
       </div>
     </div>
-    <div class="no-print flex items-center gap-2">
-      <NuxtLink
-        to="/"
-        class="mr-3 text-[15px] font-semibold underline underline-offset-4"
-      >Jobs</NuxtLink>
+    <div class="no-print flex flex-wrap items-center gap-2">
+      <slot>
+        <NuxtLink
+          to="/"
+          class="mr-3 text-[15px] font-semibold underline underline-offset-4"
+        >Jobs</NuxtLink>
+      </slot>
       <PeopleMenu />
       <ThemeSwitch />
     </div>
