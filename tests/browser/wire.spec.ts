@@ -43,3 +43,23 @@ test('a dialog that was never opened opens without a signal, some seconds after 
   await page.keyboard.press('Escape')
   await page.context().setOffline(false)
 })
+
+test('pages run no script that is not theirs, stand in no frame, and tell nobody where one comes from', async ({ page }) => {
+  const headers = (await page.request.get('/sign-in')).headers()
+  const policy = headers['content-security-policy']!
+  const scripts = /script-src ([^;]*)/.exec(policy)![1]!
+  expect(scripts).toMatch(/'nonce-[\w+/=]{16,}'/)
+  expect(scripts).not.toMatch(/unsafe-(inline|eval)'|https?:|\*/)
+  expect(policy).toContain('frame-ancestors \'none\'')
+  expect((await page.request.get('/sign-in')).headers()['content-security-policy']).not.toBe(policy)
+  expect([headers['x-content-type-options'], headers['referrer-policy']]).toEqual(['nosniff', 'same-origin'])
+  // One that somebody smuggled in does not run.
+  await page.goto('/sign-in')
+  const ran = await page.evaluate(() => {
+    const script = document.createElement('div')
+    script.innerHTML = '<img src="x:" onerror="window.smuggled = 1">'
+    document.body.append(script)
+    return new Promise(resolve => setTimeout(() => resolve('smuggled' in window), 500))
+  })
+  expect(ran).toBe(false)
+})

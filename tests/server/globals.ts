@@ -21,6 +21,9 @@ import * as tickList from '../../server/utils/tick-list'
 /** What the server would have written to its log, line by line. */
 export const recorded: object[] = []
 
+/** How often a passphrase was checked against a hash. */
+export const checked = { times: 0 }
+
 /** Quick: how slow it is in the app is the app's matter. */
 const hash = new Hash(new Scrypt({ cost: 1024 }))
 export const config = {
@@ -39,5 +42,8 @@ Object.assign(globalThis, h3, account, answers, invited, limitedBody, newJob, op
   replaceUserSession: async (event: h3.H3Event, { secure }: { secure: unknown }) => h3.setResponseHeader(event, 'x-test-session', JSON.stringify(secure)),
   clearUserSession: async (event: h3.H3Event) => h3.setResponseHeader(event, 'x-test-session', 'null'),
   hashPassword: (passphrase: string) => hash.make(passphrase),
-  verifyPassword: (made: string, passphrase: string) => hash.verify(made, passphrase),
+  verifyPassword: (made: string, passphrase: string) => {
+    checked.times++
+    return hash.verify(made, passphrase)
+  },
 })

@@ -3,6 +3,7 @@ import { randomUUID } from 'node:crypto'
 import { existsSync, mkdtempSync, readFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import Postgres from 'pg'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { DEMO_FIRM_ID } from '../../db/demo/ids'
 import { asFirm, type Caller, demoPlanner, freshJob, Office, otherFirm } from './office'
@@ -58,6 +59,24 @@ describe('photographs', () => {
     const { photoId } = (await office.ask('post', `/api/jobs/${other}/photographs`, { as, raw: placed, type: 'image/jpeg' })).json() as { photoId: string }
     const { exif, width } = await sharp((await office.ask('get', `/api/jobs/${other}/photographs/${photoId}`, { as })).bytes).metadata()
     expect([exif, width]).toEqual([undefined, 40])
+  })
+  it('are counted in turn: ten that reach the database at once are not ten more than a job keeps', async () => {
+    const sharp = (await import('sharp')).default
+    const as = await otherFirm()
+    const jobId = await freshJob(as.firmId)
+    const plain = await sharp({ create: { width: 20, height: 20, channels: 3, background: '#889' } }).jpeg().toBuffer()
+    await asFirm(as.firmId, 'insert into photographs (firm_id, job_id, person_id, content_type, width_px, height_px, picture, thumbnail) select $1, $2, $3, \'image/jpeg\', 20, 20, $4, $4 from generate_series(1, 57)', [as.firmId, jobId, as.personId, plain])
+    // Somebody holds the job until all have looked how many there are, or wait their turn.
+    const holder = new Postgres.Client({ connectionString: process.env.ROUTES_OWNER_URL })
+    await holder.connect()
+    await holder.query('begin')
+    await holder.query('select from jobs where job_id = $1 for update', [jobId])
+    const sent = Array.from({ length: 9 }, () => office.ask('post', `/api/jobs/${jobId}/photographs`, { as, raw: plain, type: 'image/jpeg' }))
+    const waiting = async () => (await holder.query('select from pg_locks where not granted')).rowCount
+    await expect.poll(waiting, { timeout: 8000 }).toBeGreaterThan(6)
+    await holder.query('commit')
+    await holder.end()
+    expect((await Promise.all(sent)).map(one => one.status).sort()).toEqual([201, 201, 201, 409, 409, 409, 409, 409, 409])
   })
   it('lie in a folder where one is given, by their ids; those in the database stay there', async () => {
     const sharp = (await import('sharp')).default
