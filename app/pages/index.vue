@@ -173,7 +173,7 @@ async function openFile(event: Event) {
         <UButton
           color="neutral"
           variant="outline"
-          :label="`Show more of ${many(archived ? put : counts?.atWork ?? 0)}`"
+          :label="sought ? 'Show more' : `Show more of ${many(archived ? put : counts?.atWork ?? 0)}`"
           :loading="loading"
           @click="loadMore"
         />

@@ -49,7 +49,7 @@ test('pages run no script that is not theirs, stand in no frame, and tell nobody
   const policy = headers['content-security-policy']!
   const scripts = /script-src ([^;]*)/.exec(policy)![1]!
   expect(scripts).toMatch(/'nonce-[\w+/=]{16,}'/)
-  expect(scripts).not.toMatch(/unsafe-(inline|eval)'|https?:|\*/)
+  expect(scripts).not.toMatch(/'unsafe-|https?:|\*/)
   expect(policy).toContain('frame-ancestors \'none\'')
   expect((await page.request.get('/sign-in')).headers()['content-security-policy']).not.toBe(policy)
   expect([headers['x-content-type-options'], headers['referrer-policy']]).toEqual(['nosniff', 'same-origin'])
@@ -57,7 +57,7 @@ test('pages run no script that is not theirs, stand in no frame, and tell nobody
   await page.goto('/sign-in')
   const ran = await page.evaluate(() => {
     const script = document.createElement('div')
-    script.innerHTML = '<img src="x:" onerror="window.smuggled = 1">'
+    script.innerHTML = '<img src="data:," onerror="window.smuggled = 1">'
     document.body.append(script)
     return new Promise(resolve => setTimeout(() => resolve('smuggled' in window), 500))
   })

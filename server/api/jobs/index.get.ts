@@ -34,11 +34,13 @@ export default defineEventHandler(async (event) => {
   await requireCookie(event)
   const { order, archived, search, after } = readQuery(event, querySchema)
   const place = placeOf(after)
-  const { firmId, listed, counts, shelf } = await inFirm(event, 'read-shelf', async ({ client, firmId, shelf }) => ({
+  const { firmId, found, counts, shelf } = await inFirm(event, 'read-shelf', async ({ client, firmId, shelf }) => ({
     firmId, shelf,
-    listed: await listJobs(client, { order, archived: archived === 'true', words: search.split(/\s+/).filter(Boolean).slice(0, MOST_WORDS), after: place, most: MOST }),
+    // One more than is shown says whether there are more.
+    found: await listJobs(client, { order, archived: archived === 'true', words: search.split(/\s+/).filter(Boolean).slice(0, MOST_WORDS), after: place, most: MOST + 1 }),
     counts: await countJobs(client),
   }))
+  const listed = found.slice(0, MOST)
   const jobs = listed.map(({ summaryOf, position: _, summary, ...job }) => ({
     ...job,
     summary: summary && 'problem' in summary ? null : summary,
@@ -46,6 +48,6 @@ export default defineEventHandler(async (event) => {
     older: summaryOf !== stateOf(job.version, shelf),
   }))
   void renewSummaries(firmId, jobs.filter(job => job.older && !job.archived).map(job => job.jobId))
-  const last = listed.length === MOST ? listed.at(-1)! : null
+  const last = found.length > MOST ? listed.at(-1)! : null
   return { jobs, ...counts, mostCounted: MOST_COUNTED, next: last && Buffer.from(JSON.stringify([last.position, last.jobId])).toString('base64url') }
 })
