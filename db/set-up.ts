@@ -1,7 +1,8 @@
-import pg from 'pg'
 import { loadDemo } from './demo/load'
 import { firstOwner } from './first-owner'
 import { migrate } from './migrate'
+import { purge } from './purge'
+import { folderStore } from '../server/pictures/store'
 
 // Run by the start and test commands: migrations first; then the demo firm, once, or the way in for the first owner.
 const ownerUrl = process.env.UPPER_DECK_OWNER_URL
@@ -14,18 +15,9 @@ try {
     if (token) console.log(`The first owner joins here, once, within a week: ${process.env.UPPER_DECK_SITE ?? ''}/join#${token}`)
   }
   else console.log(await loadDemo(ownerUrl) ? 'Demo data loaded.' : 'Demo data are there already.')
-  await purge(ownerUrl)
+  await purge(ownerUrl, process.env.NUXT_PICTURES ? folderStore(process.env.NUXT_PICTURES) : null)
 }
 catch (error) {
   console.error((error as Error).message)
   process.exitCode = 1
-}
-
-/** Jobs that were deleted a month ago go for good, and sessions that have run out. */
-async function purge(databaseUrl: string): Promise<void> {
-  const client = new pg.Client({ connectionString: databaseUrl })
-  await client.connect()
-  await client.query('delete from jobs where deleted_at < now() - interval \'30 days\'')
-  await client.query('delete from sessions where expires_at < now()')
-  await client.end()
 }

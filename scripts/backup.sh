@@ -15,12 +15,12 @@ umask 077
 # One transaction sees one state: what is written meanwhile is in the next backup.
 as "$BIN/pg_dump" -h "$SOCK" -p "$(port)" -U "$OSUSER" -Fc -d "$DB" > "$folder/database.dump"
 [ -z "${NUXT_PICTURES:-}" ] || tar -C "$NUXT_PICTURES" -cf "$folder/pictures.tar" .
-[ ! -d .data/outbox ] || tar -C .data -cf "$folder/outbox.tar" outbox
+[ ! -d "$OUTBOX" ] || tar -C "$OUTBOX" -cf "$folder/outbox.tar" .
 
 # Read back into a database of its own, whole: what can't be restored is no backup.
 q -c "create database $check owner $OWNER"
 as "$BIN/pg_restore" -h "$SOCK" -p "$(port)" -U "$OSUSER" -d "$check" --exit-on-error < "$folder/database.dump"
 contents "$check" > "$folder/contents.txt"
-( cd "$folder" && sha256sum database.dump contents.txt $(ls pictures.tar 2>/dev/null) > checksums.txt )
+( cd "$folder" && sha256sum database.dump contents.txt $(ls pictures.tar outbox.tar 2>/dev/null) > checksums.txt )
 echo "Backed up to $folder ($(du -sh "$folder" | cut -f1)), and read back: $(awk -F'|' '{ rows += $2 } END { print NR " tables, " rows " rows" }' "$folder/contents.txt")."
 echo "It holds everything of every firm: keep it where only you read it, and a copy on another machine."

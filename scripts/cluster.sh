@@ -4,6 +4,7 @@
 ROOT="$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)"
 DB="${UPPER_DECK_DATABASE:-upper_deck}"; ROLE=upper_deck; OWNER=upper_deck_owner
 SECRETS="$ROOT/.data/secrets"
+OUTBOX="${NUXT_OUTBOX:-$ROOT/.data/outbox}"
 # Not on PATH in a plain Debian.
 BIN="$(ls -d /usr/lib/postgresql/*/bin 2>/dev/null | sort -V | tail -1)"
 [ -x "$BIN/initdb" ] || { echo "No PostgreSQL server found. Give: apt-get install -y postgresql" >&2; exit 2; }

@@ -6,6 +6,7 @@ cd "$ROOT"
 folder="${1:-}"; replace="${2:-}"
 [ -f "$folder/database.dump" ] || { echo "Name the folder of a backup: npm run restore -- .data/backups/…" >&2; exit 64; }
 ( cd "$folder" && sha256sum --quiet -c checksums.txt ) || { echo "The backup in $folder is damaged: its checksums don’t match. Take another." >&2; exit 1; }
+[ ! -f "$folder/pictures.tar" ] || [ -n "${NUXT_PICTURES:-}" ] || { echo "Photographs of this backup lay in a folder: set NUXT_PICTURES to where they are to lie, and restore again. Nothing was changed." >&2; exit 1; }
 was_running=no; running && was_running=yes
 scripts/pg.sh start > /dev/null
 trap '[ "$was_running" = yes ] || scripts/pg.sh stop' EXIT
@@ -27,8 +28,9 @@ q -c "alter database \"$DB\" rename to ${DB}_before" -c "alter database $fresh r
 # Sessions of then would let in whoever had one.
 q -d "$DB" -c "delete from sessions"
 if [ -f "$folder/pictures.tar" ]; then
-  [ -n "${NUXT_PICTURES:-}" ] || { echo "Photographs of this backup lay in a folder: set NUXT_PICTURES to where they are to lie, and restore again with --replace." >&2; exit 1; }
   mkdir -p "$NUXT_PICTURES"; tar -C "$NUXT_PICTURES" -xf "$folder/pictures.tar"
 fi
-[ ! -f "$folder/outbox.tar" ] || tar -C .data -xf "$folder/outbox.tar"
+if [ -f "$folder/outbox.tar" ]; then
+  mkdir -p "$OUTBOX"; chmod 700 "$OUTBOX"; tar -C "$OUTBOX" -xf "$folder/outbox.tar"
+fi
 echo "Restored from $folder: $(awk -F'|' '{ rows += $2 } END { print NR " tables, " rows " rows" }' "$folder/contents.txt"), each as it was backed up. What was there is kept as ${DB}_before. Everybody signs in again."

@@ -1,3 +1,4 @@
+import { uniqBy } from 'es-toolkit'
 import { v4 as newId } from 'uuid'
 import { done, type Outcome, refused } from '#core/outcome'
 
@@ -16,24 +17,32 @@ export function useJobList(asked: { order: Ref<JobOrder>, archived: Ref<boolean>
   const more = shallowRef<JobPage[]>([])
   watch(query, () => more.value = [])
   const last = computed(() => more.value.at(-1) ?? first.value ?? null)
-  const jobs = computed(() => first.value && [...new Map([first.value, ...more.value].flatMap(page => page.jobs).map(job => [job.jobId, job])).values()])
+  // A job that moved to another page since is shown where it was read last.
+  const jobs = computed(() => first.value && uniqBy([first.value, ...more.value].flatMap(page => page.jobs), job => job.jobId))
   const { busy: loading, problem, ask } = useAsking()
   async function loadMore() {
     const after = last.value?.next
     if (!after || loading.value) return
-    const page = await ask(() => $fetch<JobPage>('/api/jobs', { query: { ...query.value, after } }))
+    const page = await ask(() => pageAfter(after))
     if (page) more.value = [...more.value, page]
   }
+  const pageAfter = (after: string) => $fetch<JobPage>('/api/jobs', { query: { ...query.value, after } })
 
-  /** The first page is read anew; of the others only what is changed there stays to be asked for. */
-  const again = useDebounceFn(() => refresh(), NEWS_MS, { maxWait: NEWS_MS * 3 })
+  /** Reads all pages that are shown anew, so that whoever is far down the list stays there. */
+  async function readAgain() {
+    const [asked, pages] = [query.value, more.value.length]
+    await refresh()
+    const read: JobPage[] = []
+    for (let after = first.value?.next; after && read.length < pages; after = read.at(-1)!.next) read.push(await pageAfter(after))
+    if (query.value === asked && more.value.length === pages) more.value = read
+  }
+  const again = useDebounceFn(() => readAgain().catch(() => {}), NEWS_MS, { maxWait: NEWS_MS * 3 })
   useNews(news => (news.again || news.list || news.version !== undefined) && void again())
 
   async function then<T>(request: () => Promise<T>): Promise<Outcome<T>> {
     try {
       const answer = await request()
-      more.value = []
-      await refresh()
+      await readAgain()
       return done(answer)
     }
     catch (failure) {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { v4 as newId } from 'uuid'
 import type { Outcome } from '#core/outcome'
 
 useHead({ title: 'Jobs · Upper Deck' })
@@ -47,7 +48,7 @@ async function openFile(event: Event) {
   if (!file) return
   fileProblem.value = ''
   try {
-    const { jobId } = await $fetch<{ jobId: string }>('/api/jobs/file', { method: 'POST', body: await file.text(), headers: { 'content-type': 'application/json' } })
+    const { jobId } = await $fetch<{ jobId: string }>('/api/jobs/file', { method: 'POST', query: { id: newId() }, body: await file.text(), headers: { 'content-type': 'application/json' } })
     await navigateTo(`/jobs/${jobId}/survey`)
   }
   catch (failure) {

@@ -20,6 +20,8 @@ const office = {
     personId: string
     role: string
   })[], known: new Set<string>(), mood: 'well' as 'well' | 'away' | 'signed-out' | 'lost', asked: 0,
+  /** More entries than these are not told one by one. */
+  most: 300,
   /** Edits that it finds something wrong with. */
   refuses: (_: Edit): boolean => false,
   make(edit: Edit, id: string, kind: HistoryEntry['kind'] = 'edit', personName = 'Perrin Oakum') {
@@ -28,7 +30,7 @@ const office = {
     this.known.add(id)
   },
   reset() {
-    Object.assign(this, { job: threeRowsOfSix(), version: 0, history: [], known: new Set(), mood: 'well', asked: 0, refuses: () => false })
+    Object.assign(this, { job: threeRowsOfSix(), version: 0, history: [], known: new Set(), mood: 'well', asked: 0, most: 300, refuses: () => false })
   },
 }
 const jobId = '99999999-2222-4333-8444-555555555555'
@@ -47,15 +49,16 @@ registerEndpoint(`/api/jobs/${jobId}/edits`, { method: 'POST', handler: async (e
   const fresh = entries.filter(entry => !office.known.has(entry.id))
   if (entries.length > 200) throw createError({ statusCode: 400 })
   const since = baseVersion === null ? [] : office.history.filter(entry => entry.version > baseVersion)
+  const behind = since.length > office.most ? { since: null, job: office.job } : { since, job: null }
   const theirs = since.filter(entry => !entries.some(one => one.id === entry.id)).flatMap(entry => touches(entry.edit))
-  if (!insist && collide(fresh.flatMap(entry => touches(entry.edit)), theirs)) throw createError({ statusCode: 409, data: { version: office.version, since, job: null } })
+  if (!insist && collide(fresh.flatMap(entry => touches(entry.edit)), theirs)) throw createError({ statusCode: 409, data: { version: office.version, ...behind } })
   const refused = fresh.filter(entry => office.refuses(entry.edit)).map(({ id }) => ({ id, sentence: 'The office does not take this.' }))
   for (const { id, kind, edit } of fresh) if (!refused.some(one => one.id === id)) office.make(edit, id, kind)
   if (office.mood === 'lost') {
     office.mood = 'well'
     throw createError({ statusCode: 504 })
   }
-  return { version: office.version, refused, since, job: null }
+  return { version: office.version, refused, ...behind }
 } })
 
 const pitch = (pitchDeg: number): Edit => ({ type: 'set-face', faceId: 'main', values: { pitchDeg } })
@@ -164,7 +167,7 @@ describe('what is on the way', () => {
     await vi.waitFor(() => expect(pitchOf(office.job)).toBe(41), { timeout: 5000 })
     expect(office.job.title).toBe('Renamed elsewhere')
     await vi.waitFor(() => expect(store.job!.title).toBe('Renamed elsewhere'))
-    expect(store.meanwhile).toMatchObject({ who: 'Dabney Thrift', theirs: [], onRoof: false })
+    expect(store.meanwhile).toMatchObject({ who: ['Dabney Thrift'], theirs: [], onRoof: false })
   })
   it('whose answer was lost is known again: it is nobody else’s, and what is older is not put over what is newer', async () => {
     const store = await opened()
@@ -176,7 +179,7 @@ describe('what is on the way', () => {
     await vi.waitFor(() => expect(pitchOf(office.job)).toBe(22), { timeout: 9000 })
     await settled(store, 'saved')
     expect(office.history.map(entry => entry.personName)).toEqual(['Perrin Oakum', 'Dabney Thrift', 'Perrin Oakum'])
-    expect(store.meanwhile).toMatchObject({ who: 'Dabney Thrift', theirs: [] })
+    expect(store.meanwhile).toMatchObject({ who: ['Dabney Thrift'], theirs: [] })
     expect([pitchOf(store.job), store.job!.place]).toEqual([22, 'Elsewhere'])
     store.undo()
     expect(pitchOf(store.job)).toBe(21)
@@ -202,6 +205,28 @@ describe('what is on the way', () => {
       expect([pitchOf(store.job), store.job!.title, store.job!.place]).toEqual([44, threeRowsOfSix().title, threeRowsOfSix().place])
       await settled(store, 'saved')
     }
+  })
+  it('goes on top of more than can be told one by one, and nothing of theirs is taken back by undo', async () => {
+    const store = await opened()
+    store.commit(pitch(31))
+    await settled(store, 'saved')
+    office.most = 3
+    const theirs = (n: number) => office.make(n % 2 ? pitch(40 + n) : { type: 'set-job', values: { title: `Theirs ${n}` } }, `22222222-0000-4000-8000-${String(n).padStart(12, '0')}`, 'edit', 'Dabney Thrift')
+    for (let n = 1; n <= 6; n++) theirs(n)
+    store.commit({ type: 'set-job', values: { place: 'Here' } })
+    await settled(store, 'saved')
+    await vi.waitFor(() => expect([pitchOf(store.job), store.job!.title, store.job!.place]).toEqual([45, 'Theirs 6', 'Here']))
+    expect(store.meanwhile).toMatchObject({ who: ['others'], what: ['very many things'] })
+    await vi.waitFor(() => expect(store.canUndo).toBe(true))
+    for (let n = 7; n <= 12; n++) theirs(n)
+    store.commit(pitch(33))
+    await settled(store, 'saved')
+    // My own, put over theirs knowingly, and no older one of mine.
+    store.undo()
+    expect([pitchOf(store.job), store.job!.place]).toEqual([51, 'Here'])
+    expect(store.undo().ok).toBe(false)
+    await settled(store, 'saved')
+    expect([pitchOf(office.job), office.job.place]).toEqual([51, 'Here'])
   })
   it('stands against the other’s side of the same fact until that is taken', async () => {
     const store = await opened()

@@ -1,4 +1,5 @@
 import { defineStore } from 'pinia'
+import { uniq } from 'es-toolkit'
 import { FetchError } from 'ofetch'
 import type { Catalogue } from '#core/catalogue'
 import { bigness, collide, type Edit, foldEntries, type HistoryEntry, type Job, readEdit, rebased, settled, touches, type UndoStacks, type UnsentEntry, wordsFor } from '#core/job'
@@ -12,10 +13,10 @@ interface Base { jobId: string, job: Job, version: number, catalogue: Catalogue,
 
 /** What somebody else, or we in another window, changed while we were at it. */
 export interface Meanwhile {
-  who: string
+  who: string[]
   /** Whether it was changed on the roof, by whoever leads there. */
   onRoof: boolean
-  what: string
+  what: string[]
   /** Their edits of facts that we have changed too; ours stand until theirs are taken. */
   theirs: Edit[]
 }
@@ -27,8 +28,6 @@ export type SaveState = 'saved' | 'saving' | 'offline' | 'signed-out'
 const LOOK_EVERY_MS = 20_000
 /** A plan that takes longer is said to, with what makes the job big. */
 const SLOW_MS = 6000
-/** More facts than these are not told by name. */
-const MOST_TOLD = 5
 
 /** The open job: what the server has, what it has not yet, the plan of both together, and undo. */
 export const useJobStore = defineStore('job', () => {
@@ -100,7 +99,7 @@ export const useJobStore = defineStore('job', () => {
 
   function push(kind: HistoryEntry['kind'], edit: Edit): Outcome<true> {
     if (!base.value || !job.value) return refused('The job is not open yet.')
-    const mayNot = editRefusal(edit, me.rights)
+    const mayNot = editRefusal(edit, job.value, me.rights)
     if (mayNot) {
       refusal.value = mayNot
       return refused(mayNot)
@@ -121,9 +120,10 @@ export const useJobStore = defineStore('job', () => {
   function catchUp(version: number, { since, job: theirJob }: Behind, ours: UnsentEntry[]): RemoteEntry[] {
     const at = base.value!
     if (!since) {
-      base.value = { ...at, job: theirJob!, version }
+      // Which of ours they touched isn't known: nothing is taken back over theirs.
+      base.value = { ...at, job: theirJob!, version, stacks: { undo: [], redo: [] } }
       // More than can be told one by one: that it was, is told all the same.
-      meanwhile.value = { who: 'others', onRoof: false, what: 'very many things', theirs: [] }
+      meanwhile.value = { who: ['others'], onRoof: false, what: ['very many things'], theirs: [] }
       return []
     }
     const own = new Set(ours.map(entry => entry.id))
@@ -137,9 +137,9 @@ export const useJobStore = defineStore('job', () => {
     const theirs = catchUp(version, behind, entries)
     const known = new Set(behind.since?.map(entry => entry.id))
     const at = base.value!
-    // A job that came whole has ours in it already.
-    if (behind.since) base.value = { ...at, ...foldEntries(at, entries.filter(entry => !known.has(entry.id))), version }
-    else void reread(at.jobId)
+    base.value = { ...at, ...foldEntries(at, entries.filter(entry => !known.has(entry.id))), version }
+    // What of ours was there already, and what can be taken back, is not known where the job came whole.
+    if (!behind.since) void reread(at.jobId)
     if (theirs.length) tellMeanwhile(theirs, [])
   }
 
@@ -161,12 +161,10 @@ export const useJobStore = defineStore('job', () => {
     const before = meanwhile.value
     const own = (entry: RemoteEntry) => entry.personId === me.personId
     // What was told and not answered yet is told on.
-    const who = [...new Set([...before?.who.split(', ') ?? [], ...entries.map(entry => own(entry) ? 'you, in another window' : entry.personName)])]
-    const what = [...new Set([...before?.what.split(', ') ?? [], ...entries.map(entry => wordsFor(entry.edit))])]
     meanwhile.value = {
-      who: who.join(', '),
+      who: uniq([...before?.who ?? [], ...entries.map(entry => own(entry) ? 'you in another window' : entry.personName)]),
       onRoof: Boolean(before?.onRoof) || entries.some(entry => entry.role === 'lead'),
-      what: what.length > MOST_TOLD ? `${what.slice(0, MOST_TOLD).join(', ')} and more` : what.join(', '),
+      what: uniq([...before?.what ?? [], ...entries.map(entry => wordsFor(entry.edit))]),
       theirs: [...before?.theirs ?? [], ...entries.filter(entry => collide(touches(entry.edit), mine)).map(entry => entry.edit)],
     }
   }

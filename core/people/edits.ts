@@ -1,4 +1,5 @@
-import { type Edit, touches } from '../job'
+import { type Edit, type Job, touches } from '../job'
+import { typesFigure } from './figures'
 import { may, type Role } from './rights'
 
 /**
@@ -11,8 +12,6 @@ export type EditNeed = 'log' | 'move' | 'plan'
 const logged = [/^face [^/]+\/(hit|rafter) /, /^face [^/]+\/rafters\//, /^face [^/]+\/datum$/, /^site\/(hazards|coveringState|access|accessNote|bring|bringNote)$/, /^assumed /]
 /** What may be, or stand, otherwise on the roof than planned, as long as every limit and the number of modules are kept. */
 const moved = [/^face [^/]+\/(covering|outline|pitchDeg|obstructions)$/, /^face [^/]+\/array\/(shiftMm|rowGapMm|columnGapMm|columns|stackFrom|fixingPattern|railInMm|trimTailMm)$/, /^face [^/]+\/row \d+\/(shiftMm|gapBelowMm|lowerRailMm|upperRailMm|held|skip|breaks)$/]
-/** Figures that somebody with a licence stands for. */
-const vouched = [/^face [^/]+\/array\/(heldUpN|heldDownN|heldSlopeN|allowedSpanMm|allowedOverhangMm)$/, /^loads\/engineer$/]
 
 const isOneOf = (key: string, patterns: RegExp[]): boolean => patterns.some(pattern => pattern.test(key))
 
@@ -23,20 +22,13 @@ export function needOf(edit: Edit): EditNeed {
   return keys.every(key => isOneOf(key, logged) || isOneOf(key, moved)) ? 'move' : 'plan'
 }
 
-/** The facts of an edit that are an engineer's or electrician's figures. */
-export const vouchedIn = (edit: Edit): string[] => touches(edit).filter(key => isOneOf(key, vouched)).concat(typedWindIn(edit) ? ['loads/typed'] : [])
-
-/** Whether an edit brings an engineer's own pressures. */
-const typedWindIn = (edit: Edit): boolean => (edit.type === 'batch' ? edit.edits : [edit]).some(one => one.type === 'set-loads'
-  && ((one.values.rules !== undefined && 'wind' in one.values.rules && one.values.rules.wind.kind === 'typed') || Boolean(one.values.place?.typed)))
-
-/** Why somebody may not make an edit, before the plan is asked; null where it may be made, or where the plan decides. */
-export function editRefusal(edit: Edit, { role, vouches }: { role: Role, vouches: boolean }): string | null {
+/** Why somebody may not make an edit on a job, before the plan is asked; null where it may be made, or where the plan decides. */
+export function editRefusal(edit: Edit, job: Job, { role, vouches }: { role: Role, vouches: boolean }): string | null {
   const need = needOf(edit)
   if (!may(role, need)) return need === 'plan' && may(role, 'move')
     ? 'This changes a limit, a part or the number of modules: a planner does that. On the roof you log what you find and move what keeps every limit.'
     : `Your role doesn’t change ${need === 'log' ? 'readings' : 'the plan'}.`
-  if (!vouches && vouchedIn(edit).length) return 'This figure is an engineer’s or electrician’s. Somebody who vouches for such figures, by name and licence, types it.'
+  if (!vouches && typesFigure(edit, job)) return 'This figure is an engineer’s or electrician’s. Somebody who vouches for such figures, by name and licence, types it.'
   return null
 }
 

@@ -1,8 +1,9 @@
+import { isEqual } from 'es-toolkit'
 import { describe, expect, it } from 'vitest'
 import { threeRowsOfSix } from '../../tests/fixtures/jobs'
 import { seeded } from '../../tests/fixtures/random'
-import { collide, type Edit, editKinds, touches } from '../job'
-import { editRefusal, isFieldChange, may, needOf, refusalOf, type Right, roles, vouchedIn } from './index'
+import { applyEdit, collide, type Edit, editKinds, touches } from '../job'
+import { editRefusal, figuresOf, isFieldChange, may, needOf, refusalOf, type Right, roles } from './index'
 
 describe('rights', () => {
   it('grow from role to role: whoever stands above may do what those below may', () => {
@@ -21,14 +22,27 @@ describe('rights', () => {
     for (const kind of editKinds) {
       for (let i = 0; i < 8; i++) {
         const edit = kind.example(job, { pick, whole, between }) as Edit
-        expect(editRefusal(edit, { role: 'planner', vouches: true })).toBeNull()
-        expect(editRefusal(edit, { role: 'guest', vouches: false })).not.toBeNull()
-        expect(editRefusal(edit, { role: 'yard', vouches: true })).not.toBeNull()
-        expect(editRefusal(edit, { role: 'owner', vouches: false }) === null).toBe(vouchedIn(edit).length === 0)
+        expect(editRefusal(edit, job, { role: 'planner', vouches: true })).toBeNull()
+        expect(editRefusal(edit, job, { role: 'guest', vouches: false })).not.toBeNull()
+        expect(editRefusal(edit, job, { role: 'yard', vouches: true })).not.toBeNull()
+        // By what comes of it: whoever does not vouch leaves the figures as they are, but that a face goes or comes with its own.
+        if (edit.type !== 'add-face' && edit.type !== 'remove-face') expect(editRefusal(edit, job, { role: 'owner', vouches: false }) === null).toBe(isEqual(figuresOf(applyEdit(job, edit)), figuresOf(job)))
         // A planner's is never asked of the plan.
         expect(isFieldChange(edit, 'planner')).toBe(false)
       }
     }
+  })
+  it('leave all but an engineer’s figure to whoever does not vouch, though it stands beside one', () => {
+    const wind = { kind: 'typed' as const, by: 'A. Beam', edgeMm: 1000, interior: { upPa: 900, downPa: 500 }, edge: { upPa: 1200, downPa: 500 }, corner: { upPa: 1500, downPa: 500 } }
+    const snow = { groundPa: 1000, ce: 1, ct: 1, slippery: false, importance: 1 }
+    const rules = (over: object, upPa = 900): Edit => ({ type: 'set-loads', values: { rules: { edition: 'us-2016', wind: { ...wind, interior: { upPa, downPa: 500 } }, snow: { ...snow, ...over } } } })
+    const planner = { role: 'planner' as const, vouches: false }
+    const none = threeRowsOfSix()
+    expect(editRefusal(rules({}), none, planner)).toContain('vouches')
+    const job = applyEdit(none, rules({}))
+    expect(figuresOf(job)).toMatchObject([{ fact: 'loads/typed', value: wind }])
+    expect(editRefusal(rules({ groundPa: 1500 }), job, planner)).toBeNull()
+    expect(editRefusal(rules({}, 899), job, planner)).toContain('vouches')
   })
   it.each<[string, Edit, string]>([
     ['a hit', { type: 'drop-hits', faceId: 'main', hitIds: ['a'] }, 'log'],

@@ -12,8 +12,16 @@ export async function listPeople(client: PoolClient): Promise<Person[]> {
      order by p.left_at is not null, p.created_at, p.person_id`)).rows
 }
 
-export async function findPerson(client: PoolClient, personId: string): Promise<{ name: string, role: Role, leftAt: string | null } | null> {
-  return (await client.query<{ name: string, role: Role, leftAt: string | null }>('select name, role, left_at as "leftAt" from people where person_id = $1 for update', [personId])).rows[0] ?? null
+type Held = Pick<Person, 'name' | 'role' | 'vouches' | 'licence' | 'leftAt'>
+
+/** Somebody of the firm, held until the transaction ends. */
+export async function findPerson(client: PoolClient, personId: string): Promise<Held | null> {
+  return (await client.query<Held>('select name, role, vouches, licence, left_at as "leftAt" from people where person_id = $1 for update', [personId])).rows[0] ?? null
+}
+
+/** Whoever works in the firm under an address; a guest works elsewhere. */
+export async function worksUnder(client: PoolClient, email: string): Promise<Pick<Person, 'name' | 'role'> | null> {
+  return (await client.query<Pick<Person, 'name' | 'role'>>('select name, role from people where email = $1 and left_at is null and role <> \'guest\' for update', [email])).rows[0] ?? null
 }
 
 /** Somebody of a role who can sign in to the demo; null where there is none. */

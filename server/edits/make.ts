@@ -1,5 +1,5 @@
 import { collide, inverseOf, type Job, readEdit, touches, type UnsentEntry } from '#core/job'
-import { editRefusal, isFieldChange, vouchedIn } from '#core/people'
+import { editRefusal, isFieldChange, typesFigure } from '#core/people'
 import { sentencesOf } from '#core/outcome'
 import { loadCatalogue } from '../db/catalogue'
 import { appendEntry, entriesSince, knownIds, lockJob, saveJob, type StoredEntry } from '../db/jobs'
@@ -58,13 +58,13 @@ export async function makeEdits(at: AtJob, { baseVersion, insist, entries }: Ask
   const refused: Refused = []
   let { job, version } = stored
   for (const { id, kind, edit } of fresh) {
-    const right = editRefusal(edit, at) ?? (isFieldChange(edit, role) ? field!.why.get(id) ?? null : null)
+    const right = editRefusal(edit, job, at) ?? (isFieldChange(edit, role) ? field!.why.get(id) ?? null : null)
     const read = right === null ? readEdit(edit, job, catalogue!) : null
     if (!read?.ok) {
       refused.push({ id, sentence: right ?? sentencesOf(read!.ok ? [] : read!.problems) })
       continue
     }
-    await appendEntry(client, { firmId, jobId, version: ++version, id, personId, role: role === 'owner' || role === 'lead' ? role : 'planner', licence: vouchedIn(edit).length ? at.licence : null, kind, edit, inverse: inverseOf(job, edit) })
+    await appendEntry(client, { firmId, jobId, version: ++version, id, personId, role: role === 'owner' || role === 'lead' ? role : 'planner', licence: typesFigure(edit, job) ? at.licence : null, kind, edit, inverse: inverseOf(job, edit) })
     job = read.value.job
   }
   if (version > stored.version) {

@@ -1,14 +1,16 @@
 import type { PoolClient } from 'pg'
-import { wordsFor } from '#core/job'
-import { vouchedIn } from '#core/people'
-import { vouchedEntries } from '../db/jobs'
+import { type Figure, figuresIn, figuresOf, sameFigure } from '#core/people'
+import { type StoredJob, vouchedEntries } from '../db/jobs'
 
-/** Who vouches for which of a job's figures, as lines of a sheet: for each figure whoever typed it last. */
-export async function vouchedLines(client: PoolClient, jobId: string): Promise<string[]> {
-  const last = new Map<string, string>()
+/** Who vouches for each engineer's or electrician's figure of a job, as lines of a sheet: whoever typed it as it stands, or nobody, as in a copy. */
+export async function vouchedLines(client: PoolClient, { jobId, job }: StoredJob): Promise<string[]> {
+  const last = new Map<string, { value: Figure['value'], who: string, by: string }>()
   for (const { edit, name, licence, madeAt } of await vouchedEntries(client, jobId)) {
-    const line = `${name} vouches for ${wordsFor(edit)}: licence ${licence}, ${new Date(madeAt).toISOString().slice(0, 10)}.`
-    for (const fact of vouchedIn(edit)) last.set(fact, line)
+    for (const { fact, value } of figuresIn(edit)) last.set(fact, { value, who: name, by: `licence ${licence}, ${new Date(madeAt).toISOString().slice(0, 10)}` })
   }
-  return [...new Set(last.values())]
+  const lines = figuresOf(job).map((figure) => {
+    const typed = last.get(figure.fact)
+    return typed && sameFigure(figure, typed) ? `${typed.who} vouches for ${figure.words}: ${typed.by}.` : `Nobody vouches for ${figure.words} as it stands. Whoever may takes it off and types it anew.`
+  })
+  return [...new Set(lines)]
 }

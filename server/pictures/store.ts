@@ -4,7 +4,7 @@ import { dirname, join } from 'node:path'
 /** Which picture: all of it ids, so that a path of it leads nowhere else. */
 export interface PictureKey { firmId: string, jobId: string, photoId: string }
 
-/** Where pictures lie outside the database. Another kind of store (over HTTP, as S3 speaks it) is another implementation of these three. */
+/** Where pictures lie outside the database. Another kind of store (over HTTP, as S3 speaks it) is another implementation of these four. */
 export interface PictureStore {
   /** Keeps a picture under its key; one that is there already stays the same, since ids are never used again. */
   keep: (key: PictureKey, bytes: Buffer) => Promise<void>
@@ -12,6 +12,8 @@ export interface PictureStore {
   read: (key: PictureKey) => Promise<Buffer>
   /** Taking away what is not there does no harm. */
   remove: (key: PictureKey) => Promise<void>
+  /** Takes all of a job's away. */
+  removeAll: (job: Omit<PictureKey, 'photoId'>) => Promise<void>
 }
 
 /** Pictures as files of a folder, one for each firm and job below it. */
@@ -24,6 +26,7 @@ export function folderStore(root: string): PictureStore {
     },
     read: key => readFile(fileOf(key)),
     remove: key => rm(fileOf(key), { force: true }),
+    removeAll: ({ firmId, jobId }) => rm(join(root, firmId, jobId), { recursive: true, force: true }),
   }
 }
 

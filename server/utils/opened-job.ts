@@ -14,9 +14,9 @@ export type OpenedJob = StoredJob & { catalogue: Catalogue, firmId: string }
  * The job of the address for a signed-in person; answers 401, 403 or 404.
  * @param more what else is read of it, in the same transaction
  */
-export const openedJob = async <T extends object>(event: H3Event, more: (at: AtJob) => Promise<T> | T = () => ({}) as T, right: Right = 'read'): Promise<OpenedJob & T> => await inJob(event, right, async (at) => {
+export const openedJob = async <T extends object>(event: H3Event, more: (at: AtJob, stored: StoredJob) => Promise<T> | T = () => ({}) as T, right: Right = 'read'): Promise<OpenedJob & T> => await inJob(event, right, async (at) => {
   const stored = await findJob(at.client, at.jobId) ?? noSuchJob()
-  return { ...stored, firmId: at.firmId, catalogue: await loadCatalogue(at.client), ...await more(at) }
+  return { ...stored, firmId: at.firmId, catalogue: await loadCatalogue(at.client), ...await more(at, stored) }
 })
 
 /** Works something out in a thread for a firm; answers 422 where it takes longer than anybody may have, 503 where much of the firm's waits already. */

@@ -70,6 +70,9 @@ test('a season of jobs comes a page at a time, each once, and another window see
   await page.getByRole('button', { name: `What to do with ${name} 300`, exact: true }).click()
   await page.getByRole('menuitem', { name: 'Duplicate' }).click()
   await expect(other.getByText(`${name} 300, copy`, { exact: true })).toBeVisible()
+  // Whoever is far down the list stays there; the copy stands on the page behind.
+  await expect(page.getByRole('button', { name: /^Show more/ })).toBeVisible()
+  await expect(lines).toHaveCount(300)
 })
 
 test.afterAll(() => asFirm(DEMO_FIRM_ID, 'update jobs set deleted_at = now() where title like \'Season %\''))

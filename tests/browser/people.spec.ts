@@ -20,6 +20,17 @@ test.describe('people', () => {
     await people.getByText(email).last().click()
     const link = await people.locator('details').filter({ hasText: email }).locator('pre').textContent()
 
+    // A guest reads one job: among many, by its name.
+    await people.getByLabel('As', { exact: true }).click()
+    await people.getByRole('option', { name: 'Guest' }).click()
+    await people.getByLabel('Which job').fill('kelp quay')
+    await people.getByLabel('To read this job').click()
+    await expect(people.getByRole('option')).toHaveText(['Kelp Quay 22'])
+    await people.getByRole('option', { name: 'Kelp Quay 22' }).click()
+    await people.getByLabel('E-mail').fill(`guest-${email}`)
+    await people.getByRole('button', { name: 'Invite' }).click()
+    await expect(people.getByRole('list', { name: 'Open invitations' })).toContainText(`guest-${email}, guest`)
+
     const fresh = await browser.newContext({ baseURL })
     const joiner = await fresh.newPage()
     await joiner.goto(/\/join#\S+/.exec(link!)![0])

@@ -165,6 +165,26 @@ describe('people', () => {
     expect(joined.json()).toEqual({ jobId: own })
     expect((await office.ask('get', `/api/jobs/${own}`, { as: cookieOf(joined) })).status).toBe(200)
   })
+  it('who work here already are not invited again, and a second invitation makes no owner a yard hand', async () => {
+    const { as, email } = await ownedFirm()
+    expect((await invite(as, { email, role: 'yard' })).problems()[0]).toMatchObject({ path: 'email', sentence: expect.stringContaining('Maren Holt works here already') as string })
+    const other = `${randomUUID()}@example.org`
+    const [first, second] = await Promise.all(['owner', 'yard'].map(async role => tokenIn(((await invite(as, { email: other, role })).json() as { link: string }).link)))
+    const join = (token: string) => office.ask('post', '/api/join', { from: from(), body: { token, name: 'Ivo Reed', passphrase: PASSPHRASE } })
+    const joined = cookieOf(await join(first!))
+    expect((await join(second!)).status).toBe(409)
+    expect((await meOf(joined)).json()).toMatchObject({ role: 'owner' })
+  })
+  it('vouch with a licence, never without', async () => {
+    const { as } = await ownedFirm()
+    const { me } = (await office.ask('get', '/api/people', { as })).json() as { me: string }
+    const change = async (body: object) => (await office.ask('patch', `/api/people/${me}`, { as, body })).status
+    expect(await change({ vouches: true })).toBe(400)
+    expect(await change({ vouches: true, licence: ' ' })).toBe(400)
+    expect(await change({ vouches: true, licence: 'Board 7' })).toBe(200)
+    expect(await change({ licence: '' })).toBe(400)
+    expect(await change({ vouches: false, licence: '' })).toBe(200)
+  })
   it('who work for two firms have one passphrase, and say for which they come', async () => {
     const first = await ownedFirm()
     const second = await ownedFirm(first.email)

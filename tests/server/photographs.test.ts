@@ -6,7 +6,9 @@ import { join } from 'node:path'
 import Postgres from 'pg'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { DEMO_FIRM_ID } from '../../db/demo/ids'
-import { asFirm, type Caller, demoPlanner, freshJob, Office, otherFirm } from './office'
+import { purge } from '../../db/purge'
+import { folderStore } from '../../server/pictures/store'
+import { asFirm, asKeeper, type Caller, demoPlanner, freshJob, Office, otherFirm } from './office'
 
 const office = new Office()
 let planner: Caller
@@ -93,6 +95,20 @@ describe('photographs', () => {
     expect((await office.ask('delete', `/api/jobs/${jobId}/photographs/${outside}`, { as: planner })).status).toBe(204)
     expect(existsSync(file)).toBe(false)
     config.pictures = ''
+  })
+  it('of a deleted job go with it a month later, also from a folder; of others none', async () => {
+    const sharp = (await import('sharp')).default
+    const picture = await sharp({ create: { width: 90, height: 60, channels: 3, background: '#889' } }).jpeg().toBuffer()
+    const folder = mkdtempSync(join(tmpdir(), 'pictures-'))
+    config.pictures = folder
+    const jobs = await Promise.all([freshJob(), freshJob(), freshJob()])
+    for (const jobId of jobs) await office.ask('post', `/api/jobs/${jobId}/photographs`, { as: planner, raw: picture, type: 'image/jpeg' })
+    config.pictures = ''
+    const [gone, late] = jobs
+    for (const [jobId, days] of [[gone, 31], [late, 29]] as const) await asKeeper(DEMO_FIRM_ID, 'update jobs set deleted_at = now() - make_interval(days => $2) where job_id = $1', [jobId, days])
+    await purge(process.env.ROUTES_OWNER_URL!, folderStore(folder))
+    expect(jobs.map(jobId => existsSync(join(folder, DEMO_FIRM_ID, jobId)))).toEqual([false, true, true])
+    expect((await asKeeper<{ id: string }>(DEMO_FIRM_ID, 'select job_id as id from jobs where job_id = any($1)', [jobs])).map(row => row.id).sort()).toEqual(jobs.slice(1).sort())
   })
   it('that hide a huge picture in a small file are not opened', async () => {
     const sharp = (await import('sharp')).default

@@ -142,7 +142,18 @@ describe('edits by right', () => {
     await office.ask('post', `/api/jobs/${jobId}/sheets`, { as: planner, body: { id: randomUUID(), version: 4, note: '', reason: 'To see who vouches' } })
     const [{ sheet }] = await asKeeper<{ sheet: { cautions: string[] } }>(DEMO_FIRM_ID, 'select sheet from issued_sheets where job_id = $1', [jobId]) as [{ sheet: { cautions: string[] } }]
     const today = new Date().toISOString().slice(0, 10)
-    expect(sheet.cautions.filter(line => line.includes('vouches'))).toEqual(['the allowed span', 'what a fixing holds', 'the engineer'].map(what => `Perrin Oakum vouches for ${what}: licence Structural, Saltmarsh board 4471, ${today}.`))
+    expect(sheet.cautions.filter(line => line.includes('vouches'))).toEqual(['what a fixing holds', 'the allowed span', 'the engineer'].map(what => `Perrin Oakum vouches for ${what}: licence Structural, Saltmarsh board 4471, ${today}.`))
+    // A copy has the figures, and nobody who typed them there.
+    const copy = randomUUID()
+    await office.ask('post', `/api/jobs/${jobId}/copy`, { as: planner, body: { id: copy } })
+    await office.ask('post', `/api/jobs/${copy}/sheets`, { as: planner, body: { id: randomUUID(), version: 0, note: '', reason: 'To see who vouches' } })
+    const [{ sheet: copied }] = await asKeeper<{ sheet: { cautions: string[] } }>(DEMO_FIRM_ID, 'select sheet from issued_sheets where job_id = $1', [copy]) as [{ sheet: { cautions: string[] } }]
+    expect(copied.cautions.filter(line => line.includes('vouches'))).toEqual(['what a fixing holds', 'the allowed span', 'the engineer'].map(what => `Nobody vouches for ${what} as it stands. Whoever may takes it off and types it anew.`))
+    // What is taken off has nobody to vouch for it.
+    await refusedBy(jobId, planner, setArray({ allowedSpanMm: null }))
+    await office.ask('post', `/api/jobs/${jobId}/sheets`, { as: planner, body: { id: randomUUID(), version: 5, note: '', reason: 'To see who vouches' } })
+    const sheets = await asKeeper<{ sheet: { cautions: string[] } }>(DEMO_FIRM_ID, 'select sheet from issued_sheets where job_id = $1 order by revision desc limit 1', [jobId])
+    expect(sheets[0]!.sheet.cautions.filter(line => line.includes('span'))).toEqual([])
   })
   it('what a lead sends that can’t be made is refused with its reason, and nothing breaks', async () => {
     const [jobId, lead] = [await freshJob(), await demoPerson('lead')]

@@ -332,8 +332,9 @@ describe('jobs', () => {
     // The firm's last set is offered for the next job of these units, and for no other.
     expect(await codesOf()).toEqual({ codes: us })
     expect((await office.ask('get', '/api/codes?units=metric', { as })).json()).toEqual({ codes: null })
-    const opened = await office.ask('post', '/api/jobs/file', { as: planner, body: threeRowsOfSix() })
-    const { jobId } = opened.json() as { jobId: string }
+    // Asked twice with one id, as after a lost answer, one job is opened.
+    const [jobId, ...again] = await Promise.all([1, 2].map(async () => ((await office.ask('post', `/api/jobs/file?id=${body.id.replace(/^./, '0')}`, { as: planner, body: threeRowsOfSix() })).json() as { jobId: string }).jobId))
+    expect(again).toEqual([jobId])
     expect((await office.ask('get', `/api/jobs/${jobId}`, { as: planner })).json()).toMatchObject({ job: { title: 'Three rows of six' }, version: 0, stacks: { undo: [], redo: [] } })
   })
   it('are copied, archived, brought back, and deleted with all that belongs to them', async () => {

@@ -86,7 +86,12 @@ describe('a firm’s shelf', () => {
   it('has its prices in one currency', async () => {
     const as = await otherFirm()
     expect((await office.ask('put', '/api/shelf/currency', { as, body: { currency: 'euro' } })).problems()[0]!.sentence).toContain('three capitals')
+    const jobId = await freshJob(as.firmId)
+    const opened = async (shelf = '') => (await office.ask('get', `/api/jobs/${jobId}${shelf}`, { as })).json() as { shelf: number, catalogue: Catalogue | null }
+    const before = await opened()
     await office.ask('put', '/api/shelf/currency', { as, body: { currency: 'EUR' } })
+    // A page that has the shelf already is given it anew.
+    expect((await opened(`?shelf=${before.shelf}`)).catalogue?.currency).toBe('EUR')
     expect((await shelfOf(as)).catalogue.currency).toBe('EUR')
   })
 })

@@ -8,8 +8,13 @@ const [email, licence] = [ref(''), ref('')]
 const role = ref<Role>('lead')
 const vouches = ref(false)
 const jobId = ref<string>()
-const { data: jobs } = useFetch<{ jobs: { jobId: string, title: string }[] }>('/api/jobs', { query: { order: 'changed' } })
 const guest = computed(() => role.value === 'guest')
+const sought = ref('')
+const search = refDebounced(sought, 200)
+const { data: jobs, execute } = useFetch<{ jobs: { jobId: string, title: string }[], next: string | null }>('/api/jobs', { query: { order: 'changed', search }, immediate: false, watch: false })
+watch([guest, search], () => guest.value && void execute())
+// Another search must not leave a job chosen that is not shown.
+watch(jobs, () => jobId.value = jobs.value?.jobs.find(job => job.jobId === jobId.value)?.jobId)
 const plans = computed(() => role.value === 'planner' || role.value === 'owner')
 const choices = roles.map(value => ({ value, label: roleWords[value].title }))
 function send() {
@@ -48,17 +53,29 @@ defineExpose({ clear: () => email.value = '' })
     <p class="col-span-full -mt-1 text-[13px] text-muted">
       {{ roleWords[role].title }}: {{ roleWords[role].does }}.
     </p>
-    <label
-      v-if="guest"
-      class="text-[13px] text-muted"
-    >To read this job
-      <FieldChoiceList
-        :value="jobId"
-        :choices="jobs?.jobs.map(job => ({ value: job.jobId, label: job.title })) ?? []"
-        class="w-full"
-        aria-label="To read this job"
-        @choose="jobId = $event"
-      /></label>
+    <template v-if="guest">
+      <label class="text-[13px] text-muted">Which job: name or place
+        <UInput
+          v-model="sought"
+          type="search"
+          maxlength="200"
+          class="w-full"
+        /></label>
+      <label class="col-span-2 text-[13px] text-muted max-sm:col-span-1">To read this job
+        <FieldChoiceList
+          :value="jobId"
+          :choices="jobs?.jobs.map(job => ({ value: job.jobId, label: job.title })) ?? []"
+          class="w-full"
+          aria-label="To read this job"
+          @choose="jobId = $event"
+        /></label>
+      <p
+        v-if="jobs && (!jobs.jobs.length || jobs.next)"
+        class="col-span-full -mt-1 text-[13px] text-muted"
+      >
+        {{ jobs.jobs.length ? `The ${jobs.jobs.length} changed last; type a name or place for others.` : 'No job answers to that.' }}
+      </p>
+    </template>
     <div
       v-if="plans"
       class="col-span-full flex flex-wrap items-center gap-3"

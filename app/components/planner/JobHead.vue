@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { formatPitch, formatPower } from '#core/units'
-import { plural, sentenceCase } from '#core/trade'
+import { listed, plural, sentenceCase } from '#core/trade'
 import { roleWords } from '#core/people'
 import { wordsOf } from '../../queue/entry'
 
@@ -14,6 +14,12 @@ const save = computed(() => ({
   'offline': { text: `No signal: ${plural(store.waiting, 'change')} kept ${queue.keeps ? 'on this device' : 'while this page is open'}`, class: 'text-amber-600' },
   'signed-out': { text: `Signed out.${store.waiting ? ` ${plural(store.waiting, 'change')} kept ${queue.keeps ? 'on this device' : 'only while this page is open'}` : ''}`, class: 'text-brick-600' },
 }[store.saveState]))
+/** More facts than these are not told by name. */
+const MOST_TOLD = 5
+const whatElse = computed(() => {
+  const what = store.meanwhile?.what ?? []
+  return listed(what.length > MOST_TOLD ? [...what.slice(0, MOST_TOLD), 'more'] : what)
+})
 const asideWords = (one: typeof store.aside[number]) => sentenceCase(wordsOf(one))
 const { index, choose } = useFaceChoice(computed(() => store.job))
 const face = computed(() => store.job?.faces[index.value])
@@ -133,7 +139,7 @@ const toWork = () => (document.querySelector<HTMLElement>('[role=application]') 
     data-testid="meanwhile"
   >
     <p>
-      <b>{{ store.meanwhile.onRoof ? 'Changed on the roof' : 'Changed elsewhere' }}</b> by {{ store.meanwhile.who }}: {{ store.meanwhile.what }}.
+      <b>{{ store.meanwhile.onRoof ? 'Changed on the roof' : 'Changed elsewhere' }}</b> by {{ listed(store.meanwhile.who) }}: {{ whatElse }}.
       <template v-if="store.meanwhile.theirs.length">
         You changed the same thing. Yours stands now; theirs is kept in the history.
       </template>

@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { roles, roleWords } from '#core/people'
 import { addInvitation, INVITATION_DAYS } from '../../db/invitations'
 import { findJob } from '../../db/jobs'
+import { worksUnder } from '../../db/people'
 import { sendMail } from '../../mail/mail'
 import { handOut } from '../../secrets/token'
 import { countTry } from '../../secrets/tries'
@@ -21,6 +22,8 @@ export default defineEventHandler(async (event) => {
   const { link, firmId, firmName, personName } = await inFirm(event, 'people', async ({ client, firmId, firmName, personId, personName }) => {
     await countTry(event, [['invite', personId]])
     if (invited.jobId && !await findJob(client, invited.jobId)) noSuchJob()
+    const known = await worksUnder(client, invited.email)
+    if (known) refuse(409, [{ path: 'email', sentence: `${known.name} works here already. Change what they are in the list of people.` }])
     const { token, hash } = handOut(firmId, id)
     await addInvitation(client, firmId, personId, id, hash, invited)
     return { link: `${siteOf(event)}/join#${token}`, firmId, firmName, personName }

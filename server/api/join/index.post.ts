@@ -3,7 +3,7 @@ import { z } from 'zod'
 import { passphraseProblem } from '#core/people'
 import { joinFirm, openAccount, passphraseHash } from '../../db/accounts'
 import { acceptInvitation } from '../../db/invitations'
-import { addPerson, nameFirm } from '../../db/people'
+import { addPerson, nameFirm, worksUnder } from '../../db/people'
 import { inTransaction } from '../../db/pool'
 
 const bodySchema = z.object({
@@ -28,6 +28,8 @@ export default defineEventHandler(async (event) => {
   }
   const hash = known ?? await hashPassword(body.passphrase)
   const personId = await atInvitation(token, email, async (client, { role, vouches, licence, jobId, invitedBy }) => {
+    // Of two invitations the second must not make an owner a yard hand.
+    if (await worksUnder(client, email)) refuse(409, [{ path: 'token', sentence: 'You work here already: sign in. What you are in the firm its owner changes.' }])
     await openAccount(client, email, hash)
     // A firm without anybody yet has no name of its own either.
     if (!invitedBy && body.firmName) await nameFirm(client, body.firmName)

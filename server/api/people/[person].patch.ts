@@ -22,7 +22,7 @@ export default defineEventHandler(async (event) => {
     const owns = (body.role ?? was.role) === 'owner' && !(body.left ?? was.leftAt !== null)
     if (was.role === 'owner' && !was.leftAt && !owns && !await otherOwners(client, personId)) refuse(409, [{ path: 'role', sentence: `${was.name} is the firm’s only owner. Make somebody else owner first.` }])
     if (was.role === 'guest' && body.role) refuse(409, [{ path: 'role', sentence: 'A guest reads one job. Invite them again as what they are to be.' }])
-    if (body.vouches && body.licence === '') refuse(400, [{ path: 'licence', sentence: 'Whoever vouches for figures has a licence: type its number, and where it is from.' }])
+    if ((body.vouches ?? was.vouches) && !(body.licence ?? was.licence)) refuse(400, [{ path: 'licence', sentence: 'Whoever vouches for figures has a licence: type its number, and where it is from.' }])
     await changePerson(client, personId, body)
     record(event, 'person-changed', { firmId, personId, by, to: JSON.stringify(body) })
     if (body.left) await endSessionsOf(client, personId)

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { catalogueSchema } from '#core/catalogue'
 import { setCurrency } from '../../db/catalogue'
+import { changedCatalogue } from '../../db/job-list'
 
 const bodySchema = z.object({ currency: catalogueSchema.shape.currency })
 
@@ -8,6 +9,9 @@ const bodySchema = z.object({ currency: catalogueSchema.shape.currency })
 export default defineEventHandler(async (event) => {
   await requireCookie(event)
   const { currency } = await readChecked(event, bodySchema)
-  await inFirm(event, 'shelf', ({ client }) => setCurrency(client, currency))
+  await inFirm(event, 'shelf', async ({ client }) => {
+    await setCurrency(client, currency)
+    await changedCatalogue(client)
+  })
   return { currency }
 })

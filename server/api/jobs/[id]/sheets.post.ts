@@ -19,7 +19,7 @@ const changed = (): never => refuse(409, [{ path: 'version', sentence: 'The job 
 export default defineEventHandler(async (event) => {
   await requireCookie(event)
   const { id, version, note, reason } = await readChecked(event, bodySchema)
-  const opened = await openedJob(event, async ({ client, jobId }) => ({ issued: await revisionOf(client, jobId, id), vouched: await vouchedLines(client, jobId) }), 'issue')
+  const opened = await openedJob(event, async ({ client, jobId }, stored) => ({ issued: await revisionOf(client, jobId, id), vouched: await vouchedLines(client, stored) }), 'issue')
   setResponseStatus(event, 201)
   if (opened.issued !== null) return { revision: opened.issued }
   if (opened.version !== version) changed()

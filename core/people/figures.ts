@@ -1,0 +1,46 @@
+import { isEqual } from 'es-toolkit'
+import { type ArrayRules, arrayWords, type Edit, type Job, loadsWords } from '../job'
+
+/** A figure that somebody with a licence stands for: the fact it is, what it is called, and its value. */
+export interface Figure { fact: string, words: string, value: unknown }
+
+const ofArray = ['heldUpN', 'heldDownN', 'heldSlopeN', 'allowedSpanMm', 'allowedOverhangMm'] as const
+
+const arrayFigures = (faceId: string, values: Partial<ArrayRules>): Figure[] =>
+  ofArray.filter(key => key in values).map(key => ({ fact: `face ${faceId}/array/${key}`, words: arrayWords[key], value: values[key] }))
+
+/** Whose work the structure rests on, and an engineer's own pressures, in the rules or before there are any. */
+function loadFigures({ engineer, rules, place }: Partial<Job['loads']>): Figure[] {
+  const typed = rules && 'wind' in rules && rules.wind.kind === 'typed' ? rules.wind : place?.typed
+  return [
+    ...engineer ? [{ fact: 'loads/engineer', words: loadsWords.engineer, value: engineer.name }] : [],
+    ...typed ? [{ fact: 'loads/typed', words: 'an engineer’s wind pressures', value: typed }] : [],
+  ]
+}
+
+const stands = ({ value }: Figure): boolean => value !== null && value !== ''
+
+/** The figures that an edit types. A face that comes whole, as by undo, brings those it has and types none. */
+export const figuresIn = (edit: Edit): Figure[] => (edit.type === 'batch' ? edit.edits : [edit]).flatMap((one) => {
+  switch (one.type) {
+    case 'set-array': return arrayFigures(one.faceId, one.values)
+    case 'set-loads': return loadFigures(one.values)
+    default: return []
+  }
+})
+
+const everyFigure = (job: Job): Figure[] => [
+  ...job.faces.flatMap(face => arrayFigures(face.id, face.array).map(figure => job.faces.length > 1 ? { ...figure, words: `${figure.words} (${face.name})` } : figure)),
+  ...loadFigures(job.loads),
+]
+
+/** The figures that stand in a job. */
+export const figuresOf = (job: Job): Figure[] => everyFigure(job).filter(stands)
+
+export const sameFigure = (a: Figure, b: Pick<Figure, 'value'> | undefined): boolean => isEqual(a.value, b?.value)
+
+/** Whether an edit types a figure anew, or takes one away. */
+export function typesFigure(edit: Edit, job: Job): boolean {
+  const now = new Map(everyFigure(job).map(figure => [figure.fact, figure]))
+  return figuresIn(edit).some(figure => !sameFigure(figure, now.get(figure.fact)))
+}
