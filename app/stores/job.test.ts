@@ -208,6 +208,9 @@ describe('what is on the way', () => {
   })
   it('goes on top of more than can be told one by one, and nothing of theirs is taken back by undo', async () => {
     const store = await opened()
+    const named = (name: string): Edit => ({ type: 'set-face', faceId: 'main', values: { name } })
+    const before = store.job!.faces[0]!.name
+    store.commit(named('Mine'))
     store.commit(pitch(31))
     await settled(store, 'saved')
     office.most = 3
@@ -217,7 +220,13 @@ describe('what is on the way', () => {
     await settled(store, 'saved')
     await vi.waitFor(() => expect([pitchOf(store.job), store.job!.title, store.job!.place]).toEqual([45, 'Theirs 6', 'Here']))
     expect(store.meanwhile).toMatchObject({ who: ['others'], what: ['very many things'] })
-    await vi.waitFor(() => expect(store.canUndo).toBe(true))
+    // The office says what of ours can be taken back: what they have not touched, from before, too.
+    await vi.waitFor(() => {
+      expect([store.undo().ok, store.undo().ok]).toEqual([true, true])
+      expect([store.job!.place, store.job!.faces[0]!.name]).toEqual([threeRowsOfSix().place, before])
+    })
+    for (const _ of [1, 2]) store.redo()
+    await settled(store, 'saved')
     for (let n = 7; n <= 12; n++) theirs(n)
     store.commit(pitch(33))
     await settled(store, 'saved')

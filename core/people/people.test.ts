@@ -2,7 +2,7 @@ import { isEqual } from 'es-toolkit'
 import { describe, expect, it } from 'vitest'
 import { threeRowsOfSix } from '../../tests/fixtures/jobs'
 import { seeded } from '../../tests/fixtures/random'
-import { applyEdit, collide, type Edit, editKinds, touches } from '../job'
+import { applyEdit, collide, type Edit, editKinds, noPlaceLoads, touches } from '../job'
 import { editRefusal, figuresOf, isFieldChange, may, needOf, refusalOf, type Right, roles } from './index'
 
 describe('rights', () => {
@@ -39,6 +39,8 @@ describe('rights', () => {
     const planner = { role: 'planner' as const, vouches: false }
     const none = threeRowsOfSix()
     expect(editRefusal(rules({}), none, planner)).toContain('vouches')
+    expect(editRefusal({ type: 'set-loads', values: { place: { ...noPlaceLoads, typed: wind } } }, none, planner)).toContain('vouches')
+    expect(editRefusal({ type: 'set-loads', values: { place: { ...noPlaceLoads, groundPa: 1200 } } }, none, planner)).toBeNull()
     const job = applyEdit(none, rules({}))
     expect(figuresOf(job)).toMatchObject([{ fact: 'loads/typed', value: wind }])
     expect(editRefusal(rules({ groundPa: 1500 }), job, planner)).toBeNull()

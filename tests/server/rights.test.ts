@@ -2,6 +2,7 @@ import './globals'
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { DEMO_FIRM_ID } from '../../db/demo/ids'
+import { threeRowsOfSix } from '../fixtures/jobs'
 import type { Edit } from '../../core/job'
 import type { Role } from '../../core/people'
 import { addressOf, asKeeper, bodyFor, type Caller, demoPerson, freshJob, Office, openRoutes, openSession, otherFirm, routes } from './office'
@@ -139,21 +140,25 @@ describe('edits by right', () => {
     // By name, licence and date, on every sheet; for each figure whoever typed it last.
     const planner = await demoPerson('planner')
     await refusedBy(jobId, planner, setArray({ allowedSpanMm: 2300 }))
-    await office.ask('post', `/api/jobs/${jobId}/sheets`, { as: planner, body: { id: randomUUID(), version: 4, note: '', reason: 'To see who vouches' } })
-    const [{ sheet }] = await asKeeper<{ sheet: { cautions: string[] } }>(DEMO_FIRM_ID, 'select sheet from issued_sheets where job_id = $1', [jobId]) as [{ sheet: { cautions: string[] } }]
+    const cautionsOf = async (jobId: string, version: number) => {
+      await office.ask('post', `/api/jobs/${jobId}/sheets`, { as: planner, body: { id: randomUUID(), version, note: '', reason: 'To see who vouches' } })
+      const [last] = await asKeeper<{ sheet: { cautions: string[] } }>(DEMO_FIRM_ID, 'select sheet from issued_sheets where job_id = $1 order by revision desc limit 1', [jobId])
+      return last!.sheet.cautions.filter(line => line.includes('vouches'))
+    }
     const today = new Date().toISOString().slice(0, 10)
-    expect(sheet.cautions.filter(line => line.includes('vouches'))).toEqual(['what a fixing holds', 'the allowed span', 'the engineer'].map(what => `Perrin Oakum vouches for ${what}: licence Structural, Saltmarsh board 4471, ${today}.`))
+    expect(await cautionsOf(jobId, 4)).toEqual(['what a fixing holds', 'the allowed span', 'the engineer'].map(what => `Perrin Oakum vouches for ${what}: licence Structural, Saltmarsh board 4471, ${today}.`))
     // A copy has the figures, and nobody who typed them there.
     const copy = randomUUID()
     await office.ask('post', `/api/jobs/${jobId}/copy`, { as: planner, body: { id: copy } })
-    await office.ask('post', `/api/jobs/${copy}/sheets`, { as: planner, body: { id: randomUUID(), version: 0, note: '', reason: 'To see who vouches' } })
-    const [{ sheet: copied }] = await asKeeper<{ sheet: { cautions: string[] } }>(DEMO_FIRM_ID, 'select sheet from issued_sheets where job_id = $1', [copy]) as [{ sheet: { cautions: string[] } }]
-    expect(copied.cautions.filter(line => line.includes('vouches'))).toEqual(['what a fixing holds', 'the allowed span', 'the engineer'].map(what => `Nobody vouches for ${what} as it stands. Whoever may takes it off and types it anew.`))
+    expect(await cautionsOf(copy, 0)).toEqual(['what a fixing holds', 'the allowed span', 'the engineer'].map(what => `Nobody vouches for ${what} as it stands. Whoever may takes it off and types it anew.`))
+    // A face that comes back with another figure brings nobody's word for it.
+    const [main] = threeRowsOfSix().faces
+    const face = (id: string, allowedSpanMm: number | null): Edit => ({ type: 'add-face', at: 0, face: { ...main!, id, array: { ...main!.array, allowedSpanMm } } })
+    expect(await refusedBy(jobId, await demoPerson('owner'), { type: 'batch', edits: [face('other', null), { type: 'remove-face', faceId: 'main' }, face('main', 2600), { type: 'remove-face', faceId: 'other' }] } as Edit)).toBe('')
+    expect(await cautionsOf(jobId, 5)).toEqual(['Nobody vouches for the allowed span as it stands. Whoever may takes it off and types it anew.', `Perrin Oakum vouches for the engineer: licence Structural, Saltmarsh board 4471, ${today}.`])
     // What is taken off has nobody to vouch for it.
     await refusedBy(jobId, planner, setArray({ allowedSpanMm: null }))
-    await office.ask('post', `/api/jobs/${jobId}/sheets`, { as: planner, body: { id: randomUUID(), version: 5, note: '', reason: 'To see who vouches' } })
-    const sheets = await asKeeper<{ sheet: { cautions: string[] } }>(DEMO_FIRM_ID, 'select sheet from issued_sheets where job_id = $1 order by revision desc limit 1', [jobId])
-    expect(sheets[0]!.sheet.cautions.filter(line => line.includes('span'))).toEqual([])
+    expect((await cautionsOf(jobId, 6)).filter(line => line.includes('span'))).toEqual([])
   })
   it('what a lead sends that can’t be made is refused with its reason, and nothing breaks', async () => {
     const [jobId, lead] = [await freshJob(), await demoPerson('lead')]

@@ -45,6 +45,7 @@ defineExpose({ clear: () => email.value = '' })
       /></label>
     <UButton
       type="submit"
+      class="max-sm:order-last max-sm:justify-center"
       label="Invite"
       icon="i-lucide-mail-plus"
       :loading="busy"
