@@ -152,7 +152,9 @@ export const useJobStore = defineStore('job', () => {
 
   async function reread(jobId: string) {
     const { job: freshJob, version, stacks } = await $fetch<{ job: Job, version: number, stacks: UndoStacks }>(`/api/jobs/${jobId}`, { query: { shelf: shelf?.state } })
-    if (base.value?.jobId === jobId) base.value = { ...base.value, job: freshJob, version, stacks }
+    const at = base.value
+    // What went in meanwhile is not in an answer of before.
+    if (at?.jobId === jobId && version >= at.version) base.value = { ...at, job: freshJob, version, stacks }
   }
 
   function tellMeanwhile(entries: RemoteEntry[], ours: Edit[]) {
