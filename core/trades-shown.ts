@@ -2,14 +2,15 @@ import { coveringShown } from './coverings/shown'
 import { fixingsShown } from './fixings/shown'
 import { keepClearShown } from './keepclear/shown'
 import { loadsShown } from './loads/shown'
+import type { OpeningsLayout } from './openings'
+import { openingsShown } from './openings/shown'
 import { railsShown } from './rails/shown'
 import { rowsShown } from './rows/shown'
 import { sticksShown } from './sticks/shown'
-import type { StrengthLayout } from './strength'
 import { strengthShown } from './strength/shown'
 import { supportsShown } from './supports/shown'
 import { surveyShown } from './survey/shown'
 import type { FaceShown } from './trade'
 
 /** What of every trade is drawn, taken hold of and worked out before eyes, in the order of work. `core/trades.ts` says the rest. */
-export const shownTrades: FaceShown<StrengthLayout>[] = [surveyShown, supportsShown, coveringShown, keepClearShown, rowsShown, loadsShown, railsShown, fixingsShown, sticksShown, strengthShown]
+export const shownTrades: FaceShown<OpeningsLayout>[] = [surveyShown, supportsShown, coveringShown, keepClearShown, rowsShown, loadsShown, railsShown, fixingsShown, sticksShown, strengthShown, openingsShown]

@@ -2,18 +2,19 @@ import { covering } from './coverings'
 import { fixings, type FixingsAsk, fixingsOfJob } from './fixings'
 import { keepClearOfJob, keepClearOnFace, type RoofClear } from './keepclear'
 import { loads, loadsOfJob } from './loads'
+import { openings, type OpeningsLayout, openingsOfJob } from './openings'
 import { rails } from './rails'
 import { type RoofRowsAsk, rows, rowsOfRoof } from './rows'
 import { site } from './site'
 import { sticks, sticksOfJob } from './sticks'
-import { strength, type StrengthLayout, strengthOfJob } from './strength'
+import { strength, strengthOfJob } from './strength'
 import { supports } from './supports'
 import { survey } from './survey'
 import type { FaceSays, FindingAsk, JobAsk, JobSays } from './trade'
 import { wiring, wiringOfJob } from './wiring'
 
 /** A face with everything laid out on it. */
-export type FaceLayout = StrengthLayout
+export type FaceLayout = OpeningsLayout
 export type FaceAsk = FindingAsk<FaceLayout> & Pick<FixingsAsk, 'places'>
 export type WholeAsk = RoofRowsAsk & JobAsk<FaceLayout> & { roof: RoofClear }
 
@@ -33,5 +34,6 @@ export const trades: Trade[] = [
   { id: 'fixings', face: fixings, job: fixingsOfJob },
   { id: 'sticks', face: sticks, job: sticksOfJob },
   { id: 'strength', face: strength, job: strengthOfJob },
+  { id: 'openings', face: openings, job: openingsOfJob },
   { id: 'wiring', face: wiring, job: wiringOfJob },
 ]

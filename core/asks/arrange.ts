@@ -1,8 +1,7 @@
 import { type Catalogue, chooseParts } from '../catalogue'
 import { bounds, intersect, type Interval, spanOf, unite } from '../geometry'
 import { applyEdit, type ArrayRules, type Edit, type Face, faceOf, type Job, type Orientation, orientations, type PlainEdit, plainRow, type RowRule } from '../job'
-import { wayOf } from '../rails'
-import { breakpoints, modulesThatFit, mostModules, moduleSize, type PlacedRow, type RowGaps, type RowKind, stripAt } from '../rows'
+import { breakpoints, heightsByLines, modulesThatFit, mostModules, moduleSize, type PlacedRow, type RowGaps, type RowKind, stripAt } from '../rows'
 import { type FacePlan, planFace, roofClearOf } from '../plan'
 
 /** What an arrangement of rows is best at. */
@@ -41,9 +40,6 @@ export type Progress = (share: number) => void
 /** Arrangements with fewer fixings a module count only when they hold at least this share of the most. */
 const WORTH_SHARE = 0.85
 
-/** Rows keep this far inside the heights that supports and covering allow, so that a rail never hangs on rounding, mm. */
-const INSIDE_MM = 0.25
-
 /** What one try is made of: rows from the eave up with what each holds. */
 interface Try { rows: { kind: RowKind, bottomMm: number, count: number | null, rule: RowRule | null }[], columns: ArrayRules['columns'] }
 
@@ -68,7 +64,7 @@ export function arrangeFace({ job, catalogue, faceId, wanted }: ArrangeQuestion,
     rule: face.array.rows[row.index] ?? null,
   }))
   const bands = locked.map(row => ({ fromMm: row.bottomMm, toMm: row.topMm }))
-  const heights = (kind: RowKind) => heightsFor(kind, base, face)
+  const heights: (kind: RowKind) => Interval[] | null = heightsByLines(parts, face.array, { covering: base.railLines, supports: base.supports.railLines }, base.shape.up)
   const evaluate = (one: Try, aim: Aim, claim: string) => arrangementOf(one, aim, claim, { job, catalogue, face, clear })
 
   progress(0.05)
@@ -133,19 +129,6 @@ const countOf = (one: Try): number => one.rows.reduce((sum, row) => sum + (row.c
 
 /** The one of a list that holds most, as a list; empty when there is none. */
 const bestOf = (tries: Try[]): Try[] => tries.length ? [tries.reduce((best, next) => countOf(next) > countOf(best) ? next : best)] : []
-
-/** Heights at which both rails of a row find a place that supports and covering allow; null where any height will do. */
-function heightsFor(kind: RowKind, base: FacePlan, face: Face): Interval[] | null {
-  const limits = [face.covering.kind === 'coursed-shingle' ? base.railLines : null, base.supports.railLines].filter(one => one !== null)
-  if (!limits.length || wayOf(face.array, base.parts) === 'up') return null
-  const { clampZones } = base.parts.module
-  const zone = base.parts.rail.frame ? { fromMm: 0, toMm: 0 } : kind.orientation === 'upright' ? clampZones.longEdge : clampZones.shortEdge
-  const zones = [zone, { fromMm: kind.heightMm - zone.toMm, toMm: kind.heightMm - zone.fromMm }]
-  const sets = limits.flatMap(limit => zones.map(one => limit.map(height => ({ fromMm: height.fromMm - one.toMm + INSIDE_MM, toMm: height.toMm - one.fromMm - INSIDE_MM }))))
-  const all = sets.reduce<Interval[] | null>((kept, set) => kept ? both(kept, set) : unite(set), null)!
-  // A covering finer than the clamp zone allows every height: no limit at all.
-  return all.length === 1 && all[0]!.toMm - all[0]!.fromMm > spanOf(base.shape.up) ? null : all
-}
 
 const both = (a: Interval[], b: Interval[]): Interval[] => unite(intersect(a, b))
 

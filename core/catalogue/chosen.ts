@@ -1,4 +1,4 @@
-import type { Catalogue, ClampSet, Module, Mount, Rail } from './schema'
+import type { Catalogue, ClampSet, Closure, CoveringKind, Module, Mount, Rail } from './schema'
 
 /** The parts that one array is built from. */
 export interface ChosenParts { module: Module, rail: Rail, mount: Mount, clamps: ClampSet }
@@ -40,3 +40,9 @@ export const unknownParts = (catalogue: Catalogue, ids: PartIds & { supplyIds: s
 
 /** What may be chosen for new work. */
 export const offered = <T extends { retired: boolean }>(items: T[]): T[] => items.filter(item => !item.retired)
+
+/** The way by which a mount goes through a covering: the one named, else its usual one; null where nobody has said any. */
+export const closureFor = ({ closures }: Pick<Mount, 'closures'>, covering: CoveringKind, id: string | null): Closure | null => {
+  const own = closures.filter(one => one.coverings.includes(covering))
+  return own.find(one => one.id === id) ?? own[0] ?? null
+}

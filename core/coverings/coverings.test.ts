@@ -43,9 +43,10 @@ describe.each(coveringKinds)('%s', (kind) => {
   })
 })
 
-it('limits rail heights on shingle only', () => {
-  expect(allowedRailLines(usualCovering('coursed-shingle', false), face, { halfFootprintMm: 30, hook: null }, 'across').length).toBeGreaterThan(10)
-  expect(allowedRailLines(usualCovering('slate', false), face, { halfFootprintMm: 30, hook: null }, 'across')).toEqual([{ fromMm: 0, toMm: 4000 }])
+it('limits rail heights on shingle alone where nobody has said how a mount goes through', () => {
+  const foot = { mount: { halfFootprintMm: 30, hook: null }, closure: null }
+  expect(allowedRailLines(usualCovering('coursed-shingle', false), face, [foot], 'across').length).toBeGreaterThan(10)
+  expect(allowedRailLines(usualCovering('slate', false), face, [foot], 'across')).toEqual([{ fromMm: 0, toMm: 4000 }])
 })
 it('refuses a slate whose lap leaves nothing of it', () => {
   const read = coveringSchema.safeParse({ ...usualCovering('slate', false), lengthMm: 250, lapMm: 180 })

@@ -28,14 +28,27 @@ export function coursesOf(covering: Covering): { gaugeMm: number, firstMm: numbe
 /** The units along a course: their cover width, where the first begins, and whether every other course is half a unit over. */
 export interface Columns { widthMm: number, firstMm: number, brokenBond: boolean }
 
-/** The columns of a covering; null for shingles and bare battens, which are not laid to any. */
+/** The columns of a covering; null for shingles whose courses run through and for bare battens, which are not laid to any. */
 export function columnsOf(covering: Covering): Columns | null {
   switch (covering.kind) {
-    case 'coursed-shingle':
+    case 'coursed-shingle': return covering.tabMm === null ? null : { widthMm: covering.tabMm, firstMm: covering.firstColumnMm, brokenBond: true }
     case 'felt-and-battens': return null
     case 'slate':
     case 'plain-tile': return { widthMm: covering.coverWidthMm, firstMm: covering.firstColumnMm, brokenBond: true }
     default: return { widthMm: covering.coverWidthMm, firstMm: covering.firstColumnMm, brokenBond: false }
+  }
+}
+
+/** Length of one whole unit up the slope, mm; null for what has none or nobody measures. */
+export const lengthOf = (covering: Covering): number | null => 'lengthMm' in covering ? covering.lengthMm : null
+
+/** How far a unit reaches over the one below it, or over the next but one where they lie double, mm. */
+export function headLapMm(covering: Covering): number | null {
+  switch (covering.kind) {
+    case 'interlocking-tile': return covering.lengthMm - covering.gaugeMm
+    case 'plain-tile': return covering.lengthMm - 2 * covering.gaugeMm
+    case 'slate': return covering.lapMm
+    default: return null
   }
 }
 

@@ -1,4 +1,5 @@
 import { type DraftFinding, type FaceSays, type FindingAsk, noCures } from '../trade'
+import { gaugeApart, gaugeOnce, lapShort, pitchLow } from './findings'
 import type { CoveringLayout } from './layout'
 import { coveringShown } from './shown'
 
@@ -13,5 +14,5 @@ const notSetOut = ({ face }: FindingAsk<CoveringLayout>): DraftFinding[] => face
 /** What lies on the roof. */
 export const covering = {
   ...coveringShown,
-  findings: { 'in-roof': notSetOut },
+  findings: { 'in-roof': notSetOut, 'gauge-apart': gaugeApart, 'lap-short': lapShort, 'pitch-low': pitchLow, 'gauge-once': gaugeOnce },
 } satisfies FaceSays<CoveringLayout>

@@ -1,7 +1,8 @@
 import { goesOn, goesWith, mismatches, offered, supportNames } from '../catalogue'
-import { forbiddenStrips } from '../coverings'
+import { coursesDiffer, coursesOf, footOf, forbiddenStrips } from '../coverings'
 import type { PlainEdit } from '../job'
 import { endNames, railNumbers } from '../rails'
+import { gapBelow } from '../rows'
 import type { PlacesForRail } from '../supports'
 import { type Cure, type DraftFinding, type FindingAsk, sentenceCase, writer } from '../trade'
 import { length } from '../units'
@@ -73,12 +74,12 @@ function describe(ask: FixingsAsk, shortfall: Shortfall, railIds: string[]): Pic
 
 /** Whether the covering takes places away from any of these rails. */
 const forbids = ({ face, plan }: FixingsAsk, railIds: string[]): boolean =>
-  plan.rails.some(rail => railIds.includes(rail.id) && forbiddenStrips(face.covering, face.outline, plan.parts.mount, rail).length > 0)
+  plan.rails.some(rail => railIds.includes(rail.id) && forbiddenStrips(face.covering, face.outline, footOf(face, plan.parts.mount), rail).length > 0)
 
 function curesFor(ask: FixingsAsk, shortfall: Shortfall, railIds: string[]): Cure[] {
   // Moving along the eave and shorter rows do nothing for the ends and spans of rails up the slope.
   if (ask.plan.rails[0]?.way === 'up') return strongerRails(ask, shortfall)
-  return [...(shortfall.kind === 'no-support' ? longerHooks(ask) : []), ...shifts(ask, shortfall), ...strongerRails(ask, shortfall), ...shorterRows(ask, shortfall, railIds)]
+  return [...(shortfall.kind === 'no-support' ? longerHooks(ask) : []), ...shifts(ask, shortfall), ...rowShifts(ask, shortfall, railIds), ...rowRaises(ask, railIds), ...strongerRails(ask, shortfall), ...shorterRows(ask, shortfall, railIds)]
 }
 
 /** The least shift of the whole array after which no rail has this trouble and none has a new one; null when there is none. */
@@ -96,6 +97,40 @@ function shifts(ask: FixingsAsk, shortfall: Shortfall): Cure[] {
   const shiftMm = shiftWithout(plan, ask.places, shortfall)
   if (!shiftMm) return []
   return [{ label: `Shift the array ${wayOf(ask, shiftMm)}`, edit: { type: 'set-array', faceId: face.id, values: { shiftMm: plan.shiftMm + shiftMm } } }]
+}
+
+/** Steps in which a row is tried along its strip, mm. */
+const ROW_STEP_MM = 20
+
+/** The least shift of the one row that has the trouble after which its rails can all be fixed; none where several have it. */
+function rowShifts(ask: FixingsAsk, shortfall: Shortfall, railIds: string[]): Cure[] {
+  const { face, plan, places } = ask
+  const rows = [...new Set(railIds.map(id => plan.rails.find(rail => rail.id === id)!.row))].map(index => plan.rows.rows[index]!)
+  const [row] = rows
+  if (!row || rows.length > 1 || shortfall.kind === 'span' || row.heldModules || row.blocks.some(block => !block.free)) return []
+  const leftMm = Math.max(...row.blocks.map(block => block.free!.fromMm - block.leftMm))
+  const rightMm = Math.min(...row.blocks.map(block => block.free!.toMm - block.rightMm))
+  const rails = plan.rails.filter(rail => rail.row === row.index && rail.way === 'across')
+  const tries = Array.from({ length: Math.max(0, Math.floor((rightMm - leftMm) / ROW_STEP_MM) + 1) }, (_, i) => leftMm + i * ROW_STEP_MM).sort((a, b) => Math.abs(a) - Math.abs(b))
+  const shiftMm = tries.find(mm => Math.abs(mm) > 1 && fixMoved(rails, mm, places, plan.limits, 'soft-stagger').rails.every(rail => !rail.shortfalls.length))
+  if (shiftMm === undefined) return []
+  return [{ label: `Move row ${row.index + 1} ${wayOf(ask, shiftMm)}`, edit: { type: 'set-row', faceId: face.id, row: row.index, values: { shiftMm: (face.array.rows[row.index]?.shiftMm ?? 0) + shiftMm } } }]
+}
+
+/** The least by which the one row that has the trouble can be raised so that its rails come into courses that let mounts through elsewhere. */
+function rowRaises(ask: FixingsAsk, railIds: string[]): Cure[] {
+  const { face, plan } = ask
+  const rows = new Set(railIds.map(id => plan.rails.find(rail => rail.id === id)!.row))
+  const [index] = rows
+  const gaugeMm = coursesOf(face.covering)?.gaugeMm ?? 0
+  if (index === undefined || rows.size > 1 || !coursesDiffer(face.covering, footOf(face, plan.parts.mount))) return []
+  for (let byMm = ROW_STEP_MM; byMm <= gaugeMm; byMm += ROW_STEP_MM) {
+    const edit: PlainEdit = { type: 'set-row', faceId: face.id, row: index, values: { gapBelowMm: gapBelow(plan.rows, index) + byMm } }
+    const raised = ask.tried(edit)
+    if (!raised.rows.rows.every(row => row.fits)) return []
+    if (raised.modules >= plan.modules && raised.rails.every(rail => rail.onCourse && rail.onSupport) && raised.fixings.rails.every(rail => !rail.shortfalls.length)) return [{ label: `Raise row ${index + 1} by ${writer(ask)(byMm)}, into other courses`, edit }]
+  }
+  return []
 }
 
 /** Rails of the catalogue whose own limits reach, with mount and clamps that go with them. */

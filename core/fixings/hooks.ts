@@ -1,10 +1,13 @@
 import { goesOn, goesWith, offered } from '../catalogue'
-import { besidePanMm } from '../coverings'
+import { besideWindowMm, footOf } from '../coverings'
 import { shapeOf } from '../roof'
 import { type Cure, type FindingAsk, writer } from '../trade'
 import type { FixingsLayout } from './layout'
 
 type HooksAsk = FindingAsk<FixingsLayout>
+
+/** Interlocking tiles lie in straight columns: every course is as the others along the eave. */
+const ANY_COURSE = 2
 
 /** Rafters on the face with how far each stands from where the hook's arm can leave a tile, mm; null where no hook goes through such tiles. */
 function reaches({ face, plan }: HooksAsk): { number: number, column: number, missMm: number }[] | null {
@@ -14,7 +17,7 @@ function reaches({ face, plan }: HooksAsk): { number: number, column: number, mi
   return plan.supports.rafters.filter(one => one.centreMm > along.fromMm && one.centreMm < along.toMm).map(({ number, centreMm }) => ({
     number,
     column: Math.max(1, Math.round((centreMm - covering.firstColumnMm) / covering.coverWidthMm) + 1),
-    missMm: besidePanMm(covering, plan.parts.mount.hook!, centreMm),
+    missMm: besideWindowMm(covering, footOf(face, plan.parts.mount), ANY_COURSE, centreMm),
   }))
 }
 
@@ -39,6 +42,6 @@ export function longerHooks(ask: HooksAsk): Cure[] {
   const ground = { covering: covering.kind, support: face.supports.kind }
   const xs = plan.supports.rafters.filter(one => missed.some(other => other.number === one.number)).map(one => one.centreMm)
   return offered(catalogue.mounts).filter(mount => mount.id !== plan.parts.mount.id && goesOn(mount, ground) && goesWith(catalogue, plan.parts.rail.id, mount.id))
-    .filter(mount => covering.kind !== 'interlocking-tile' || !mount.hook || xs.every(x => besidePanMm(covering, mount.hook!, x) === 0))
+    .filter(mount => covering.kind !== 'interlocking-tile' || xs.every(x => besideWindowMm(covering, footOf(face, mount, null), ANY_COURSE, x) === 0))
     .map(mount => ({ label: `Use ${mount.name}`, edit: { type: 'set-array', faceId: face.id, values: { mountId: mount.id } } }))
 }

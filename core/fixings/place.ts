@@ -4,6 +4,7 @@ import { placesOutside, type PlacesForRail, type SupportState } from '../support
 import { count, length } from '../units'
 import type { Working } from '../working'
 import { candidatesOf, evenWays } from './candidates'
+import { doubledEnds } from './doubled'
 import { type Shortfall, shortfalls } from './fewest'
 import type { RailJudge } from './judge'
 import { choosePattern, type PatternResult } from './patterns'
@@ -98,15 +99,17 @@ export function fixingProblem(rails: RailPlan[], places: PlacesForRail, limits: 
 /**
  * Fixes every rail of an array: the fewest fixings whose spans and overhangs keep the local rules, chosen over
  * all rails together by the pattern asked for, and pass the whole-rail check where there is one.
+ * @param doubled every rail's ends are held by two fixings each, whatever the fewest are
  */
-export function placeFixings(rails: RailPlan[], problem: FixingProblem, limits: RailLimits, wanted: FixingPattern): FixingsPlan {
+export function placeFixings(rails: RailPlan[], problem: FixingProblem, limits: RailLimits, wanted: FixingPattern, doubled = false): FixingsPlan {
   const { rails: problems } = problem
   const asked = chosenBy(problem, limits, wanted)
   const chosen = asked ?? chosenBy(problem, limits, 'soft-stagger')!
+  const picks = chosen.picks.map((own, r) => doubled ? doubledEnds(own, problems[r]!.candidates) : own)
   return {
-    rails: rails.map((rail, r) => railFixings(rail, problems[r]!, chosen.picks[r]!, chosen.proved[r]!, limits)),
-    total: chosen.total, pattern: asked ? wanted : 'soft-stagger',
-    membersUsed: chosen.members, fewestProved: chosen.proved.every(Boolean), spreadProved: chosen.spreadProved,
+    rails: rails.map((rail, r) => railFixings(rail, problems[r]!, picks[r]!, chosen.proved[r]!, limits, picks[r]!.length - chosen.picks[r]!.length)),
+    total: picks.reduce((sum, own) => sum + own.length, 0), pattern: asked ? wanted : 'soft-stagger',
+    membersUsed: doubled ? new Set(picks.flatMap((own, r) => own.map(i => problems[r]!.candidates[i]!.member))).size : chosen.members, fewestProved: chosen.proved.every(Boolean), spreadProved: chosen.spreadProved,
   }
 }
 
@@ -114,7 +117,7 @@ export function placeFixings(rails: RailPlan[], problem: FixingProblem, limits: 
 export const patternTotals = (problem: FixingProblem, limits: RailLimits): PatternTotals =>
   Object.fromEntries(fixingPatterns.map(pattern => [pattern, chosenBy(problem, limits, pattern)?.total ?? null])) as PatternTotals
 
-function railFixings(rail: RailPlan, { candidates, reach, judge }: RailProblem, picks: number[], fewestProved: boolean, limits: RailLimits): RailFixings {
+function railFixings(rail: RailPlan, { candidates, reach, judge }: RailProblem, picks: number[], fewestProved: boolean, limits: RailLimits, added = 0): RailFixings {
   const times = new Map<string, number>()
   const fixings = picks.map((i): Fixing => {
     const { atMm, member, state, chance, timber } = candidates[i]!
@@ -132,7 +135,7 @@ function railFixings(rail: RailPlan, { candidates, reach, judge }: RailProblem, 
     shortfalls: missing, fewestProved, worst: judge && fixings.length ? judge.worst(fixings.map(fixing => fixing.atMm)) : null,
     working: {
       what: `Fixings of rail ${rail.number}`,
-      formula: 'fewest k with x₁ − L ≤ o, xᵢ₊₁ − xᵢ ≤ s, R − xₖ ≤ o',
+      formula: `fewest k with x₁ − L ≤ o, xᵢ₊₁ − xᵢ ≤ s, R − xₖ ≤ o${added ? `, and ${added} to double its ends` : ''}`,
       values: [
         { symbol: 'L', what: 'where its modules begin', value: length(reach.fromMm) },
         { symbol: 'R', what: 'where they end', value: length(reach.toMm) },

@@ -37,36 +37,6 @@ export const fixings = {
     'rafters-guessed': guessed, 'strip-empty': emptyStrip, 'thin-sheathing': thinSheathing, 'pilot': pilotOff,
   },
   marks: { fixings: fixingSteps },
-  parts: {
-    mount: ({ plan: { fixings: { total }, parts: { mount } } }) => [{
-      kind: 'mount', item: {
-        shelf: 'mounts',
-        id: mount.id,
-      }, name: mount.name, maker: mount.maker, stage: 'fixings', amount: total, massKg: mount.massKg, price: mount.price, rule: 'One at each fixing',
-    }],
-    screw: ({ plan: { fixings: { total }, parts: { mount } } }) => [{
-      kind: 'screw', item: {
-        shelf: 'mounts',
-        id: mount.id,
-      }, name: mount.screw.name, maker: mount.maker, stage: 'fixings', amount: total * mount.screw.perMount, massKg: 'by shelf', price: 'by shelf', rule: `${mount.screw.perMount} a fixing`,
-    }],
-    flashing: ({ plan: { fixings: { total }, parts: { mount } } }) => mount.flashed
-      ? [{
-          kind: 'flashing',
-          item: { shelf: 'mounts', id: mount.id },
-          name: `Flashing for ${mount.name}`,
-          maker: '',
-          stage: 'fixings',
-          amount: total,
-          massKg: 'by shelf',
-          price: 'by shelf',
-          rule: 'One a flashed fixing',
-        }]
-      : [],
-    sealant: ({ plan: { fixings: { total }, parts: { mount } } }) => [{
-      kind: 'sealant', item: null, name: 'Roof sealant', maker: '', stage: 'fixings', amount: total * mount.sealantMl, massKg: 'by shelf', price: 'by shelf', rule: `${mount.sealantMl} ml a fixing, whole cartridges over the job`,
-    }],
-  },
 } satisfies FaceSays<FixingsLayout, FixingsAsk>
 
 export const fixingsOfJob = {
@@ -74,9 +44,7 @@ export const fixingsOfJob = {
   tools: ({ job, faces }) => {
     const torques = [...new Set(faces.flatMap(({ plan: { parts } }) => [parts.clamps.torqueNm, parts.mount.torqueNm]))].sort((a, b) => a - b)
     return [
-      ...faces.flatMap(({ plan }) => plan.parts.mount.tools),
       `Torque wrench: ${torques.map(nm => formatQuantity(torque(nm), job.units)).join(' and ')} for feet and clamps`,
-      ...(faces.some(({ plan }) => plan.parts.mount.sealantMl > 0) ? ['Sealant gun'] : []),
       ...(faces.some(({ plan: { parts } }) => parts.clamps.bolt.enters === 'end' && !parts.rail.frame) ? ['Box for bolts, counted out rail by rail'] : []),
     ]
   },

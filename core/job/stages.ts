@@ -6,6 +6,7 @@ export const stages = [
   { id: 'keep-clear', title: 'Keep-clear' },
   { id: 'rows', title: 'Rows' },
   { id: 'rails', title: 'Rails & fixings' },
+  { id: 'covering', title: 'Covering' },
   { id: 'load-out', title: 'Load-out' },
   { id: 'mark-out', title: 'Mark-out' },
 ] as const

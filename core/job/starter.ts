@@ -37,6 +37,9 @@ export const plainSite: Site = {
   coveringState: 'unseen', coveringAgeYears: null, coveringYearsLeft: null, decision: 'open', decisionNote: '', hazards: [], stops: [], bring: [], bringNote: '',
 }
 
+/** Courses of which only the first has been read. */
+export const nothingRead = { coursesRead: [], coursesCounted: null }
+
 /** A face whose lie nobody has typed: facing south, over one storey. */
 export const plainPlace: FacePlace = { azimuthDeg: 180, eastMm: 0, northMm: 0, eaveHeightMm: 2700, storeys: 1 }
 
@@ -62,14 +65,14 @@ export function starterFace(id: string, name: string, units: Job['units'], parts
     id, name, datum: 'left',
     outline: { kind: 'rectangle', eaveLengthMm: us ? inch(360) : 9000, slopeLengthMm: us ? inch(192) : 5000 },
     pitchDeg: us ? 26.565051177077994 : 35,
-    covering: { kind: 'coursed-shingle', exposureMm: us ? inch(5.625) : 143, firstCourseMm: us ? inch(5.625) : 143 },
+    covering: { kind: 'coursed-shingle', exposureMm: us ? inch(5.625) : 143, tabMm: null, firstCourseMm: us ? inch(5.625) : 143, firstColumnMm: 0, ...nothingRead },
     place: plainPlace,
     supports: usualSupports('rafters', units),
     timber: { ...plainTimber, ...(us ? { sheathingMm: inch(0.5) } : { sheathingMm: 0, densityKgM3: 350 }) },
     setbacks: us
       ? { eaveMm: inch(12), ridgeMm: inch(36), leftRakeMm: inch(36), rightRakeMm: inch(36), hipMm: inch(18), valleyMm: inch(18), wallMm: inch(12) }
       : { eaveMm: 300, ridgeMm: 900, leftRakeMm: 900, rightRakeMm: 900, hipMm: 450, valleyMm: 450, wallMm: 300 },
-    yieldShare: 1, windStripMm: 0, reserved: [], lowEdgeMm: null, obstructions: [],
+    yieldShare: 1, windStripMm: 0, reserved: [], lowEdgeMm: null, broken: [], obstructions: [],
     array: {
       ...plainBuild, ...parts, orientation: 'upright', columnGapMm: null, rowGapMm: us ? inch(0.5) : 15, rowCount: null, shiftMm: null, rows: [],
       columns: 'aligned', stackFrom: 'eave', fixingPattern: 'soft-stagger', allowedSpanMm: null, allowedOverhangMm: null, trimTailMm: us ? inch(3) : 80,

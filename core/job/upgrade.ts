@@ -1,6 +1,6 @@
 import { plainKeepClear } from './rule-sets'
 import { noLoads, noPlaceLoads, plainBuild, plainLoadout, plainRow, plainTimber, plainVan } from './schema'
-import { plainPlace, plainSite, rafterRow } from './starter'
+import { nothingRead, plainPlace, plainSite, rafterRow } from './starter'
 
 type Facts = Record<string, unknown>
 const isFacts = (value: unknown): value is Facts => typeof value === 'object' && value !== null && !Array.isArray(value)
@@ -29,8 +29,23 @@ const setbacksOf = (setbacks: unknown): unknown => isFacts(setbacks)
     }
   : setbacks
 
+/** A covering whose courses were read at one place, and whose battens and lengths nobody was asked for: at usual sizes (common practice). */
+function coveringOf(covering: unknown): unknown {
+  if (!isFacts(covering)) return covering
+  const battens = { battenMm: 38, battenDeepMm: 25 }
+  switch (covering.kind) {
+    case 'coursed-shingle': return { tabMm: null, firstColumnMm: 0, ...nothingRead, ...covering }
+    case 'interlocking-tile': return { ...(typeof covering.gaugeMm === 'number' ? { lengthMm: covering.gaugeMm + 75 } : {}), ...nothingRead, ...battens, ...covering }
+    case 'plain-tile': return { lengthMm: 265, ...nothingRead, ...battens, ...covering }
+    case 'slate': return { mayCut: true, ...nothingRead, ...battens, battenMm: 50, ...covering }
+    case 'pressed-metal-tile': return { profile: 'pan', ...nothingRead, ...covering }
+    case 'standing-seam': return { profile: 'double-lock', ...covering }
+    default: return covering
+  }
+}
+
 const faceOf = (face: Facts): Facts => ({
-  timber: plainTimber, yieldShare: 1, windStripMm: 0, reserved: [], lowEdgeMm: null, obstructions: [], ...face,
+  timber: plainTimber, yieldShare: 1, windStripMm: 0, reserved: [], lowEdgeMm: null, broken: [], obstructions: [], ...face, covering: coveringOf(face.covering),
   place: filled(plainPlace, face.place), supports: supportsOf(face.supports), setbacks: setbacksOf(face.setbacks), array: isFacts(face.array) ? arrayOf(face.array) : face.array,
 })
 

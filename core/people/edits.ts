@@ -9,7 +9,7 @@ import { may, type Role } from './rights'
 export type EditNeed = 'log' | 'move' | 'plan'
 
 /** Readings that move no module: what is there, whether it suits the plan or not. */
-const logged = [/^face [^/]+\/(hit|rafter) /, /^face [^/]+\/rafters\//, /^face [^/]+\/datum$/, /^site\/(hazards|coveringState|access|accessNote|bring|bringNote)$/, /^assumed /]
+const logged = [/^face [^/]+\/(hit|rafter|broken) /, /^face [^/]+\/rafters\//, /^face [^/]+\/datum$/, /^site\/(hazards|coveringState|access|accessNote|bring|bringNote)$/, /^assumed /]
 /** What may be, or stand, otherwise on the roof than planned, as long as every limit and the number of modules are kept. */
 const moved = [/^face [^/]+\/(covering|outline|pitchDeg|obstructions)$/, /^face [^/]+\/array\/(shiftMm|rowGapMm|columnGapMm|columns|stackFrom|fixingPattern|railInMm|trimTailMm)$/, /^face [^/]+\/row \d+\/(shiftMm|gapBelowMm|lowerRailMm|upperRailMm|held|skip|breaks)$/]
 

@@ -1,19 +1,21 @@
 import { type Catalogue, chooseParts, type ChosenParts } from '../catalogue'
-import { allowedRailLines, courseLines, forbiddenStrips, jointLines } from '../coverings'
-import { type FixingProblem, fixingProblem, type FixingsPlan, type Judges, placeFixings } from '../fixings'
+import { courseLines, coursesDiffer, footOf, forbiddenStrips, jointLines } from '../coverings'
+import { bestCourse, type FixingProblem, fixingProblem, type FixingsPlan, type Judges, placeFixings } from '../fixings'
 import { areaMm2, bounds } from '../geometry'
 import type { Face, Job } from '../job'
 import { type FaceClear, keepClear } from '../keepclear'
 import { loadingOf } from '../loads'
 import { memoryOf } from '../memory'
+import { openCovering } from '../openings'
 import { shapeOf } from '../roof'
 import { movedRail, placeRails, railLimits, type RailLimits, type RailPlan, wayOf } from '../rails'
-import { fillRows } from '../rows'
+import { fillRows, type RailLines, type RowHeights } from '../rows'
 import { cutSticks, MOST_NODES, type SticksPlan, spliceWindows } from '../sticks'
-import { battenLoads, battenUse, type BattenUse, checkRail, type FaceStrength, faceStrength, judgeOf, moduleUse, type RailSetting, type RailUse, settingOf } from '../strength'
+import { battenLoads, battenUse, type BattenUse, checkRail, type FaceStrength, faceStrength, judgeOf, moduleUse, type RailSetting, type RailUse, settingOf, type StrengthLayout } from '../strength'
 import { placesOutside, type PlacesForRail, supportSystem, type SupportsPlan } from '../supports'
 import type { FaceLayout } from '../trades'
 import type { FacePlan } from './layout'
+import { linesOn, rowHeightsOn } from './lines'
 import { marksOf } from './marks'
 import { partsOf } from './parts'
 import { standingShift } from './stand'
@@ -24,7 +26,7 @@ export const placesOf = (face: Face, catalogue: Catalogue): PlacesForRail => gro
 /** What an array is fixed to, and where through the covering. */
 function groundOf(face: Face, parts: ChosenParts): { plan: SupportsPlan, places: PlacesForRail } {
   const { plan, places } = supportSystem(face, parts.mount, wayOf(face.array, parts))
-  return { plan, places: line => placesOutside(places(line), forbiddenStrips(face.covering, face.outline, parts.mount, line)) }
+  return { plan, places: line => placesOutside(places(line), forbiddenStrips(face.covering, face.outline, footOf(face, parts.mount), line)) }
 }
 
 /** Plans one face whole: laid out, then what is only read off it once everything stands. */
@@ -39,22 +41,24 @@ export function finishFace(face: Face, job: Job, catalogue: Catalogue, { problem
 export type LaidOut = FaceLayout & { problem: FixingProblem }
 
 /** A face before its array stands anywhere on it: nothing of this depends on the array's shift. */
-interface BareFace extends Pick<FaceLayout, 'parts' | 'supports' | 'railLines' | 'strips' | 'region' | 'loading' | 'limits'> { places: PlacesForRail }
+interface BareFace extends Pick<FaceLayout, 'parts' | 'supports' | 'railLines' | 'strips' | 'region' | 'loading' | 'limits'> { places: PlacesForRail, heights: RowHeights | null, /** Where courses let mounts through at unlike places. */ best: RailLines['best'] | null }
 
 function bareFace(face: Face, catalogue: Catalogue, job: Job, clear: FaceClear): BareFace {
   const parts = chooseParts(catalogue, face.array)
   const { plan: supports, places } = groundOf(face, parts)
   const loading = loadingOf(job, face, parts)
+  const lines = linesOn(face, parts, catalogue, supports)
+  const limits = railLimits(parts.rail, parts.mount, face.array, loading.loads !== null, job.loads.engineer.name)
   return {
-    parts, supports, places, loading, ...keepClear(face, job.keepClear, clear), railLines: allowedRailLines(face.covering, face.outline, parts.mount, wayOf(face.array, parts)),
-    limits: railLimits(parts.rail, parts.mount, face.array, loading.loads !== null, job.loads.engineer.name),
+    parts, supports, places, loading, ...keepClear(face, job.keepClear, clear), railLines: lines.covering, heights: rowHeightsOn(face, parts, lines),
+    limits, best: coursesDiffer(face.covering, footOf(face, parts.mount)) ? bestCourse(places, limits) : null,
   }
 }
 
 /** Rows of modules and the rails under them. */
-function arrayOn({ parts, region, railLines, supports }: BareFace, array: Face['array'], { most }: FaceClear): Pick<FaceLayout, 'rows' | 'rails'> {
-  const rows = fillRows(region, array, parts, most)
-  return { rows, rails: placeRails(rows.rows, array, parts, { covering: railLines, supports: supports.railLines }) }
+function arrayOn({ parts, region, railLines, supports, heights, best }: BareFace, array: Face['array'], { most }: FaceClear): Pick<FaceLayout, 'rows' | 'rails'> {
+  const rows = fillRows(region, array, parts, most, heights)
+  return { rows, rails: placeRails(rows.rows, array, parts, { covering: railLines, supports: supports.railLines, ...best && { best } }) }
 }
 
 /**
@@ -69,16 +73,17 @@ export function layOut(asked: Face, catalogue: Catalogue, job: Job, clear: FaceC
   const strength = loading.loads && faceStrength(face, loading.loads, parts, rows.rows, rails)
   const settings = strength && settingsOf(face, parts, rails, strength)
   const problem = fixingProblem(rails, places, limits, settings ? judgesOf(settings, limits) : [], trial)
-  const fixings = placeFixings(rails, problem, limits, face.array.fixingPattern)
+  const fixings = placeFixings(rails, problem, limits, face.array.fixingPattern, face.array.doubledEnds)
   const sticks = cutRails(rails, fixings, parts, face, job, trial)
   const modules = rows.rows.reduce((sum, row) => sum + row.count, 0)
   const uses = usesOf(settings, { parts, rails, fixings, sticks }, trial, face.supports.kind === 'purlins')
-  return {
-    problem, faceId: face.id, parts, shape: shapeOf(face.outline), courses: courseLines(face.covering, face.outline), joints: jointLines(face.covering, face.outline), clear, strips, region,
+  const built: StrengthLayout = {
+    faceId: face.id, parts, shape: shapeOf(face.outline), courses: courseLines(face.covering, face.outline), joints: jointLines(face.covering, face.outline), clear, strips, region,
     regionAreaMm2: areaMm2(region), regionTopMm: bounds(region)?.up.toMm ?? 0, shiftMm: face.array.shiftMm ?? 0, supports, railLines, limits, rows, rails, loading, strength, fixings,
     uses, battens: battensUnder(face, strength, { rails, fixings, uses }), sticks,
     holds: strength ? rails.map((rail, r) => moduleUse(strength, r, rail, parts)) : [], modules, powerW: modules * parts.module.powerW,
   }
+  return { problem, ...built, ...openCovering(face, job, catalogue, built, trial) }
 }
 
 /** Where arrays stand is one figure a face: many are kept, so that cures do not push out what the next edit asks for again. */

@@ -46,10 +46,10 @@ describe('courses', () => {
     const lines = courseLines(covering, outline)
     expect(lines[1]! - lines[0]!).toBeCloseTo(inch(5.625), 9)
     expect(lines.at(-1)!).toBeLessThanOrEqual(shapeOf(outline).up.toMm)
-    const heights = allowedRailLines(covering, outline, { halfFootprintMm: inch(1.25), hook: null }, 'across')
+    const heights = allowedRailLines(covering, outline, [{ mount: { halfFootprintMm: inch(1.25), hook: null }, closure: null }], 'across')
     expect(heights[0]!.fromMm).toBeCloseTo(inch(5 + 1.25), 9)
     expect(heights[0]!.toMm).toBeCloseTo(inch(5 + 5.625 - 1.25), 9)
-    expect(allowedRailLines(covering, outline, { halfFootprintMm: inch(3), hook: null }, 'across')).toEqual([])
+    expect(allowedRailLines(covering, outline, [{ mount: { halfFootprintMm: inch(3), hook: null }, closure: null }], 'across')).toEqual([])
   })
 })
 

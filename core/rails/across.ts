@@ -1,8 +1,8 @@
 import type { ChosenParts } from '../catalogue'
 import { type ArrayRules, plainRow } from '../job'
-import type { RowPlan } from '../rows'
+import type { RailLines, RowPlan } from '../rows'
 import type { RailPlan } from './rail'
-import { leverShares, lineIn, type RailLines } from './zone'
+import { leverShares, lineIn } from './zone'
 
 /** Two rails along the eave for every run of a row, each inside its module's clamp zone. */
 export function railsAcross(rows: RowPlan[], array: ArrayRules, { module, clamps }: ChosenParts, lines: RailLines): RailPlan[] {
@@ -12,9 +12,10 @@ export function railsAcross(rows: RowPlan[], array: ArrayRules, { module, clamps
     const edge = row.orientation === 'upright' ? 'long' as const : 'short' as const
     const zone = edge === 'long' ? module.clampZones.longEdge : module.clampZones.shortEdge
     const { bottomMm, topMm, moduleHeightMm } = row
+    const reaches = row.blocks.map(({ leftMm, rightMm }) => ({ fromMm: leftMm, toMm: rightMm }))
     const typed = (mm: number | null) => mm === null ? null : bottomMm + mm
-    const lower = lineIn({ fromMm: bottomMm + zone.fromMm, toMm: bottomMm + zone.toMm }, lines, typed(rule.lowerRailMm))
-    const upper = lineIn({ fromMm: topMm - zone.toMm, toMm: topMm - zone.fromMm }, lines, typed(rule.upperRailMm))
+    const lower = lineIn({ fromMm: bottomMm + zone.fromMm, toMm: bottomMm + zone.toMm }, lines, typed(rule.lowerRailMm), reaches)
+    const upper = lineIn({ fromMm: topMm - zone.toMm, toMm: topMm - zone.fromMm }, lines, typed(rule.upperRailMm), reaches)
     const shares = leverShares(lower.lineMm - bottomMm, upper.lineMm - bottomMm, moduleHeightMm)
     const middleMm = (bottomMm + topMm) / 2
     let first = 0

@@ -1,5 +1,5 @@
 import { supportNames } from '../catalogue'
-import { coursesOf, forbiddenStrips } from '../coverings'
+import { coursesOf, footOf, forbiddenStrips } from '../coverings'
 import { contains, middleOf } from '../geometry'
 import { type Edit, type PlainEdit, plainRow } from '../job'
 import { gapBelow } from '../rows'
@@ -49,23 +49,35 @@ function movesFor(ask: RailsAsk, rail: RailPlan): Cure[] {
 /** Rails put back to where the rule places them. */
 const byRule = (faceId: string, rails: RailPlan[]): Edit => ({ type: 'batch', edits: placeRailEdits(faceId, rails.map(rail => ({ rail, mm: null }))) })
 
-/** Rails on which a mount would overhang a course's lower edge; one finding for all of them. */
+/** Rails that no seat of the mount in the courses reaches; one finding for all of them. On shingle a foot there overhangs its course, through tiles and slates no arm can get there. */
 export function offCourse(ask: RailsAsk): DraftFinding[] {
   const { face, plan } = ask
-  const off = plan.rails.filter(rail => !rail.onCourse)
+  const off = plan.rails.filter(rail => rail.way === 'across' && !rail.onCourse)
   const showsMm = coursesOf(face.covering)?.gaugeMm
-  if (!off.length || showsMm === undefined || face.covering.kind !== 'coursed-shingle') return []
+  if (!off.length || showsMm === undefined) return []
   const say = writer(ask)
-  const movable = off.filter(rail => rail.bestMm !== null)
+  const movable = off.filter(rail => rail.bestMm !== null && plan.railLines.some(line => contains(line, rail.bestMm!)))
+  const shingle = face.covering.kind === 'coursed-shingle'
+  const which = railNumbers(plan, off.map(rail => rail.number))
   return [{
-    id: `off-course:${face.id}`, severity: 'caution', stage: 'rails', faceId: face.id, about: refOf(off[0]!),
-    sentence: `${railNumbers(plan, off.map(rail => rail.number))} ${off.length === 1 ? 'crosses' : 'cross'} the edge of a course: a ${plan.parts.mount.name} there would overhang the shingle. Courses show ${say(showsMm)}.`,
+    id: `off-course:${face.id}`, severity: shingle ? 'caution' : 'stop', stage: 'rails', faceId: face.id, about: refOf(off[0]!),
+    sentence: shingle
+      ? `${which} ${off.length === 1 ? 'crosses' : 'cross'} the edge of a course: a ${plan.parts.mount.name} there would overhang the shingle. Courses show ${say(showsMm)}.`
+      : `${which} ${off.length === 1 ? 'lies' : 'lie'} where no course lets ${plan.parts.mount.name} reach: it goes through the courses every ${say(showsMm)} and reaches ${say(reachMm(plan.railLines))} of each. Where rows may stand follows from that and from the clamp zones.`,
     measured: null, limit: length(showsMm),
-    propose: () => movable.length === off.length
-      ? [{ label: off.length === 1 ? `Move it on to a course` : 'Move them on to courses', edit: byRule(face.id, movable) }]
-      : [],
+    propose: () => [
+      ...movable.length === off.length ? [{ label: off.length === 1 ? 'Move it on to a course' : 'Move them on to courses', edit: byRule(face.id, movable) }] : [],
+      ...face.array.rows.some(row => row.gapBelowMm !== null) ? [{ label: 'Let the rows find their heights by the courses', edit: ungapped(face) }] : [],
+      ...shingle || face.array.railWay === 'up' ? [] : [{ label: 'Run the rails up the slope', edit: { type: 'set-array' as const, faceId: face.id, values: { railWay: 'up' as const } } }],
+    ],
   }]
 }
+
+/** How much of the slope the lines of one course allow, mm; none where there is no line. */
+const reachMm = (lines: { fromMm: number, toMm: number }[]): number => lines.length ? Math.min(...lines.map(line => line.toMm - line.fromMm)) : 0
+
+/** Rows without the gaps that somebody typed below them. */
+const ungapped = (face: RailsAsk['face']): Edit => ({ type: 'batch', edits: face.array.rows.map((_, row): PlainEdit => ({ type: 'set-row', faceId: face.id, row, values: { gapBelowMm: null } })) })
 
 /** Rails up the slope whose hooks would leave the tiles in their side laps. */
 export function offPan(ask: RailsAsk): DraftFinding[] {
@@ -74,7 +86,7 @@ export function offPan(ask: RailsAsk): DraftFinding[] {
   if (!off.length) return []
   return [{
     id: `off-pan:${face.id}`, severity: 'stop', stage: 'rails', faceId: face.id, about: refOf(off[0]!),
-    sentence: `${railNumbers(plan, off.map(rail => rail.number))} ${off.length === 1 ? 'lies' : 'lie'} over the side laps of the tiles: a hook’s arm must leave in the pan.`,
+    sentence: `${railNumbers(plan, off.map(rail => rail.number))} ${off.length === 1 ? 'lies' : 'lie'} over the laps or joints of the covering’s units: what goes through must keep clear of them.`,
     measured: null, limit: null, propose: () => off.every(rail => rail.bestMm !== null && rail.typed) ? [{ label: 'Move them over the pans', edit: byRule(face.id, off) }] : [],
   }]
 }
@@ -82,7 +94,7 @@ export function offPan(ask: RailsAsk): DraftFinding[] {
 /** Rafters that are passed over because a hook on them would leave the tiles in a side lap. */
 export function underLaps({ face, plan }: RailsAsk): DraftFinding[] {
   const hidden = new Set(plan.rails.filter(rail => rail.way === 'across').flatMap((rail) => {
-    const strips = forbiddenStrips(face.covering, face.outline, plan.parts.mount, rail)
+    const strips = forbiddenStrips(face.covering, face.outline, footOf(face, plan.parts.mount), rail)
     return strips.length ? plan.supports.rafters.filter(rafter => strips.some(strip => contains(strip, rafterAt(rafter, rail.lineMm)))).map(rafter => rafter.number) : []
   }))
   if (!hidden.size) return []
@@ -105,7 +117,7 @@ export function offSupport(ask: RailsAsk): DraftFinding[] {
     measured: null, limit: null,
     propose: () => movable.length === off.length
       ? [{ label: 'Move them on to their supports', edit: byRule(face.id, movable) }]
-      : rowLifts(ask),
+      : [...face.array.rows.some(row => row.gapBelowMm !== null) ? [{ label: 'Let the rows find their heights by the supports', edit: ungapped(face) }] : [], ...rowLifts(ask)],
   }]
 }
 

@@ -1,8 +1,8 @@
 import type { ChosenParts, Rail } from '../catalogue'
 import { type Interval, middleOf, unite } from '../geometry'
-import type { RowPlan } from '../rows'
+import type { RailLines, RowPlan } from '../rows'
 import type { CarriedModule, RailPlan, RailSide } from './rail'
-import { lineIn, type RailLines } from './zone'
+import { lineIn } from './zone'
 
 /** Rows whose gap is this near to the kit's share one line of mounts, mm. */
 const GAP_PLAY_MM = 2

@@ -1,11 +1,10 @@
 import type { ChosenParts } from '../catalogue'
 import type { ArrayRules, RailWay } from '../job'
-import type { RowPlan } from '../rows'
+import type { RailLines, RowPlan } from '../rows'
 import { railsAcross } from './across'
 import { frameLines } from './frames'
 import type { RailPlan } from './rail'
 import { railsUp } from './up'
-import type { RailLines } from './zone'
 
 /** Which way the lines to be fixed run: coupled frames always along the eave. */
 export const wayOf = (array: Pick<ArrayRules, 'railWay'>, { rail }: Pick<ChosenParts, 'rail'>): RailWay => rail.frame ? 'across' : array.railWay

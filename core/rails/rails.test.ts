@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { after, catalogue, changed, inch, planOf, threeRowsOfSix } from '../../tests/fixtures/jobs'
-import { forbiddenStrips, usualCovering } from '../coverings'
-import { type Face, plainRow, rafterRow } from '../job'
+import { footOf, forbiddenStrips, usualCovering } from '../coverings'
+import { type Covering, type Face, plainRow, rafterRow } from '../job'
 import { FULL } from '../fixings'
 import { bearsOver, type LineStretch } from '../loads'
 import { planJob } from '../plan'
@@ -177,27 +177,27 @@ describe('coupled frames', () => {
 
 describe('strips the covering forbids', () => {
   const hook = catalogue.mounts.find(mount => mount.id === 'windlass-tile-hook')!
-  const tile = { kind: 'interlocking-tile' as const, gaugeMm: 345, firstCourseMm: 320, coverWidthMm: 300, firstColumnMm: 0, pan: { fromMm: 70, toMm: 230 } }
+  const tile = { ...usualCovering('interlocking-tile', false), kind: 'interlocking-tile' as const, gaugeMm: 345, firstCourseMm: 320, coverWidthMm: 300, firstColumnMm: 0, pan: { fromMm: 70, toMm: 230 } } as Extract<Covering, { kind: 'interlocking-tile' }>
   const outline = { kind: 'rectangle' as const, eaveLengthMm: 6000, slopeLengthMm: 4000 }
   it('lie over the side laps as wide as the hook’s arm can’t be set past them', () => {
-    const foot = { halfFootprintMm: 40, hook: { ...hook.hook!, armMm: 30, travelMm: 20 } }
-    const strips = forbiddenStrips(tile, outline, foot, { way: 'across', reach: { fromMm: 300, toMm: 900 } })
+    const foot = { mount: { halfFootprintMm: 40, hook: { ...hook.hook!, armMm: 30, travelMm: 20 } }, closure: null }
+    const strips = forbiddenStrips(tile, outline, foot, { way: 'across', lineMm: 1000, reach: { fromMm: 300, toMm: 900 } })
     // The arm's middle may stand from 15 mm inside the pan, the plate 20 mm further out: 65 to 235 of each 300.
     expect(strips).toEqual([{ fromMm: 300, toMm: 365 }, { fromMm: 535, toMm: 665 }, { fromMm: 835, toMm: 900 }])
-    expect(forbiddenStrips(tile, outline, { ...foot, hook: null }, { way: 'across', reach: { fromMm: 300, toMm: 900 } })).toEqual([])
+    expect(forbiddenStrips(tile, outline, { ...foot, mount: { ...foot.mount, hook: null } }, { way: 'across', lineMm: 1000, reach: { fromMm: 300, toMm: 900 } })).toEqual([])
   })
   it('are kept by every fixing of a plan', () => {
     const face = changed({ covering: tile }, { mountId: 'windlass-tile-hook', railId: 'hawser-mid', clampsId: 'hawser-grip' }).faces[0]!
     const plan = planOf(face)
     plan.rails.forEach((rail, r) => {
-      const strips = forbiddenStrips(tile, face.outline, hook, rail)
+      const strips = forbiddenStrips(tile, face.outline, footOf(face, hook), rail)
       expect(strips.length).toBeGreaterThan(0)
       for (const { atMm } of plan.fixings.rails[r]!.fixings) expect(strips.some(strip => atMm > strip.fromMm + 1e-6 && atMm < strip.toMm - 1e-6)).toBe(false)
     })
   })
   it('are the edges of courses for rails up the slope', () => {
     const shingle = usualCovering('coursed-shingle', false)
-    const strips = forbiddenStrips(shingle, outline, { halfFootprintMm: 40, hook: null }, { way: 'up', reach: { fromMm: 500, toMm: 1000 } })
+    const strips = forbiddenStrips(shingle, outline, { mount: { halfFootprintMm: 40, hook: null }, closure: null }, { way: 'up', lineMm: 2000, reach: { fromMm: 500, toMm: 1000 } })
     for (const strip of strips.slice(1, -1)) expect(strip.toMm - strip.fromMm).toBeCloseTo(80, 9)
   })
 })

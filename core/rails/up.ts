@@ -1,8 +1,8 @@
 import type { ChosenParts } from '../catalogue'
 import type { ArrayRules } from '../job'
-import type { RowPlan } from '../rows'
+import type { RailLines, RowPlan } from '../rows'
 import type { RailPlan } from './rail'
-import { leverShares, lineIn, type RailLines } from './zone'
+import { leverShares, lineIn } from './zone'
 
 /** A module with its place on the face. */
 interface Standing { row: RowPlan, module: number, leftMm: number }

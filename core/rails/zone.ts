@@ -1,17 +1,19 @@
 import { type Interval, contains, intersect, middleOf, nearest } from '../geometry'
 import { length, words } from '../units'
 import type { Working } from '../working'
+import type { RailLines } from '../rows'
 import type { RailPlan } from './rail'
 
-/** Lines that a rail may run on, mm on the axis across it, by what limits them; null where nothing does. */
-export interface RailLines { covering: Interval[], supports: Interval[] | null }
+/** One line of each stretch, nearest to a zone's middle, the nearest of all first. */
+const fromMiddle = (open: Interval[], middleMm: number): number[] => open.map(one => nearest([one], middleMm)!).sort((a, b) => Math.abs(a - middleMm) - Math.abs(b - middleMm))
 
 /**
  * The line in a zone nearest its middle that both supports and covering let a rail run on; where the two share nothing, one on
  * which there is at least something to fix it to. Null where the zone has no such line.
  */
-function bestLine(zone: Interval, { covering, supports }: RailLines): number | null {
-  const found = nearest(intersect(intersect([zone], covering), supports ?? [zone]), middleOf(zone))
+function bestLine(zone: Interval, { covering, supports, best }: RailLines, reaches: Interval[]): number | null {
+  const open = intersect(intersect([zone], covering), supports ?? [zone])
+  const found = best && reaches.length && open.length > 1 ? best(fromMiddle(open, middleOf(zone)), reaches) : nearest(open, middleOf(zone))
   return found ?? (supports && nearest(intersect([zone], supports), middleOf(zone)))
 }
 
@@ -19,8 +21,8 @@ function bestLine(zone: Interval, { covering, supports }: RailLines): number | n
  * Where a rail runs in its zone. One that nobody has placed runs at the middle of the clamp zone, or as near to it as supports
  * and covering let it; where they share nothing the zone wins and a finding says so.
  */
-export function lineIn(zone: Interval, lines: RailLines, typedMm: number | null): Pick<RailPlan, 'lineMm' | 'zone' | 'inZone' | 'onCourse' | 'onSupport' | 'bestMm' | 'typed' | 'working'> {
-  const bestMm = bestLine(zone, lines)
+export function lineIn(zone: Interval, lines: RailLines, typedMm: number | null, reaches: Interval[] = []): Pick<RailPlan, 'lineMm' | 'zone' | 'inZone' | 'onCourse' | 'onSupport' | 'bestMm' | 'typed' | 'working'> {
+  const bestMm = bestLine(zone, lines, reaches)
   const lineMm = typedMm ?? bestMm ?? middleOf(zone)
   return {
     lineMm, zone, bestMm, typed: typedMm !== null, inZone: contains(zone, lineMm), onCourse: lines.covering.some(interval => contains(interval, lineMm)),

@@ -4,6 +4,7 @@ import type { ArrayRules, Orientation } from '../job'
 import type { Working } from '../working'
 import { count, length } from '../units'
 import { besideHeld, type Block, blocksOf, breakWidens, lengthOfRun, parted, placeBlocks, type Run } from './blocks'
+import type { RowHeights } from './heights'
 import { FIT_TOLERANCE_MM, moduleSize, modulesThatFit } from './size'
 import { stackStrips, type Strip } from './stack'
 
@@ -55,12 +56,13 @@ export interface RowsPlan {
  * Fills a region with rows from its lower edge up, every stretch of each strip that holds a module. The longest run stands in
  * the middle of its stretch unless the array has been shifted (an array that nobody shifted stands in the middle here; where it
  * stands best is a matter of its fixings); the others stand by the array's column rule.
+ * @param heights at which rows may stand, by the lines that their rails need; null where any will do
  * @param most modules at the most: as few rows as hold them, of one length where that can be, else what is over goes from the top row down
  */
-export function fillRows(region: Region, array: ArrayRules, parts: Pick<ChosenParts, 'module' | 'clamps'>, most: number | null = null): RowsPlan {
+export function fillRows(region: Region, array: ArrayRules, parts: Pick<ChosenParts, 'module' | 'clamps'>, most: number | null = null, heights: RowHeights | null = null): RowsPlan {
   const columnGapMm = array.columnGapMm ?? parts.clamps.gapMm
   const sizeOf = (orientation: Orientation) => moduleSize(parts.module, orientation)
-  const stack = stackStrips(region, array, sizeOf, columnGapMm)
+  const stack = stackStrips(region, array, sizeOf, columnGapMm, heights)
   const strips = most === null ? stack.strips : limited(stack.strips, most)
   const { rowsThatFit, baseMm } = stack
   const widensMm = breakWidens(columnGapMm, parts.clamps.railPastMm)

@@ -1,7 +1,8 @@
-import { bounds, freeIntervals, type Interval, type Region, spanOf } from '../geometry'
+import { bounds, contains, freeIntervals, type Interval, type Region, spanOf } from '../geometry'
 import { type ArrayRules, type Orientation, plainRow, type RowRule } from '../job'
 import { isLevel } from '../roof'
 import { besideHeld } from './blocks'
+import { firstHeights, gapsOf, raisedTo, type RowHeights, type Stacked, stackedFrom } from './heights'
 import { FIT_TOLERANCE_MM, modulesThatFit } from './size'
 import { breakpoints } from './solve'
 
@@ -20,16 +21,34 @@ const MOST_ROWS = 40
  * Strips of module height from the region's lower edge up, as many as are wanted or fit; pushed up to the upper edge where asked.
  * An edge of the region that is level within 2 % is one line: taped faces are out of true, and a row that began at the lowest
  * point of such an edge would have no room. Where nothing fits at the edge, as on a face that widens upwards or comes to a point,
- * the rows stand at the heights nearest to it that do most.
+ * the rows stand at the heights nearest to it that do most. Where rails have to find lines of the covering or of its supports, rows wait for
+ * the heights that give them some.
  */
-export function stackStrips(region: Region, array: ArrayRules, sizeOf: SizeOf, columnGapMm: number): { strips: Strip[], rowsThatFit: number, baseMm: number } {
+export function stackStrips(region: Region, array: ArrayRules, sizeOf: SizeOf, columnGapMm: number, heights: RowHeights | null = null): Stacking {
+  const plain = stackPlain(region, array, sizeOf, columnGapMm)
+  const suits = ({ rule, orientation, heightMm, bottomMm }: Strip) => rule.gapBelowMm !== null || (someOf(heights!({ orientation, heightMm }))?.some(one => contains(one, bottomMm)) ?? true)
+  if (!heights || plain.strips.slice(0, plain.rowsThatFit).every(suits)) return plain
+  const box = bounds(region)!
+  const at = (startMm: number) => stackAt(startMm, region, array, sizeOf, columnGapMm, heights)
+  const low = lowestStack(region, array, at, () => stepsOf(region, array, 0, sizeOf, columnGapMm))
+  if (!low.rowsThatFit) return plain
+  const closed = (array.rows[0]?.gapBelowMm ?? null) === null ? closedUp(low, array, sizeOf, heights, ends(region, 'upper'), at) : null
+  return closed ? { ...closed, baseMm: array.stackFrom === 'ridge' ? closed.startMm : box.up.fromMm } : { ...low, baseMm: box.up.fromMm }
+}
+
+interface Stacking { strips: Strip[], rowsThatFit: number, baseMm: number }
+
+const stepsOf = (where: Region, array: ArrayRules, row: number, sizeOf: SizeOf, columnGapMm: number): number[] => {
+  const orientation = array.rows[row]?.orientation ?? array.orientation
+  return breakpoints(where, { orientation, ...sizeOf(orientation) }, { columnMm: columnGapMm, rowMm: 0 })
+}
+
+/** Rows one gap above the other, wherever their rails come to lie. */
+function stackPlain(region: Region, array: ArrayRules, sizeOf: SizeOf, columnGapMm: number): Stacking {
   const box = bounds(region)
   if (!box) return { strips: [], rowsThatFit: 0, baseMm: 0 }
-  const at = (startMm: number, rowCount = array.rowCount) => stackAt(startMm, region, { ...array, rowCount }, sizeOf, columnGapMm)
-  const steps = (where: Region, row: number) => {
-    const orientation = array.rows[row]?.orientation ?? array.orientation
-    return breakpoints(where, { orientation, ...sizeOf(orientation) }, { columnMm: columnGapMm, rowMm: 0 })
-  }
+  const at = (startMm: number, rowCount = array.rowCount) => stackAt(startMm, region, { ...array, rowCount }, sizeOf, columnGapMm, null)
+  const steps = (where: Region, row: number) => stepsOf(where, array, row, sizeOf, columnGapMm)
   const low = lowestStack(region, array, at, () => steps(region, 0))
   const top = low.strips[low.rowsThatFit - 1]
   if (array.stackFrom !== 'ridge' || !top) return { ...low, baseMm: box.up.fromMm }
@@ -67,7 +86,31 @@ function ends(region: Region, which: 'lower' | 'upper'): number[] {
 const fullest = (stacks: Stack[]): Stack => stacks.reduce((best, next) => holds(next) > holds(best) ? next : best)
 const holds = ({ strips, rowsThatFit }: Stack): number => strips.slice(0, rowsThatFit).reduce((sum, strip) => sum + strip.fills, 0)
 
-function stackAt(startMm: number, region: Region, array: ArrayRules, sizeOf: SizeOf, columnGapMm: number): Stack {
+/** Lines that leave no height at all limit nothing here: a finding says that they can't be met. */
+const someOf = (allowed: Interval[] | null): Interval[] | null => allowed?.length ? allowed : null
+
+/**
+ * The stack whose gaps come to least among those with no fewer rows and modules than the one on the lower line: the lowest of several, or
+ * the highest where rows begin at the ridge. Null where no row needs to wait for its height.
+ */
+function closedUp(low: Stack, array: ArrayRules, sizeOf: SizeOf, heights: RowHeights, tops: number[], at: (startMm: number) => Stack): Stack | null {
+  const rows = low.strips.slice(0, low.rowsThatFit).map(({ rule, orientation, heightMm }): Stacked => ({
+    allowed: someOf(heights({ orientation, ...sizeOf(orientation) })), heightMm, gapMm: rule.gapBelowMm ?? array.rowGapMm, typed: rule.gapBelowMm !== null,
+  }))
+  if (rows.every(row => row.allowed === null)) return null
+  const least = rows.reduce((sum, row, i) => sum + row.heightMm + (i ? row.gapMm : 0), 0)
+  const tries = tops.flatMap(topMm => firstHeights(rows, low.startMm, topMm - least)).flatMap((startMm) => {
+    const bottoms = stackedFrom(startMm, rows)
+    return bottoms ? [{ startMm, gapMm: gapsOf(bottoms, rows) }] : []
+  }).sort((a, b) => a.gapMm - b.gapMm || (array.stackFrom === 'ridge' ? b.startMm - a.startMm : a.startMm - b.startMm))
+  for (const { startMm } of tries) {
+    const stack = at(startMm)
+    if (stack.rowsThatFit >= low.rowsThatFit && holds(stack) >= holds(low)) return stack
+  }
+  return null
+}
+
+function stackAt(startMm: number, region: Region, array: ArrayRules, sizeOf: SizeOf, columnGapMm: number, heights: RowHeights | null): Stack {
   const strips: Strip[] = []
   let rowsThatFit = 0
   let topMm = startMm
@@ -75,7 +118,12 @@ function stackAt(startMm: number, region: Region, array: ArrayRules, sizeOf: Siz
     const rule = array.rows[index] ?? plainRow
     const orientation = rule.orientation ?? array.orientation
     const { widthMm, heightMm } = sizeOf(orientation)
-    const bottomMm = topMm + (rule.gapBelowMm ?? (index === 0 ? 0 : array.rowGapMm))
+    const plainMm = topMm + (rule.gapBelowMm ?? (index === 0 ? 0 : array.rowGapMm))
+    const allowed = rule.gapBelowMm !== null || !heights ? null : heights({ orientation, heightMm })
+    const raisedMm = allowed?.length ? raisedTo(allowed, plainMm) : plainMm
+    // A gap that somebody typed stands; where no height is left a row that was asked for stands as if there were no lines, for a finding to say so.
+    if (raisedMm === null && array.rowCount === null) break
+    const bottomMm = raisedMm ?? plainMm
     topMm = bottomMm + heightMm
     const free = freeIntervals(region, { fromMm: bottomMm, toMm: topMm })
     const fills = rule.held.length + besideHeld(free, rule.held, widthMm, columnGapMm).reduce((sum, one) => sum + modulesThatFit(spanOf(one), widthMm, columnGapMm), 0)

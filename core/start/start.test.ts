@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { catalogue } from '../../tests/fixtures/jobs'
 import { seeded } from '../../tests/fixtures/random'
-import { besidePanMm, forbiddenStrips, usualCovering } from '../coverings'
+import { besideWindowMm, forbiddenStrips, usualCovering } from '../coverings'
 import { areaMm2 } from '../geometry'
 import { applyEdit, type Codes, inverseOf, type Job, jobSchema, noPlaceLoads, readJob, settled } from '../job'
 import { planJob } from '../plan'
@@ -204,9 +204,10 @@ describe('hooks and pans', () => {
       const hook = { stiffnessNPerMm: 400, clearMm: 5, armMm: 30, travelMm: random.between(0, 70) }
       const covering = { ...tile, firstColumnMm: random.between(0, 300) }
       const x = random.between(500, 8000)
-      const strips = forbiddenStrips(covering as Parameters<typeof forbiddenStrips>[0], { kind: 'rectangle', eaveLengthMm: 9000, slopeLengthMm: 5000 }, { halfFootprintMm: 40, hook }, { way: 'across', reach: { fromMm: 0, toMm: 9000 } })
+      const foot = { mount: { halfFootprintMm: 40, hook }, closure: null }
+      const strips = forbiddenStrips(covering as Parameters<typeof forbiddenStrips>[0], { kind: 'rectangle', eaveLengthMm: 9000, slopeLengthMm: 5000 }, foot, { way: 'across', lineMm: 1000, reach: { fromMm: 0, toMm: 9000 } })
       const inside = strips.find(one => x > one.fromMm && x < one.toMm)
-      expect(besidePanMm(covering as Parameters<typeof besidePanMm>[0], hook, x)).toBeCloseTo(inside ? Math.min(x - inside.fromMm, inside.toMm - x) : 0, 6)
+      expect(besideWindowMm(covering as Parameters<typeof besideWindowMm>[0], foot, 2, x)).toBeCloseTo(inside ? Math.min(x - inside.fromMm, inside.toMm - x) : 0, 6)
     }
   })
   it('rafters under the side laps are named with the reach that would do', () => {

@@ -37,13 +37,14 @@ export function expectedMisses(rafters: Rafter[], fixings: ProbedFixing[], faste
  * The few readings that would lower expected misses most, each the best after those before it. What a reading does is
  * worked out by putting a seen rafter into the log where it is expected to be and fitting again: how well the others are
  * known then does not depend on where it is really found.
+ * @param most readings at the most
  */
-export function probeNext(supports: RafterSupports, outline: Outline, along: Interval, topMm: number, fixings: ProbedFixing[], fasteners: ScrewPattern | null): Probe[] {
+export function probeNext(supports: RafterSupports, outline: Outline, along: Interval, topMm: number, fixings: ProbedFixing[], fasteners: ScrewPattern | null, most = MOST_PROBES): Probe[] {
   if (!fasteners || !fixings.length) return []
   const probes: Probe[] = []
   let state = supports
   const raftersNow = () => raftersOf(state, outline, fitRafters(state, along, topMm))
-  for (let round = 0; round < MOST_PROBES; round++) {
+  for (let round = 0; round < most; round++) {
     const rafters = raftersNow()
     const missesBefore = expectedMisses(rafters, fixings, fasteners)
     const tried = rafters.filter(rafter => rafter.state !== 'proved' && fixings.some(one => one.member === rafterName(rafter.number))).map((rafter) => {

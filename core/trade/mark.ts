@@ -43,6 +43,7 @@ export const markStepKinds = [
   'first-row',
   'rows',
   'rails',
+  'openings',
   'fixings',
   'splices',
   'bolts',

@@ -97,7 +97,7 @@ const tallowYard = job(starterJob('3 Tallow Yard', 'Saltmarsh Haven', 'imperial'
     [inch(14, 10.75), 3200, 'knock'], [inch(17, 3), 900, 'seen'], [inch(19, 11.5), 900, 'pilot-hit'], [inch(8, 7), 1000, 'pilot-miss']]),
   },
   setbacks: setbacks(inch(1, 0), inch(3, 0), inch(3, 0), inch(1, 6), inch(1, 6), inch(1, 6), inch(1, 0)),
-}, { moduleId: 'skerry-390', orientation: 'on-side', rowGapMm: inch(0, 0.5) }, {
+}, { moduleId: 'skerry-390', orientation: 'on-side', rowGapMm: inch(0, 0.5), closureId: 'surface' }, {
   access: 'tower', exposure: 'coast', altitudeM: 5, streetDeg: 140, coveringState: 'brittle', coveringAgeYears: 24, coveringYearsLeft: 8, hazards: [
     'fragile',
     'public-below',
@@ -110,9 +110,10 @@ const kelpQuay = job(starterJob('Kelp Quay 22', 'Brackwater', 'metric', metricPa
   name: 'South face',
   outline: { kind: 'rectangle', eaveLengthMm: 10_460, slopeLengthMm: 5870 },
   pitchDeg: 38, place: { azimuthDeg: 172, eastMm: 0, northMm: 0, eaveHeightMm: 5100, storeys: 2 },
-  covering: { kind: 'interlocking-tile', gaugeMm: 338, coverWidthMm: 302, firstCourseMm: 322, firstColumnMm: 40, pan: { fromMm: 70, toMm: 238 } },
+  covering: { kind: 'interlocking-tile', gaugeMm: 338, coverWidthMm: 302, lengthMm: 420, firstCourseMm: 322, firstColumnMm: 75, pan: { fromMm: 70, toMm: 238 }, coursesRead: [{ course: 9, mm: 2689 }], coursesCounted: 18, battenMm: 38, battenDeepMm: 25 },
   supports: rafterRow(265, 610, 60, finds([[3, 1492], [6, 3302], [9, 5161], [12, 6968], [15, 8811]])),
   setbacks: setbacks(450, 500, 640, 640),
+  broken: [{ id: 'broken-1', course: 3, unit: 4, by: 'Crew, on the way up', supplies: 'householder', on: '2026-05-04' }],
 }, { mountId: 'windlass-tile-hook', fixingPattern: 'aligned', rows: [plainRow, { ...plainRow, count: 5 }] }, {
   access: 'tower', altitudeM: 9, exposure: 'coast', streetDeg: 352, coveringState: 'sound', coveringAgeYears: 19, coveringYearsLeft: 35, decision: 'go-ahead', hazards: [
     'high-eave',
@@ -126,7 +127,9 @@ const kelpQuay = job(starterJob('Kelp Quay 22', 'Brackwater', 'metric', metricPa
 
 /** A hipped slate roof: its west side taped with both diagonals, a chimney and a vent on it, rafters by a hit log with one slip. */
 const netLoftStart = starterJob('5 Net Loft Row', 'Brackwater', 'metric', metricParts)
-const slate = { kind: 'slate', lengthMm: 500, coverWidthMm: 250, lapMm: 90, nailing: 'centre', firstCourseMm: 205, firstColumnMm: 0 } as const
+const slate: Face['covering'] = {
+  kind: 'slate', lengthMm: 500, coverWidthMm: 250, lapMm: 90, nailing: 'centre', mayCut: true, firstCourseMm: 205, firstColumnMm: 30, coursesRead: [{ course: 10, mm: 1846 }, { course: 20, mm: 3872 }], coursesCounted: null, battenMm: 50, battenDeepMm: 25,
+}
 const netLoft = job(netLoftStart, {
   name: 'West face',
   outline: {
@@ -155,7 +158,7 @@ const netLoft = job(netLoftStart, {
     { id: 'chimney', kind: 'chimney', round: false, xMm: 8420, yMm: 3790, widthMm: 620, heightMm: 480, clearanceMm: 200 },
     { id: 'vent', kind: 'vent', round: true, xMm: 3370, yMm: 4180, widthMm: 110, heightMm: 110, clearanceMm: 120 },
   ],
-}, { moduleId: 'skerry-390', mountId: 'windlass-slate-hook' }, {
+}, { moduleId: 'skerry-390', mountId: 'windlass-slate-hook', openFirst: { count: 3, mountId: 'windlass-slate-plate' }, rows: [plainRow, { ...plainRow, count: 4, gapBelowMm: 55 }] }, {
   access: 'ladder', altitudeM: 22, exposure: 'open', streetDeg: 78, coveringState: 'worn', coveringAgeYears: 61, coveringYearsLeft: 30, decision: 'go-ahead', decisionNote: 'Slates ring true; twelve spare in the shed.', hazards: [
     'fragile',
     'slippery',
@@ -208,7 +211,7 @@ const capstanWalk = job(starterJob('30 Capstan Walk', 'Saltmarsh Haven', 'imperi
       .map(([rafter, yMm, off, state]) => [inch(0, 11) + (rafter - 1) * inch(2, 0) + lean * yMm + off - (state === 'edge-left' ? inch(0, 0.75) : 0), yMm, state])),
   },
   setbacks: setbacks(inch(1, 0), inch(1, 6), inch(3, 0), inch(1, 0), inch(1, 6), inch(1, 6), inch(1, 0)),
-}, { orientation: 'upright' }, {
+}, { orientation: 'upright', closureId: 'rings' }, {
   access: 'ladder',
   exposure: 'sheltered',
   altitudeM: 31,
@@ -283,7 +286,7 @@ const bellbuoy = job(starterJob('1 Bellbuoy Lane', 'Saltmarsh Haven', 'imperial'
     eaveHeightMm: inch(18, 4),
     storeys: 2,
   },
-  covering: { kind: 'standing-seam', coverWidthMm: inch(0, 16.5), firstColumnMm: inch(0, 4) }, supports: { kind: 'seams', firstMm: inch(0, 4), spacingMm: inch(0, 16.5) },
+  covering: { kind: 'standing-seam', coverWidthMm: inch(0, 16.5), profile: 'snap-lock', firstColumnMm: inch(0, 4) }, supports: { kind: 'seams', firstMm: inch(0, 4), spacingMm: inch(0, 16.5) },
   setbacks: setbacks(inch(1, 0), inch(1, 6), inch(3, 0), inch(3, 0)),
 }, { mountId: 'cleat-seam' }, {
   access: 'lift',
@@ -305,7 +308,7 @@ const cinderLane = job(starterJob('6 Cinder Lane', 'Brackwater', 'metric', metri
     eaveHeightMm: 2650,
     storeys: 1,
   },
-  covering: { kind: 'pressed-metal-tile', gaugeMm: 369, coverWidthMm: 1260, firstCourseMm: 350, firstColumnMm: 0 },
+  covering: { kind: 'pressed-metal-tile', gaugeMm: 369, coverWidthMm: 1260, profile: 'pan', firstCourseMm: 350, firstColumnMm: 0, coursesRead: [], coursesCounted: null },
   supports: {
     ...rafterRow(240, 450, 45),
     hits: hits([
@@ -352,7 +355,7 @@ const mizzen = job(mizzenStart, {
   coveringState: 'worn',
   coveringAgeYears: 70,
   coveringYearsLeft: 15,
-  stops: [{ kind: 'bats', cleared: '' }],
+  stops: [{ kind: 'bats', cleared: 'Licensed ecologist, letter of 3 April 2026: no roost' }],
   hazards: ['high-eave', 'steep', 'public-below'],
   bring: ['tower', 'tarpaulin'],
 })
@@ -377,7 +380,7 @@ const sailmaker = job(starterJob('18 Sailmaker Court', 'Saltmarsh Haven', 'imper
     areas: [{ fromXMm: 0, toXMm: inch(17, 0), fromYMm: 0, toYMm: inch(16, 2) }, { fromXMm: inch(19, 0), toXMm: inch(24, 9), fromYMm: 0, toYMm: inch(16, 2) }],
   },
   setbacks: setbacks(inch(1, 0), inch(1, 6), inch(3, 0), inch(3, 0)),
-}, { mountId: 'limpet-sheathing' }, { access: 'ladder', exposure: 'sheltered', coveringState: 'sound', coveringAgeYears: 4, coveringYearsLeft: 30, decision: 'go-ahead' })
+}, { mountId: 'limpet-sheathing', closureId: 'underside' }, { access: 'ladder', exposure: 'sheltered', coveringState: 'sound', coveringAgeYears: 4, coveringYearsLeft: 30, decision: 'go-ahead' })
 
 /** No rail at all: the modules' own frames are coupled, with a skirt along the eave. */
 const halyardClose = job(starterJob('9 Halyard Close', 'Saltmarsh Haven', 'imperial', {
@@ -395,7 +398,7 @@ const halyardClose = job(starterJob('9 Halyard Close', 'Saltmarsh Haven', 'imper
   },
   supports: rafterRow(inch(0, 10), inch(1, 4), inch(0, 1.5), finds([[4, inch(4, 10.25)], [11, inch(14, 1.75)], [19, inch(24, 10)]])),
   setbacks: setbacks(inch(0, 9), inch(1, 6), inch(3, 0), inch(3, 0)),
-}, { rowGapMm: inch(0, 0.5), orientation: 'on-side' }, {
+}, { rowGapMm: inch(0, 0.5), orientation: 'on-side', closureId: 'half-circle' }, {
   access: 'ladder',
   exposure: 'sheltered',
   coveringState: 'sound',

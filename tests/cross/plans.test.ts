@@ -2,7 +2,7 @@ import { differenceD, FillRule, type PathsD } from 'clipper2-ts'
 import { describe, expect, it } from 'vitest'
 import { demoJobs } from '../../db/demo/jobs'
 import { areaMm2, rectangle, type Region } from '../../core/geometry'
-import { forbiddenStrips } from '../../core/coverings'
+import { footOf, forbiddenStrips } from '../../core/coverings'
 import { type Job, readJob } from '../../core/job'
 import { type FacePlan, planJob } from '../../core/plan'
 import { onFace } from '../../core/rails'
@@ -57,7 +57,7 @@ function check(job: Job): FacePlan[] {
         // Nothing stands where couplers, corners or the covering forbid it.
         for (const strip of [
           ...rail.keepsOff,
-          ...forbiddenStrips(own.covering, own.outline, face.parts.mount, rail),
+          ...forbiddenStrips(own.covering, own.outline, footOf(own, face.parts.mount), rail),
         ]) expect(fixing.atMm > strip.fromMm + 1e-6 && fixing.atMm < strip.toMm - 1e-6).toBe(false)
       }
     })

@@ -1,4 +1,5 @@
 import type { Catalogue, Resistance } from '../schema'
+import { closures } from './closures'
 import { coverings } from './coverings'
 import { inventedSource } from './source'
 import { supplies } from './supplies'
@@ -112,11 +113,11 @@ export const demoCatalogue: Catalogue = {
         design(4300, 6900, 2900),
       ], underMm: inch(0.25), plateMm: 4.5, offsetMm: 0, heelMm: 52, standoffMm: 70, hook: null, leastSheathingMm: null, greatestSpanMm: inch(72), price: 17.2,
       halfFootprintMm: inch(1.5), screw: { name: 'Lag screw 5/16 x 3 1/2 in', perMount: 1, pilot: '3/16 in pilot, about 2 in deep' }, torqueNm: 16,
-      flashed: true, sealant: 'Inverted U under the flashing, open below', sealantMl: 9, tools: [
+      sealant: 'Inverted U under the flashing, open below', tools: [
         '1/2 in hex socket',
         '3/16 in bit with a stop at 2 in',
         'Flat bar for nails and shingle',
-      ], massKg: 0.83,
+      ], massKg: 0.83, closures: closures['thole-edge-foot'],
     },
     {
       ...invented, id: 'limpet-flashed', maker: 'Limpet Fixings', name: 'Limpet flashed foot', coverings: ['coursed-shingle'], into: ['rafters'],
@@ -136,11 +137,11 @@ export const demoCatalogue: Catalogue = {
       },
       resistances: [allowable(760, 1150, 420)], underMm: inch(0.2), plateMm: 4.8, offsetMm: 12, heelMm: 36, standoffMm: 85, hook: null, leastSheathingMm: null, greatestSpanMm: null, price: 11.4,
       halfFootprintMm: inch(1.25), screw: { name: 'Lag screw 5/16 x 3 in', perMount: 1, pilot: '3/16 in pilot, about 2 in deep' }, torqueNm: 14,
-      flashed: true, sealant: 'Inverted U under the flashing, open below', sealantMl: 7, tools: [
+      sealant: 'Inverted U under the flashing, open below', tools: [
         '1/2 in hex socket',
         '3/16 in bit with a stop at 2 in',
         'Flat bar for nails and shingle',
-      ], massKg: 0.61,
+      ], massKg: 0.61, closures: closures['limpet-flashed'],
     },
     {
       ...invented, id: 'limpet-four', maker: 'Limpet Fixings', name: 'Limpet four-screw foot', coverings: ['coursed-shingle'], into: ['rafters'],
@@ -163,16 +164,16 @@ export const demoCatalogue: Catalogue = {
         design(5200, 7900, 3300),
       ], underMm: inch(0.25), plateMm: 4, offsetMm: 0, heelMm: 45, standoffMm: 60, hook: null, leastSheathingMm: null, greatestSpanMm: null, price: 9.8,
       halfFootprintMm: inch(2), screw: { name: 'Structural screw 1/4 x 3 in', perMount: 4, pilot: 'No pilot; every screw must be in timber' }, torqueNm: 15,
-      flashed: false, sealant: 'Butyl pad under the foot, unbroken', sealantMl: 0, tools: ['5/16 in hex driver bit', 'Flat bar for nails and shingle'], massKg: 0.48,
+      sealant: 'Butyl pad under the foot, unbroken', tools: ['5/16 in hex driver bit', 'Flat bar for nails and shingle'], massKg: 0.48, closures: closures['limpet-four'],
     },
     {
       ...invented, id: 'limpet-sheathing', maker: 'Limpet Fixings', name: 'Limpet sheathing foot', coverings: ['coursed-shingle'], into: ['sheathing'], fasteners: null,
       resistances: [allowable(265, 900, 240)], underMm: inch(0.25), plateMm: 4, offsetMm: 0, heelMm: 55, standoffMm: 60, hook: null, leastSheathingMm: inch(15 / 32), greatestSpanMm: inch(48), price: 10.6,
       halfFootprintMm: inch(2.25), screw: { name: 'Sheathing screw 1/4 x 2 in', perMount: 6, pilot: 'No pilot; every screw must bite in sound sheathing' }, torqueNm: 13,
-      flashed: false, sealant: 'Butyl pad under the foot, unbroken', sealantMl: 0, tools: ['5/16 in hex driver bit'], massKg: 0.55,
+      sealant: 'Butyl pad under the foot, unbroken', tools: ['5/16 in hex driver bit'], massKg: 0.55, closures: closures['limpet-sheathing'],
     },
     {
-      ...invented, id: 'windlass-flashed', maker: 'Windlass Roof Hardware', name: 'Windlass flashed post', coverings: ['coursed-shingle'], into: ['rafters', 'purlins'],
+      ...invented, id: 'windlass-flashed', maker: 'Windlass Roof Hardware', name: 'Windlass flashed post', coverings: ['coursed-shingle', 'interlocking-tile'], into: ['rafters', 'purlins'],
       fasteners: {
         kind: 'wood-screw',
         diameterMm: 8,
@@ -189,11 +190,11 @@ export const demoCatalogue: Catalogue = {
       },
       resistances: [design(4100, 6200, 2300)], underMm: 6, plateMm: 5, offsetMm: 0, heelMm: 42, standoffMm: 95, hook: null, leastSheathingMm: null, greatestSpanMm: null, price: 12.2,
       halfFootprintMm: 40, screw: { name: 'Hanger screw 8 x 80 mm', perMount: 2, pilot: '5 mm pilot, 55 mm deep' }, torqueNm: 15,
-      flashed: true, sealant: 'Inverted U under the flashing, open below', sealantMl: 8, tools: [
+      sealant: 'Inverted U under the flashing, open below', tools: [
         '13 mm socket',
         '5 mm bit with a stop at 55 mm',
         'Flat bar for nails and shingle',
-      ], massKg: 0.72,
+      ], massKg: 0.72, closures: closures['windlass-flashed'],
     },
     {
       ...invented, id: 'windlass-tile-hook', maker: 'Windlass Roof Hardware', name: 'Windlass tile hook', coverings: ['interlocking-tile', 'plain-tile'], into: ['rafters'],
@@ -218,11 +219,11 @@ export const demoCatalogue: Catalogue = {
         travelMm: 78,
       }, leastSheathingMm: null, greatestSpanMm: null, price: 13.7,
       halfFootprintMm: 45, screw: { name: 'Hook screw 6 x 100 mm', perMount: 2, pilot: '4 mm pilot, 70 mm deep' }, torqueNm: 14,
-      flashed: false, sealant: 'Notch the tile above until it lies flat: it sheds the water, no sealant', sealantMl: 0, tools: [
+      sealant: 'Notch the tile above until it lies flat: it sheds the water, no sealant', tools: [
         'Torx 30 bit',
         '4 mm bit with a stop at 70 mm',
         'Grinder with a dry diamond disc, for notches',
-      ], massKg: 0.94,
+      ], massKg: 0.94, closures: closures['windlass-tile-hook'],
     },
     {
       ...invented, id: 'windlass-slate-hook', maker: 'Windlass Roof Hardware', name: 'Windlass slate hook', coverings: ['slate'], into: ['rafters'],
@@ -247,12 +248,52 @@ export const demoCatalogue: Catalogue = {
         travelMm: 0,
       }, leastSheathingMm: null, greatestSpanMm: null, price: 14.9,
       halfFootprintMm: 45, screw: { name: 'Hook screw 6 x 80 mm', perMount: 2, pilot: '4 mm pilot, 60 mm deep' }, torqueNm: 14,
-      flashed: true, sealant: 'Flashing over the slot, foam under its cap', sealantMl: 6, tools: [
+      sealant: 'Flashing over the slot, foam under its cap', tools: [
         'Torx 30 bit',
         '4 mm bit with a stop at 60 mm',
         'Slate ripper',
         'Slate cutter',
-      ], massKg: 0.88,
+      ], massKg: 0.88, closures: closures['windlass-slate-hook'],
+    },
+    {
+      ...invented, id: 'windlass-tile-post', maker: 'Windlass Roof Hardware', name: 'Windlass tile post', coverings: ['interlocking-tile'], into: ['rafters'],
+      fasteners: {
+        kind: 'wood-screw',
+        diameterMm: 6,
+        lengthMm: 80,
+        tipMm: 6,
+        yieldMpa: 600,
+        pilotMm: 4,
+        edgeDiameters: 2.5,
+        acrossMm: [0],
+        alongMm: 45,
+        threadMm: 60,
+        rootMm: 4.2,
+        approval: 'Windlass approval W-14 (invented): edge 2.5 d, 7 d apart, members from 40 mm',
+      },
+      resistances: [design(2300, 4200, 1700)], underMm: 5, plateMm: 5, offsetMm: 0, heelMm: 45, standoffMm: 60, hook: null, leastSheathingMm: null, greatestSpanMm: null, price: 16.4,
+      halfFootprintMm: 45, screw: { name: 'Hook screw 6 x 80 mm', perMount: 2, pilot: '4 mm pilot, 60 mm deep' }, torqueNm: 14,
+      sealant: 'Shaped flashing over the cored tile, cap over the post', tools: ['Torx 30 bit', '4 mm bit with a stop at 60 mm', '76 mm diamond core, with water'], massKg: 1.06, closures: closures['windlass-tile-post'],
+    },
+    {
+      ...invented, id: 'windlass-slate-plate', maker: 'Windlass Roof Hardware', name: 'Windlass slate plate', coverings: ['slate'], into: ['rafters'],
+      fasteners: {
+        kind: 'wood-screw',
+        diameterMm: 6,
+        lengthMm: 80,
+        tipMm: 6,
+        yieldMpa: 600,
+        pilotMm: 4,
+        edgeDiameters: 2.5,
+        acrossMm: [0],
+        alongMm: 45,
+        threadMm: 60,
+        rootMm: 4.2,
+        approval: 'Windlass approval W-14 (invented): edge 2.5 d, 7 d apart, members from 40 mm',
+      },
+      resistances: [design(2100, 3600, 1700)], underMm: 5, plateMm: 5, offsetMm: 0, heelMm: 45, standoffMm: 45, hook: null, leastSheathingMm: null, greatestSpanMm: null, price: 15.8,
+      halfFootprintMm: 45, screw: { name: 'Hook screw 6 x 80 mm', perMount: 2, pilot: '4 mm pilot, 60 mm deep' }, torqueNm: 14,
+      sealant: 'Flashing over the holes, gasket on the post', tools: ['Torx 30 bit', '4 mm bit with a stop at 60 mm', 'Slate ripper'], massKg: 0.97, closures: closures['windlass-slate-plate'],
     },
     {
       ...invented, id: 'windlass-metal-tile', maker: 'Windlass Roof Hardware', name: 'Windlass metal-tile bracket', coverings: ['pressed-metal-tile'], into: ['rafters', 'purlins'],
@@ -272,7 +313,7 @@ export const demoCatalogue: Catalogue = {
       },
       resistances: [design(3000, 4600, 1500)], underMm: 45, plateMm: 5, offsetMm: 0, heelMm: 38, standoffMm: 80, hook: null, leastSheathingMm: null, greatestSpanMm: null, price: 11.9,
       halfFootprintMm: 35, screw: { name: 'Hanger screw 8 x 120 mm', perMount: 1, pilot: '5 mm pilot, 70 mm deep' }, torqueNm: 12,
-      flashed: false, sealant: 'Gasket under the flange, bead round the hole', sealantMl: 10, tools: ['13 mm socket', '5 mm bit with a stop at 70 mm'], massKg: 0.58,
+      sealant: 'Gasket under the flange, bead round the hole', tools: ['13 mm socket', '5 mm bit with a stop at 70 mm'], massKg: 0.58, closures: closures['windlass-metal-tile'],
     },
     {
       ...invented, id: 'cleat-sheet-foot', maker: 'Cleat & Thimble', name: 'Cleat sheet foot', coverings: ['screwed-sheet'], into: ['screws', 'purlins'],
@@ -295,7 +336,7 @@ export const demoCatalogue: Catalogue = {
         design(2300, 5200, 1700),
       ], underMm: 38, plateMm: 3, offsetMm: 8, heelMm: 30, standoffMm: 70, hook: null, leastSheathingMm: null, greatestSpanMm: null, price: 6.9,
       halfFootprintMm: 25, screw: { name: 'Sheet screw 6.3 x 90 mm with gasket', perMount: 1, pilot: 'In the hole of the screw that was taken out' }, torqueNm: 10,
-      flashed: false, sealant: 'The screw’s own gasket, upright towards the ridge', sealantMl: 0, tools: ['10 mm hex driver bit'], massKg: 0.31,
+      sealant: 'The screw’s own gasket, upright towards the ridge', tools: ['10 mm hex driver bit'], massKg: 0.31, closures: closures['cleat-sheet-foot'],
     },
     {
       ...invented, id: 'cleat-seam', maker: 'Cleat & Thimble', name: 'Cleat seam clamp', coverings: ['standing-seam'], into: ['seams'], fasteners: null,
@@ -304,7 +345,7 @@ export const demoCatalogue: Catalogue = {
         design(3000, 5600, 1950),
       ], underMm: 0, plateMm: 3, offsetMm: 0, heelMm: 30, standoffMm: 55, hook: null, leastSheathingMm: null, greatestSpanMm: inch(54), price: 8.8,
       halfFootprintMm: 30, screw: { name: 'Set screw M8', perMount: 2, pilot: 'No pilot: pierce nothing' }, torqueNm: 17,
-      flashed: false, sealant: 'No sealant: the seam stays whole', sealantMl: 0, tools: ['6 mm hex key bit'], massKg: 0.36,
+      sealant: 'No sealant: the seam stays whole', tools: ['6 mm hex key bit'], massKg: 0.36, closures: closures['cleat-seam'],
     },
   ],
   clamps: [

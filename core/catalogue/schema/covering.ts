@@ -12,6 +12,13 @@ export const coveringNames: Record<CoveringKind, string> = {
 export const nailings = ['centre', 'head'] as const
 export type Nailing = typeof nailings[number]
 
+/** Kinds of seams, and of pressed metal tiles by the shape that hooks are made for. */
+export const profiles = ['double-lock', 'snap-lock', 'bulb', 'pan', 'shake', 'slate-like'] as const
+export type Profile = typeof profiles[number]
+export const profileNames: Record<Profile, string> = { 'double-lock': 'Double-lock seam', 'snap-lock': 'Snap-lock seam', 'bulb': 'Bulb seam', 'pan': 'Pan tile', 'shake': 'Shake', 'slate-like': 'Slate-like' }
+const seamProfiles = ['double-lock', 'snap-lock', 'bulb'] as const
+const pressedProfiles = ['pan', 'shake', 'slate-like'] as const
+
 const gaugeMm = lengthMm('The gauge', 50, 900)
 const coverWidthMm = lengthMm('The cover width', 80, 1400)
 
@@ -21,13 +28,15 @@ export const coveringMeasures = {
     kind: z.literal('coursed-shingle'),
     /** Height of a course that shows, mm. */
     exposureMm: lengthMm('The exposure', 50, 500),
+    /** Width of one tab where it is laid in tabs; null where a course runs through. */
+    tabMm: lengthMm('The tab', 80, 600).nullable(),
   }),
   interlocking: z.object({
-    kind: z.literal('interlocking-tile'), gaugeMm, coverWidthMm,
+    kind: z.literal('interlocking-tile'), gaugeMm, coverWidthMm, lengthMm: lengthMm('The tile’s length', 150, 900),
     /** The flat pan in which a hook's arm may leave, mm from the tile's left edge. */
     pan: z.object({ fromMm: lengthMm('The pan', 0, 600), toMm: lengthMm('The pan', 0, 600) }).refine(pan => pan.toMm > pan.fromMm, 'The pan must end to the right of where it begins.'),
   }),
-  plain: z.object({ kind: z.literal('plain-tile'), gaugeMm, coverWidthMm }),
+  plain: z.object({ kind: z.literal('plain-tile'), gaugeMm, coverWidthMm, lengthMm: lengthMm('The tile’s length', 150, 500) }),
   slate: z.object({
     kind: z.literal('slate'),
     lengthMm: lengthMm('The slate’s length', 150, 900),
@@ -35,14 +44,16 @@ export const coveringMeasures = {
     /** How far a slate reaches over the next but one below, mm. */
     lapMm: lengthMm('The lap', 40, 200),
     nailing: z.enum(nailings),
+    /** False for slates that must not be cut: asbestos cement, or what nobody can tell from it. */
+    mayCut: z.boolean(),
   }),
-  pressed: z.object({ kind: z.literal('pressed-metal-tile'), gaugeMm, coverWidthMm }),
+  pressed: z.object({ kind: z.literal('pressed-metal-tile'), gaugeMm, coverWidthMm, profile: z.enum(pressedProfiles) }),
   sheet: z.object({
     kind: z.literal('screwed-sheet'), coverWidthMm,
     /** Distance between ribs, mm. */
     ribMm: lengthMm('The rib distance', 20, 500),
   }),
-  seam: z.object({ kind: z.literal('standing-seam'), coverWidthMm }),
+  seam: z.object({ kind: z.literal('standing-seam'), coverWidthMm, profile: z.enum(seamProfiles) }),
   /** Felt and battens by the roofer, for an array that replaces the covering. */
   battens: z.object({ kind: z.literal('felt-and-battens'), gaugeMm }),
 }

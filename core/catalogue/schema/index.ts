@@ -8,6 +8,7 @@ import { supplySchema } from './supply'
 import { pairSchema, setSchema } from './together'
 
 export * from './clamps'
+export * from './closure'
 export * from './covering'
 export { formats, type Format, itemId, type Resistance } from './fields'
 export * from './module'

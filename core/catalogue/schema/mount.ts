@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { closureSchema } from './closure'
 import { coveringKinds } from './covering'
 import { mm, price, resistances } from './fields'
 import { shelved } from './source'
@@ -63,10 +64,10 @@ export const mountSchema = z.object({
   screw: z.object({ name: z.string().trim().min(1).max(80), perMount: z.number().int().min(1).max(12), pilot: z.string().trim().max(120) }),
   /** Of the bolt that holds the rail, or the frame, on the foot. */
   torqueNm: z.number().positive().max(60),
-  flashed: z.boolean(),
-  sealant: z.string().max(200),
-  /** Sealant that one fixing takes, ml; 0 for none. */
-  sealantMl: mm(0, 200),
+  /** How it is made watertight, in its maker's words. */
+  sealant: z.string().max(300),
+  /** Its ways through the coverings it is made for, the usual one first. */
+  closures: z.array(closureSchema).max(12).refine(list => new Set(list.map(one => one.id)).size === list.length, 'Two ways have the same id.').default([]),
   /** Tools and bits that its fixing needs. */
   tools: z.array(z.string().trim().min(1).max(120)).max(20),
   massKg: z.number().positive().max(10),

@@ -1,5 +1,6 @@
 import { setAssumed } from './on-assumed'
 import { setArray, setRow } from './on-array'
+import { dropBroken, logBroken } from './on-broken'
 import { addFace, removeFace, setFace } from './on-faces'
 import { setJob, setKeepClear, setLoadout, setLoads, setSite, setVan } from './on-job'
 import { dropHits, logHits, moveRafter, setRafters, useHit } from './on-rafters'
@@ -9,4 +10,5 @@ export const editKinds = [
   setJob, setAssumed, setSite, setKeepClear, setLoads, setVan, setLoadout,
   addFace, removeFace, setFace, setArray, setRow,
   setRafters, moveRafter, logHits, dropHits, useHit,
+  logBroken, dropBroken,
 ] as const

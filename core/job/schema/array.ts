@@ -69,6 +69,12 @@ export const arraySchema = z.object({
   railInMm: lengthMm('The rail', 0, 3000).nullable(),
   loadPath: z.enum(loadPaths),
   spliceAs: z.enum(spliceKinds),
+  /** Which of the mount's ways goes through the covering; null takes its usual one. */
+  closureId: z.string().max(41).nullable(),
+  /** The first few fixings are made with another mount, whose opening lets the rafters be seen; null where all are alike. */
+  openFirst: z.object({ count: z.number().int('Whole fixings.').min(1, 'At least one fixing.').max(12, 'At most twelve fixings.'), mountId: partId }).nullable(),
+  /** Two fixings at each end of every rail. */
+  doubledEnds: z.boolean(),
   /** Deflection of a span is kept to this share of it, and twice that past the last fixing. */
   deflectionOver: z.number().int('A whole number.').min(60, 'At least 1 in 60.').max(1000, 'At most 1 in 1000.'),
   /** What one fixing holds by an engineer's or a test's figure; null works it out. */
@@ -84,8 +90,8 @@ export const arraySchema = z.object({
 })
 
 /** How an array is built where nobody has said otherwise. */
-export const plainBuild: Pick<z.infer<typeof arraySchema>, 'railWay' | 'railInMm' | 'loadPath' | 'spliceAs' | 'deflectionOver' | 'heldUpN' | 'heldDownN' | 'heldSlopeN' | 'supplyIds'>
-  = { supplyIds: [], railWay: 'across', railInMm: null, loadPath: 'line', spliceAs: 'butted', deflectionOver: 120, heldUpN: null, heldDownN: null, heldSlopeN: null }
+export const plainBuild: Pick<z.infer<typeof arraySchema>, 'railWay' | 'railInMm' | 'loadPath' | 'spliceAs' | 'deflectionOver' | 'heldUpN' | 'heldDownN' | 'heldSlopeN' | 'supplyIds' | 'closureId' | 'openFirst' | 'doubledEnds'>
+  = { supplyIds: [], railWay: 'across', railInMm: null, loadPath: 'line', spliceAs: 'butted', deflectionOver: 120, heldUpN: null, heldDownN: null, heldSlopeN: null, closureId: null, openFirst: null, doubledEnds: false }
 
 export type ArrayRules = z.infer<typeof arraySchema>
 export type RowRule = z.infer<typeof rowRuleSchema>
@@ -94,7 +100,7 @@ export const arrayWords: WordsOf<Omit<ArrayRules, 'rows'>> = {
   moduleId: 'the module', railId: 'the rail', mountId: 'the mount', clampsId: 'the clamps', supplyIds: 'the small parts of its set', orientation: 'how the modules lie',
   columnGapMm: 'the gap between columns', rowGapMm: 'the gap between rows', rowCount: 'the number of rows', shiftMm: 'the array’s place along the eave',
   columns: 'how columns stand', stackFrom: 'which line the rows start from', fixingPattern: 'the fixing pattern', railWay: 'which way rails run', railInMm: 'how far rails lie in',
-  loadPath: 'how modules load the rails', spliceAs: 'how rails are spliced', deflectionOver: 'the deflection limit',
+  closureId: 'the way through the covering', openFirst: 'the fixings that are opened first', doubledEnds: 'the doubled ends', loadPath: 'how modules load the rails', spliceAs: 'how rails are spliced', deflectionOver: 'the deflection limit',
   heldUpN: 'what a fixing holds', heldDownN: 'what a fixing holds', heldSlopeN: 'what a fixing holds',
   allowedSpanMm: 'the allowed span', allowedOverhangMm: 'the allowed overhang', trimTailMm: 'the trim tails',
 }

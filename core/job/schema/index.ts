@@ -1,5 +1,6 @@
 /** The one definition of a job: used by the client, the server, the command line and the docs. A file for each noun. */
 export * from './array'
+export * from './broken'
 export * from './codes'
 export * from './covering'
 export * from './fields'

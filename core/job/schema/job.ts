@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { STEEPEST_PITCH_DEG } from '../../units'
 import { arraySchema } from './array'
+import { brokenSchema, MOST_BROKEN } from './broken'
 import { codesSchema } from './codes'
 import { coveringSchema } from './covering'
 import { lengthMm, shortId, sides } from './fields'
@@ -34,6 +35,8 @@ export const faceSchema = z.object({
   reserved: z.array(reservedSchema).max(20, 'A face has at most twenty reserved parts.'),
   /** A wish: the array's lower edge no farther from the eave than this, mm; null for none. */
   lowEdgeMm: lengthMm('The wish', 0, 10_000).nullable(),
+  /** Units of the covering that were found or made broken. */
+  broken: z.array(brokenSchema).max(MOST_BROKEN, `A face has at most ${MOST_BROKEN} broken units.`),
   obstructions: z.array(obstructionSchema).max(60, 'A face has at most sixty obstructions.'),
   /** The corner at the eave where both tapes start. */
   datum: z.enum(sides),
@@ -75,6 +78,6 @@ export type Face = z.infer<typeof faceSchema>
 /** A face's own facts; its array has words of its own. */
 export const faceWords: WordsOf<Omit<Face, 'id' | 'array'>> = {
   name: 'the face’s name', outline: 'the face’s size', pitchDeg: 'the pitch', place: 'where the face lies', covering: 'the covering', supports: 'what it is fixed to', timber: 'the timber', setbacks: 'the setbacks',
-  yieldShare: 'how much the face yields', windStripMm: 'the wind strip', reserved: 'the reserved parts', lowEdgeMm: 'the wish for the lower edge', obstructions: 'what stands on the face', datum: 'the datum corner',
+  yieldShare: 'how much the face yields', windStripMm: 'the wind strip', reserved: 'the reserved parts', lowEdgeMm: 'the wish for the lower edge', broken: 'the broken units', obstructions: 'what stands on the face', datum: 'the datum corner',
 }
 export const jobWords: WordsOf<Pick<Job, 'title' | 'place' | 'units' | 'codes' | 'wanted'>> = { title: 'the job’s name', place: 'the place', units: 'the units', codes: 'the adopted codes', wanted: 'how many modules are wanted' }

@@ -14,7 +14,7 @@ describe('mark-out', () => {
 
   it('goes in the order in which a crew strikes lines', () => {
     const kinds = [...new Set(plan.marks.map(one => one.kind))]
-    expect(kinds).toEqual(['datum', 'keep-clear', 'square', 'supports', 'first-row', 'rows', 'rails', 'fixings', 'splices', 'electronics', 'trunk', 'modules', 'trim'])
+    expect(kinds).toEqual(['datum', 'keep-clear', 'square', 'supports', 'first-row', 'rows', 'rails', 'openings', 'fixings', 'splices', 'electronics', 'trunk', 'modules', 'trim'])
   })
 
   it('reads every mark from the one datum, exact and in the order of the tape', () => {

@@ -1,4 +1,4 @@
-import { coveringNames } from '../../catalogue'
+import { closureParts, closureWayNames, coveringNames, profileNames, sealNames } from '../../catalogue'
 import type { Group } from './figure'
 
 const supportChoices = { rafters: 'Rafters', purlins: 'Purlins or battens', seams: 'Standing seams', screws: 'The sheet’s own screws', sheathing: 'Sheathing' }
@@ -9,6 +9,56 @@ const resistances: Group = {
     { path: 'upN', label: 'up', is: 'force', hint: 'off the roof' },
     { path: 'downN', label: 'down', is: 'force' },
     { path: 'slopeN', label: 'down the slope', is: 'force' },
+  ],
+}
+
+const partNames = Object.fromEntries(closureParts.map(part => [part, `${part[0]!.toUpperCase()}${part.slice(1).replace('-', ' ')}`]))
+
+/** A way through a covering, figure by figure. */
+const closures: Group = {
+  title: 'Ways through the covering', rows: { path: 'closures', one: 'Way', most: 12 }, figures: [
+    { path: 'id', label: 'id', is: 'text', hint: 'small letters and dashes' },
+    { path: 'name', label: 'called', is: 'text' },
+    { path: 'coverings', label: 'through', is: 'choices', choices: coveringNames },
+    { path: 'way', label: 'kind', is: 'choice', choices: closureWayNames },
+    { path: 'profiles', label: 'made for', is: 'choices', choices: profileNames, optional: true, hint: 'seams and metal tiles; empty: any' },
+    { path: 'screwsUp.fromMm', label: 'screws up from the rail, least', is: 'length' },
+    { path: 'screwsUp.toMm', label: 'screws up from the rail, most', is: 'length' },
+    { path: 'plateHighMm', label: 'plate up the slope', is: 'length' },
+    { path: 'plateWideMm', label: 'plate across', is: 'length' },
+    { path: 'armDownMm', label: 'arm leaves below the screws', is: 'length', hint: '0: no arm' },
+    { path: 'armThickMm', label: 'arm thick', is: 'length' },
+    { path: 'riseMm', label: 'arm above the timber at most', is: 'length' },
+    { path: 'headMm', label: 'flashing above the screws', is: 'length', hint: '0: none' },
+    { path: 'footMm', label: 'flashing below the screws', is: 'length' },
+    { path: 'flashWideMm', label: 'flashing wide', is: 'length' },
+    { path: 'cutWideMm', label: 'cut wide', is: 'length', hint: '0: nothing is cut' },
+    { path: 'cutHighMm', label: 'cut high', is: 'length' },
+    { path: 'cutDeepMm', label: 'cut deep', is: 'length', hint: '0: right through' },
+    { path: 'cutToleranceMm', label: 'cut within', is: 'length' },
+    { path: 'cutOldHighMm', label: 'slot in an old lap at most', is: 'length' },
+    { path: 'cutUpMm', label: 'slot above the lower edge', is: 'length' },
+    { path: 'edgeMm', label: 'clear of the unit’s edge', is: 'length' },
+    { path: 'playMm', label: 'aside of the plate', is: 'length' },
+    { path: 'trimMm', label: 'shingle trimmed back', is: 'length' },
+    { path: 'lifts', label: 'lifts the covering', is: 'flag', yes: 'Lifts it', no: 'Lifts nothing' },
+    { path: 'liftUnits', label: 'units lifted in a course', is: 'count', of: 'units' },
+    { path: 'liftCourses', label: 'courses lifted', is: 'count', of: 'courses' },
+    { path: 'battenCut', label: 'batten may be cut', is: 'flag', yes: 'May be cut', no: 'Stays whole' },
+    { path: 'seal', label: 'sealed', is: 'choice', choices: sealNames },
+    { path: 'beadMm', label: 'bead', is: 'length' },
+    { path: 'sealAcrossMm', label: 'bead across, or inner ring', is: 'length' },
+    { path: 'sealUpMm', label: 'bead up, or outer ring', is: 'length' },
+    { path: 'filmMm', label: 'film under the underside', is: 'length' },
+    { path: 'fillMl', label: 'injected', is: 'volume' },
+    { path: 'dabs', label: 'dabs on tabs', is: 'count', of: 'dabs' },
+    { path: 'dabMl', label: 'a dab', is: 'volume' },
+    { path: 'nails', label: 'nails pulled', is: 'count', of: 'nails' },
+    { path: 'parts', label: 'one each of', is: 'choices', choices: partNames, optional: true },
+    { path: 'breaks', label: 'share of lifted that break', is: 'number', of: 'of 1' },
+    { path: 'minutes', label: 'takes', is: 'number', of: 'minutes' },
+    { path: 'leastC', label: 'not below', is: 'number', of: '°C', optional: true },
+    { path: 'dry', label: 'wants it dry', is: 'flag', yes: 'Dry only', no: 'In the wet too' },
   ],
 }
 
@@ -64,12 +114,11 @@ export const mountGroups: Group[] = [
       { path: 'screw.perMount', label: 'Screws a mount', is: 'count', of: 'screws' },
       { path: 'screw.pilot', label: 'Pilot in words', is: 'text' },
       { path: 'torqueNm', label: 'Torque', is: 'torque', hint: 'of the bolt that holds the rail' },
-      { path: 'flashed', label: 'Flashing', is: 'flag', yes: 'With a flashing', no: 'Without' },
       { path: 'sealant', label: 'Made watertight', is: 'text' },
-      { path: 'sealantMl', label: 'Sealant each', is: 'volume' },
       { path: 'tools', label: 'Tools', is: 'texts', hint: 'with ; between' },
     ],
   },
+  closures,
 ]
 
 export const clampGroups: Group[] = [

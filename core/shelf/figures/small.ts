@@ -1,4 +1,4 @@
-import { coveringNames, partKinds } from '../../catalogue'
+import { coveringNames, partKinds, profileNames } from '../../catalogue'
 import type { Group } from './figure'
 
 const kindWords = Object.fromEntries(partKinds.map(kind => [kind, `${kind[0]!.toUpperCase()}${kind.slice(1).replace('-', ' ')}`]))
@@ -25,8 +25,11 @@ export const coveringGroups: Group[] = [{
     { path: 'size.kind', label: 'Covering', is: 'choice', choices: coveringNames },
     { path: 'size.exposureMm', label: 'Exposure', is: 'length', hint: 'shingle: height that shows' },
     { path: 'size.gaugeMm', label: 'Gauge', is: 'length', hint: 'tile and battens' },
-    { path: 'size.lengthMm', label: 'Slate length', is: 'length' },
+    { path: 'size.tabMm', label: 'Tab', is: 'length', optional: true, hint: 'shingle; empty: a course runs through' },
+    { path: 'size.lengthMm', label: 'Length', is: 'length', hint: 'of a whole tile or slate', also: ['Slate length'] },
     { path: 'size.lapMm', label: 'Lap', is: 'length', hint: 'slate' },
+    { path: 'size.mayCut', label: 'May be cut', is: 'flag', yes: 'May be cut', no: 'Must not be cut' },
+    { path: 'size.profile', label: 'Profile', is: 'choice', choices: profileNames },
     { path: 'size.nailing', label: 'Nailed', is: 'choice', choices: { centre: 'Centre-nailed', head: 'Head-nailed' } },
     { path: 'size.coverWidthMm', label: 'Cover width', is: 'length', hint: 'of one unit' },
     { path: 'size.pan.fromMm', label: 'Pan from', is: 'length', hint: 'interlocking tile' },

@@ -1,0 +1,13 @@
+/** Each fixing's way through the covering: what is lifted, cut, screwed, sealed and put back, the section through it, and what it does to the covering's units. */
+export * from './above'
+export * from './card'
+export * from './drawing'
+export * from './layout'
+export type * from './count'
+export type * from './opening'
+export { openCovering, waysOn } from './place'
+export * from './seal'
+export * from './section'
+export { openings, openingsOfJob } from './says'
+export * from './where'
+export * from './words'

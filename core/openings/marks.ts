@@ -1,0 +1,42 @@
+import type { Closure } from '../catalogue'
+import { runTape } from '../rails'
+import { type Ask, inBuildOrder, listed, type MarkStep, type StepMaker, writer } from '../trade'
+import type { OpeningsLayout } from './layout'
+import type { Opening } from './opening'
+import { unitWords } from './words'
+
+/** Ways that open nothing which is measured from a course. */
+const AS_THE_RAIL: Closure['way'][] = ['screw', 'clamp', 'strip']
+
+/** Where the covering is opened and the plate screwed, rail by rail: not where the rail runs. */
+export function openingSteps(ask: Ask<OpeningsLayout>, make: StepMaker): MarkStep[] {
+  const { face, plan } = ask
+  const say = writer(ask)
+  return inBuildOrder(face, plan.rails).flatMap((rail) => {
+    const own = plan.openings.filter(one => one.railId === rail.id && one.course && !AS_THE_RAIL.includes(one.way))
+    const [first] = own
+    if (!first) return []
+    const across = rail.way === 'across'
+    const level = own.every(one => Math.abs(one.plate.yMm - first.plate.yMm) < 0.5)
+    return [make({
+      id: `openings-${rail.id}`, kind: 'openings', title: `Openings for rail ${rail.number}`, tape: runTape(rail), lineMm: across ? (level ? first.plate.yMm : null) : rail.lineMm,
+      instruction: `${across ? `Plates in course ${first.course!.number}, their middle ${say(first.plate.yMm - first.course!.fromMm)} above its edge.` : 'Plates by their course.'} Lift, screw, seal and close each by its card before the next.`,
+      marks: own.map(one => ({
+        label: `Opening ${one.place}`, mm: across ? one.plate.xMm : one.plate.yMm, key: one.member, of: { kind: 'fixing', id: one.fixingId }, note: noteOf(face.covering.kind, one, across),
+        ...across && !level ? { upMm: one.plate.yMm } : {},
+      })),
+    })]
+  })
+}
+
+function noteOf(kind: keyof typeof unitWords, one: Opening, across: boolean): string {
+  const unit = unitWords[kind].one
+  const lifted = [...new Set(one.lifted.map(ref => ref.course))].map((course) => {
+    const numbers = one.lifted.flatMap(ref => ref.course === course && ref.unit !== null ? [ref.unit] : [])
+    return numbers.length ? `${listed(numbers.map(String))} of course ${course}` : `course ${course}`
+  })
+  return [
+    ...across ? [] : [`course ${one.course!.number}`], ...one.unit ? [`${unit} ${one.unit.number}`] : [], ...one.cut && one.cut.kind !== 'hole' ? [`${one.cut.kind} it`] : [],
+    ...lifted.length ? [`lift ${listed(lifted)}`] : [], ...one.first ? ['opened first: look for the rafter'] : [],
+  ].join(', ')
+}

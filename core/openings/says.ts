@@ -1,0 +1,106 @@
+import { type PartKind, type Mount, closureParts } from '../catalogue'
+import { laidOnBattens } from '../coverings'
+import type { Face } from '../job'
+import type { FaceSays, JobSays, PartAsk, PartDraft } from '../trade'
+import { brittle, cannotOpen, firstTooWeak, firstUnsaid, mustNotCut, otherProfile, surfaceSealed, waysUnsaid } from './findings'
+import type { OpeningsLayout } from './layout'
+import { openingSteps } from './marks'
+import type { Opening } from './opening'
+import { openingsShown } from './shown'
+import { waysOn } from './place'
+import { unitWords } from './words'
+
+type Asked = PartAsk<OpeningsLayout>
+
+/** The face's mounts with the openings that each makes; all fixings are of the array's own where nobody has said how it goes through. */
+function mountsUsed({ face, plan, catalogue }: Asked): { mount: Mount, fixings: number, openings: Opening[] }[] {
+  const { first } = waysOn(face, plan, catalogue)
+  const opened = plan.openings.filter(one => one.first)
+  const others = plan.openings.filter(one => !one.first)
+  return [
+    { mount: plan.parts.mount, fixings: plan.fixings.total - opened.length, openings: others },
+    ...first && opened.length ? [{ mount: first.mount, fixings: opened.length, openings: opened }] : [],
+  ].filter(one => one.fixings > 0)
+}
+
+const perMount = (kind: PartKind, ask: Asked, draft: (used: ReturnType<typeof mountsUsed>[number]) => Pick<PartDraft, 'name' | 'maker' | 'amount' | 'massKg' | 'price' | 'rule'> | null): PartDraft[] => mountsUsed(ask).flatMap((used) => {
+  const made = draft(used)
+  return made ? [{ kind, item: { shelf: 'mounts' as const, id: used.mount.id }, stage: 'fixings' as const, ...made }] : []
+})
+
+/** A part that goes with any mount. */
+const any = (kind: PartKind, name: string, amount: number, rule: string, stage: PartDraft['stage'] = 'fixings'): PartDraft[] =>
+  [{ kind, item: null, name, maker: '', stage, amount, massKg: 'by shelf', price: 'by shelf', rule }]
+
+const closing = Object.fromEntries(closureParts.map(kind => [kind, (ask: Asked) => perMount(kind, ask, ({ mount, openings }) => {
+  const { usual, first } = waysOn(ask.face, ask.plan, ask.catalogue)
+  const amount = openings.filter(one => ((one.first ? first : usual)?.closure.parts ?? []).includes(kind)).length
+  return { name: `${kind === 'flashing' ? 'Flashing' : `${kind[0]!.toUpperCase()}${kind.slice(1).replace('-', ' ')}`} for ${mount.name}`, maker: '', amount, massKg: 'by shelf', price: 'by shelf', rule: kind === 'flashing' ? 'One a flashed fixing' : 'One a fixing, by its way through' }
+})])) as Record<typeof closureParts[number], (ask: Asked) => PartDraft[]>
+
+/** Units of single lap are each clipped or screwed when they go back; those of double lap hang between others. */
+const clipped = (kind: Face['covering']['kind']): boolean => kind === 'interlocking-tile'
+
+const closureOfOpening = (ask: Asked, one: Opening) => {
+  const { usual, first } = waysOn(ask.face, ask.plan, ask.catalogue)
+  return (one.first && first ? first : usual!).closure
+}
+
+/** Battens that are cut at a plate are carried by two trimmers each, a metre long (common practice). */
+const TRIMMERS = 2
+const BUNDLE_M2 = 3
+
+/** How every fixing goes through the covering and keeps it dry. */
+export const openings = {
+  ...openingsShown,
+  findings: {
+    'way-unsaid': waysUnsaid, 'brittle': brittle, 'must-not-cut': mustNotCut, 'other-profile': otherProfile, 'cannot-open': cannotOpen, 'surface-sealed': surfaceSealed, 'first-weak': firstTooWeak, 'first-unsaid': firstUnsaid,
+  },
+  marks: { openings: openingSteps },
+  parts: {
+    ...closing,
+    'mount': ask => perMount('mount', ask, ({ mount, fixings }) => ({ name: mount.name, maker: mount.maker, amount: fixings, massKg: mount.massKg, price: mount.price, rule: 'One at each fixing' })),
+    'screw': ask => perMount('screw', ask, ({ mount, fixings }) => ({ name: mount.screw.name, maker: mount.maker, amount: fixings * mount.screw.perMount, massKg: 'by shelf', price: 'by shelf', rule: `${mount.screw.perMount} a fixing` })),
+    'sealant': ({ plan }) => any('sealant', 'Roof sealant', plan.openings.reduce((sum, one) => sum + one.seal.ml, 0), 'Bead by bead, length × section, and dabs; whole cartridges over the job'),
+    'nail': ask => any('nail', 'Roofing nail', ask.plan.openings.reduce((sum, one) => sum + closureOfOpening(ask, one).nails, 0), 'Those that were pulled'),
+    'unit-clip': ({ face, plan }) => clipped(face.covering.kind) ? any('unit-clip', 'Tile clip', plan.units.lifted - plan.units.spare, 'One for each tile that was lifted') : [],
+    'underlay': ({ face, plan }) => laidOnBattens(face.covering) ? any('underlay', 'Underlay patch', plan.openings.filter(one => one.way !== 'strip').length, 'One an opening') : [],
+    'batten': ({ plan }) => any('batten', 'Batten', plan.openings.filter(one => one.batten?.cut).length * TRIMMERS, 'Two trimmers a batten that is cut'),
+    'shingle': ({ plan }) => plan.stripped ? any('shingle', 'Shingle', Math.ceil(plan.stripped.areaM2 / BUNDLE_M2), 'Over the stripped area, 3 m² a bundle') : [],
+    'unit': ({ face, plan, catalogue }) => plan.units.bought > 0
+      ? [{
+          kind: 'unit', item: null, name: unitName(catalogue, face), maker: '', stage: 'fixings', amount: plan.units.bought, massKg: 'by shelf', price: 'by shelf',
+          rule: `${plan.units.thumb} that break by rule of thumb${plan.units.broken ? `, ${plan.units.broken} found broken` : ''}`,
+        }]
+      : [],
+    'ply': ({ plan }) => plan.walkway ? any('ply', 'Plywood 1/2 in', plan.walkway.sheets, `${plan.walkway.boards} boards to walk on, taken along from row to row`, 'set-up') : [],
+  },
+} satisfies FaceSays<OpeningsLayout>
+
+/** What a unit of a face's covering is called on the list: as it is sold where the shelf knows it. */
+function unitName({ coverings }: Asked['catalogue'], { covering }: Face): string {
+  const sold = coverings.find(({ size, retired }) => !retired && size.kind === covering.kind && 'coverWidthMm' in size && 'coverWidthMm' in covering && size.coverWidthMm === covering.coverWidthMm)
+  const unit = unitWords[covering.kind].one
+  return sold?.name ?? `${unit[0]!.toUpperCase()}${unit.slice(1)} like those on the roof`
+}
+
+/** A disc grinds or cuts so many openings before it is worn (common practice). */
+const CUTS_A_DISC = 40
+const isHard = ({ covering }: Pick<Face, 'covering'>): boolean => covering.kind === 'interlocking-tile' || covering.kind === 'plain-tile' || covering.kind === 'slate'
+const dustyCuts = (faces: { face: Face, plan: OpeningsLayout }[]): number => faces.reduce((sum, { face, plan }) => sum + (isHard(face) ? plan.openings.filter(one => one.cut && one.cut.kind !== 'core').length : 0), 0)
+
+export const openingsOfJob = {
+  parts: {
+    disc: ({ faces }) => any('disc', 'Diamond disc', Math.ceil(dustyCuts(faces) / CUTS_A_DISC), `${CUTS_A_DISC} notches or slots a disc`, 'set-up'),
+    respirator: ({ faces }) => any('respirator', 'Respirator, P3', faces.some(({ face, plan }) => isHard(face) && plan.openings.some(one => one.cut)) ? 2 : 0, 'One for each of two who cut or stand beside it', 'set-up'),
+  },
+  tools: ({ faces }) => {
+    const all = faces.flatMap(({ plan }) => plan.openings)
+    return [
+      ...faces.flatMap(({ plan }) => plan.parts.mount.tools), ...all.some(one => one.seal.ml > 0) ? ['Sealant gun'] : [],
+      ...all.some(one => one.cut?.kind === 'slot') ? ['Shield under the blade'] : [], ...faces.some(({ face, plan }) => isHard(face) && plan.units.lifted > 0) ? ['Crates for lifted units, where they can’t slide'] : [],
+      ...faces.some(({ plan }) => plan.walkway) ? ['Saw for plywood'] : [],
+    ]
+  },
+} satisfies JobSays<OpeningsLayout>
+

@@ -1,0 +1,31 @@
+import { type Catalogue, chooseParts, type ChosenParts, type Mount } from '../catalogue'
+import { allowedRailLines, type Foot, footOf } from '../coverings'
+import type { Face } from '../job'
+import { wayOf } from '../rails'
+import { shapeOf } from '../roof'
+import { heightsByLines, type RailLines, type RowHeights } from '../rows'
+import { supportSystem, type SupportsPlan } from '../supports'
+
+/** The mount with which the first few fixings are opened; null where all are alike. */
+export function firstFootOf(face: Pick<Face, 'covering' | 'array'>, { mounts }: Pick<Catalogue, 'mounts'>): Foot & { mount: Mount } | null {
+  const { openFirst } = face.array
+  const mount = openFirst && mounts.find(one => one.id === openFirst.mountId)
+  return mount ? footOf(face, mount, null) : null
+}
+
+/** Lines on which a face's rails may run, by its covering and its supports. */
+export function linesOn(face: Face, parts: ChosenParts, catalogue: Pick<Catalogue, 'mounts'>, supports: SupportsPlan): RailLines {
+  const first = firstFootOf(face, catalogue)
+  return { covering: allowedRailLines(face.covering, face.outline, [footOf(face, parts.mount), ...first ? [first] : []], wayOf(face.array, parts)), supports: supports.railLines }
+}
+
+/** Heights at which a face's rows may stand; coupled frames keep the kit's own gap. */
+export const rowHeightsOn = (face: Face, parts: ChosenParts, lines: RailLines): RowHeights | null =>
+  parts.rail.frame ? null : heightsByLines(parts, face.array, lines, shapeOf(face.outline).up)
+
+/** The same from nothing but the face. */
+export function rowHeightsOf(face: Face, catalogue: Catalogue): RowHeights | null {
+  const parts = chooseParts(catalogue, face.array)
+  const { plan } = supportSystem(face, parts.mount, wayOf(face.array, parts))
+  return rowHeightsOn(face, parts, linesOn(face, parts, catalogue, plan))
+}
