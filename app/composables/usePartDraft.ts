@@ -17,7 +17,7 @@ export function blankPart(shelf: Shelf): PartDraft {
     else for (const figure of figures) if (figure.optional) set(item, figure.path, null)
   }
   if (shelf === 'modules') item.plate = {}
-  if (shelf === 'mounts') Object.assign(item, { coverings: [], into: [], tools: [], fasteners: optionalOf(shelfWords.mounts.groups.find(group => group.maybe?.path === 'fasteners')!) })
+  if (shelf === 'mounts') Object.assign(item, { coverings: [], into: [], tools: [], closures: [], fasteners: optionalOf(shelfWords.mounts.groups.find(group => group.maybe?.path === 'fasteners')!) })
   if (shelf === 'sets') item.supplyIds = []
   item.source = { by: undefined, note: '', on: today() }
   return { shelf, item, was: null, like: null }

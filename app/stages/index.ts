@@ -1,6 +1,7 @@
 import { type Component, defineAsyncComponent } from 'vue'
 import type { StageId } from '#core/job/stages'
 import { faceRef, type Ref as FaceRef } from '#core/trade'
+import SlipCovering from '../components/slip/SlipCovering.vue'
 import SlipKeepClear from '../components/slip/SlipKeepClear.vue'
 import SlipRafters from '../components/slip/SlipRafters.vue'
 import SlipRails from '../components/slip/SlipRails.vue'
@@ -8,6 +9,7 @@ import SlipRows from '../components/slip/SlipRows.vue'
 import SlipSurvey from '../components/slip/SlipSurvey.vue'
 
 // Pages and sheets of their own come when their rung is stood on; slips must be there as fast as a key.
+const CoveringWork = defineAsyncComponent(() => import('../components/covering/CoveringWork.vue'))
 const SheetLoadout = defineAsyncComponent(() => import('../components/sheet/SheetLoadout.vue'))
 const SheetMarkout = defineAsyncComponent(() => import('../components/sheet/SheetMarkout.vue'))
 const SitePhotographs = defineAsyncComponent(() => import('../components/site/SitePhotographs.vue'))
@@ -18,7 +20,16 @@ const SiteSheet = defineAsyncComponent(() => import('../components/site/SiteShee
  * sheet over the whole width.
  */
 export type StageView
-  = | { shows: 'face', slip: Component, /** What is selected on arrival. */ selects: FaceRef, hits?: true, use?: true }
+  = | {
+    shows: 'face'
+    slip: Component
+    /** What is selected on arrival. */
+    selects: FaceRef
+    hits?: true
+    use?: true
+    /** Shown in the face's place, which stands in its slot; what is taken hold of there stays on this rung. */
+    over?: { component: Component, keeps: FaceRef['kind'] }
+  }
     | { shows: 'page', label: string, page: Component, beside: Component }
     | { shows: 'sheet', sheet: Component }
 
@@ -29,6 +40,7 @@ export const stageViews: Record<StageId, StageView> = {
   'keep-clear': { shows: 'face', slip: SlipKeepClear, selects: { kind: 'keep-clear' } },
   'rows': { shows: 'face', slip: SlipRows, selects: { kind: 'rows' } },
   'rails': { shows: 'face', slip: SlipRails, selects: { kind: 'rails' }, use: true },
+  'covering': { shows: 'face', slip: SlipCovering, selects: { kind: 'rails' }, over: { component: CoveringWork, keeps: 'fixing' } },
   'load-out': { shows: 'sheet', sheet: SheetLoadout },
   'mark-out': { shows: 'sheet', sheet: SheetMarkout },
 }

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { seeded } from '../../tests/fixtures/random'
 import { after, changed } from '../../tests/fixtures/jobs'
+import { usualCovering } from '../coverings'
 import { planJob } from '../plan'
 import { type Catalogue, type ChosenParts, chooseParts, coveringKinds, demoCatalogue, type Ground, idsOf, mismatches, nearestSet, partFields, setsFor, supportKinds, wholeSets } from './index'
 
@@ -55,17 +56,18 @@ describe('whole sets', () => {
 })
 
 describe('parts that do not go together', () => {
-  const roof = (array: object, catalogue = demoCatalogue) => planJob(changed({ covering: { kind: 'slate', lengthMm: 500, coverWidthMm: 250, lapMm: 100, nailing: 'centre', firstCourseMm: 200, firstColumnMm: 0 } }, array), catalogue)
+  const roof = (array: object, catalogue = demoCatalogue) => planJob(changed({ covering: usualCovering('slate', false) }, array), catalogue)
   const said = (plan: ReturnType<typeof roof>) => plan.findings.filter(finding => finding.kind === 'parts')
   it('are cured by the set that suits, all of it in one go', () => {
     const [finding] = said(roof({}))
     expect(finding!.sentence).toBe('Limpet flashed foot is not made for this covering. Another must change with it.')
-    expect(finding!.cures.map(cure => cure.label)).toEqual(['Use Hawser 42 rail, Windlass slate hook and Hawser grip clamps'])
+    // On this roof slots would come near joints: the cures say that they bring other stops.
+    expect(finding!.cures.map(cure => cure.label.replace(/ \(brings.*\)$/, ''))).toEqual(['Use Hawser 42 rail, Windlass slate hook and Hawser grip clamps', 'Use Hawser 42 rail, Windlass slate plate and Hawser grip clamps'])
     const job = after(changed({}, {}), finding!.cures[0]!.edit)
     expect(job.faces[0]!.array).toMatchObject({ railId: 'hawser-mid', mountId: 'windlass-slate-hook', clampsId: 'hawser-grip', supplyIds: ['lantern-unit', 'gull-lug'] })
   })
   it('are called hopeless only when nothing on the shelf goes together there', () => {
-    const without = { ...demoCatalogue, mounts: demoCatalogue.mounts.map(mount => mount.id === 'windlass-slate-hook' ? { ...mount, retired: true } : mount) }
+    const without = { ...demoCatalogue, mounts: demoCatalogue.mounts.map(mount => mount.id.startsWith('windlass-slate') ? { ...mount, retired: true } : mount) }
     const [finding] = said(roof({}, without))
     expect(finding!.sentence).toContain('No rail, mount and clamps on the shelf go together here')
     expect(finding!.cures).toEqual([])

@@ -97,6 +97,9 @@ function clearOfBattens(covering: Covering, courses: Course[], halfMm: number, w
   return subtract(within, battens)
 }
 
+/** How far up from the rail's axis a foot's screws are, where they have one place only, mm; 0 where the course decides it or nobody has said. */
+export const fixedScrewsUp = ({ closure }: Pick<Foot, 'closure'>): number => closure && closure.screwsUp.fromMm === closure.screwsUp.toMm ? closure.screwsUp.fromMm : 0
+
 /** How one mount sits under a rail that is given. */
 export interface Seated { course: Course, screwsMm: number, /** False where the rail is out of the reach of every seat. */ fits: boolean }
 

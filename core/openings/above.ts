@@ -1,4 +1,3 @@
-import type { Catalogue } from '../catalogue'
 import { coursesUp } from '../coverings'
 import type { Point } from '../geometry'
 import type { Face, Job } from '../job'
@@ -6,25 +5,27 @@ import { rafterAt } from '../supports'
 import type { SectionDrawing, SectionTone } from './drawing'
 import type { OpeningsLayout } from './layout'
 import type { Opening } from './opening'
-import { waysOn } from './place'
 import { placeOfUnit } from './where'
 
-const COURSES_ROUND = 3
-const ALONG_MM = 620
+/** Courses to either side, and how far along the eave, that are shown: about as wide as high, mm. */
+const COURSES_ROUND = 2
+const LEAST_ALONG_MM = 260
 
 /** One opening seen square-on to the roof: units with their numbers, what is lifted and cut, the plate, the timber below and the rail. Null where no units are laid. */
-export function aboveOf(job: Job, face: Face, plan: OpeningsLayout, catalogue: Pick<Catalogue, 'mounts'>, opening: Opening): SectionDrawing | null {
+export function aboveOf(job: Job, face: Face, plan: OpeningsLayout, opening: Opening): SectionDrawing | null {
   const { course, plate, seal } = opening
   if (!course) return null
-  const { usual, first } = waysOn(face, plan, catalogue)
+  const { usual, first } = plan.through
   const { closure } = ((opening.first ? first : null) ?? usual)!
   const areas: SectionDrawing['areas'] = []
   const lines: SectionDrawing['lines'] = []
   const labels: SectionDrawing['labels'] = []
-  const textMm = 30
   const rectangle = (fromX: number, toX: number, fromY: number, toY: number): Point[] => [{ x: fromX, y: fromY }, { x: toX, y: fromY }, { x: toX, y: toY }, { x: fromX, y: toY }]
-  const [leftMm, rightMm] = [plate.xMm - ALONG_MM, plate.xMm + ALONG_MM]
-  const shown = coursesUp(face.covering, face.outline).filter(one => Math.abs(one.number - course.number - 0.5) <= COURSES_ROUND)
+  const shown = coursesUp(face.covering, face.outline).filter(one => one.number >= course.number - COURSES_ROUND && one.number <= course.number + COURSES_ROUND + 1)
+  const tallMm = shown.at(-1)!.toMm - shown[0]!.fromMm
+  const textMm = tallMm / 24
+  const alongMm = Math.max(LEAST_ALONG_MM, tallMm * 0.42)
+  const [leftMm, rightMm] = [plate.xMm - alongMm, plate.xMm + alongMm]
   for (const one of shown) {
     const units: number[] = []
     for (let n = 1; n < 400; n++) {

@@ -1,10 +1,9 @@
-import { type Catalogue, sealNames } from '../catalogue'
+import { sealNames } from '../catalogue'
 import type { Face, Job } from '../job'
-import { listed, writer } from '../trade'
+import { listed, sentenceCase, writer } from '../trade'
 import { formatQuantity, torque } from '../units'
 import type { OpeningsLayout } from './layout'
 import type { Opening, UnitRef } from './opening'
-import { waysOn } from './place'
 import { unitWords } from './words'
 
 /** What a roofer reads before opening the covering at one fixing: where, in what order, and what can hurt. */
@@ -34,8 +33,8 @@ function unitsInWords(units: UnitRef[], one: string): string {
 }
 
 /** The card of one opening. */
-export function cardOf(job: Job, face: Face, plan: OpeningsLayout, catalogue: Pick<Catalogue, 'mounts'>, opening: Opening): OpeningCard {
-  const { usual, first } = waysOn(face, plan, catalogue)
+export function cardOf(job: Job, face: Face, plan: OpeningsLayout, opening: Opening): OpeningCard {
+  const { usual, first } = plan.through
   const through = (opening.first ? first : null) ?? usual!
   const { mount, closure } = through
   const say = writer({ job })
@@ -50,7 +49,7 @@ export function cardOf(job: Job, face: Face, plan: OpeningsLayout, catalogue: Pi
     opening.first && 'Opened first: look for the rafter, log where it is seen, then go on.',
     closure.way === 'screw' && 'Take the sheet’s own screw out; clean its hole.',
     closure.way === 'strip' && plan.stripped !== null && `Strip the area under the array first: ${plan.stripped.units} ${unit.many}, stacked; underlay and shingle over it, flashed at its edges.`,
-    lifted.length > 0 && (covering.kind === 'coursed-shingle' ? `Break the bond of ${unitsInWords(lifted, unit.one)} and lift${closure.nails ? `; pull ${closure.nails} nails in the way` : ''}.` : `Lift ${unitsInWords(lifted, unit.one)}. Keep them.`),
+    lifted.length > 0 && (covering.kind === 'coursed-shingle' ? `Break the bond of ${unitsInWords(lifted, unit.one)} and lift${closure.nails ? `; pull ${closure.nails} nails in the way` : ''}.` : `Lift ${unitsInWords(lifted, unit.one)}. Keep ${lifted.length === 1 ? 'it' : 'them'}.`),
     cut?.kind === 'slot' && `Slot ${unit.one} ${cut.unit ?? ''}: ${say(cut.highMm)} high, ${say(cut.wideMm)} wide (± ${say(cut.toleranceMm)}), its left edge ${say(cut.fromLeftMm ?? 0)} from the ${unit.one}’s, its foot ${say(cut.fromLowerMm)} up from the lower edge. Shield under the blade.`,
     cut?.kind === 'core' && `Core ${unit.one} ${cut.unit ?? ''}: ${say(cut.wideMm)} across (± ${say(cut.toleranceMm)}), its left edge ${say(cut.fromLeftMm ?? 0)} from the ${unit.one}’s and ${say(cut.fromLowerMm)} up from its lower edge.`,
     opening.batten?.cut === true && 'Cut the batten back at the plate; carry its ends on trimmers to the next rafters.',
@@ -68,13 +67,13 @@ export function cardOf(job: Job, face: Face, plan: OpeningsLayout, catalogue: Pi
     arm !== null && arm.ridesMm > 0 && `No notch: the ${unit.one} above rides up ${say(arm.ridesMm)} on the arm.`,
     closure.trimMm > 0 && `Trim the shingle back ${say(closure.trimMm)} round the post.`,
     (closure.way === 'hook' || closure.way === 'slot' || closure.way === 'post') && 'Close the underlay’s hole so that water runs over it.',
-    lifted.length > 0 && (covering.kind === 'coursed-shingle' ? `Lay the courses down; ${closure.nails ? `${closure.nails} nails driven again, heads sealed; ` : ''}${closure.dabs} dabs under the tabs.` : `${unit.many[0]!.toUpperCase()}${unit.many.slice(1)} back; ${fixedAgain(covering.kind, lifted.length)}`),
+    lifted.length > 0 && (covering.kind === 'coursed-shingle' ? `Lay the courses down; ${closure.nails ? `${closure.nails} nails driven again, heads sealed; ` : ''}${closure.dabs} dabs under the tabs.` : `${sentenceCase(lifted.length === 1 ? unit.one : unit.many)} back; ${fixedAgain(covering.kind, lifted.length)}`),
     `Rail bolt ${formatQuantity(torque(mount.torqueNm), job.units)}, logged.`,
   ]
   return {
     fixingId: opening.fixingId, title: `Rail ${opening.rail}, fixing ${opening.place} of ${opening.of}`,
     where: [course ? `course ${course.number}` : '', opening.unit ? `${unit.one} ${opening.unit.number}` : '', `on ${opening.member}`].filter(Boolean).join(', '),
-    way: `${mount.name}: ${closure.name.toLowerCase()}`, steps: steps.filter(step => step !== false), cautions: cautionsFor(face, opening), minutes: closure.minutes,
+    way: `${mount.name}: ${closure.name[0]!.toLowerCase()}${closure.name.slice(1)}`, steps: steps.filter(step => step !== false), cautions: cautionsFor(face, opening), minutes: closure.minutes,
     conditions: [...closure.dry ? ['Dry surface'] : [], ...closure.leastC === null ? [] : [`${formatTemperature(closure.leastC, job.units)} at least`], ...closure.lifts ? ['The covering must lift without breaking'] : []],
     parts: [`1 ${mount.name}`, `${mount.screw.perMount} ${mount.screw.name}`, ...closure.parts.map(one => `1 ${one.replace('-', ' ')}`), ...seal.ml > 0 ? [`${seal.ml.toFixed(0)} ml sealant`] : []],
   }

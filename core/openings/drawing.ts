@@ -27,7 +27,7 @@ export const sectionLook: Record<SectionTone, { fill: string | null, stroke: str
 }
 
 /** Width of words about, mm. */
-export const textWidth = (text: string, textMm: number): number => text.length * textMm * 0.52
+export const textWidth = (text: string, textMm: number): number => text.length * textMm * 0.505
 
 /** Words before they have a place: what they say, and of what. */
 export interface Saying { text: string, of: Point }

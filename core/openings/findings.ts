@@ -3,27 +3,28 @@ import { type Cure, type DraftFinding, type FindingAsk, listed, onFace, plural, 
 import { formatShare, share, words } from '../units'
 import type { OpeningsLayout } from './layout'
 import type { Opening, OpeningFault } from './opening'
-import { waysOn } from './place'
 import { unitWords } from './words'
 
 export type OpeningsAsk = FindingAsk<OpeningsLayout>
 const refOf = ({ fixingId }: Opening): Ref => ({ kind: 'fixing', id: fixingId })
+/** A name inside a sentence. */
+const lowered = (name: string): string => `${name[0]!.toLowerCase()}${name.slice(1)}`
 const carries = ({ plan }: OpeningsAsk): boolean => plan.fixings.total > 0
 
 /** Other ways of the same mount, and other mounts on the shelf with their usual way, of which a closure does. */
 function otherWays({ catalogue, face, plan }: OpeningsAsk, does: (closure: Closure) => boolean): Cure[] {
   const { covering: { kind }, array, supports } = face
   const ways = (closures: Closure[]) => closures.filter(one => one.coverings.includes(kind) && does(one))
-  const own = ways(plan.parts.mount.closures).filter(one => one.id !== (array.closureId ?? waysOn(face, plan, catalogue).usual?.closure.id))
+  const own = ways(plan.parts.mount.closures).filter(one => one.id !== (array.closureId ?? plan.through.usual?.closure.id))
   const mounts = offered(catalogue.mounts).filter(mount => mount.id !== plan.parts.mount.id && goesOn(mount, { covering: kind, support: supports.kind }) && goesWith(catalogue, plan.parts.rail.id, mount.id))
   return [
     ...own.map((one): Cure => ({ label: one.name, edit: { type: 'set-array', faceId: face.id, values: { closureId: one.id } } })),
-    ...mounts.flatMap(mount => ways(mount.closures).slice(0, 1).map((one): Cure => ({ label: `Use ${mount.name}: ${one.name.toLowerCase()}`, edit: { type: 'set-array', faceId: face.id, values: { mountId: mount.id, closureId: one.id } } }))),
+    ...mounts.flatMap(mount => ways(mount.closures).slice(0, 1).map((one): Cure => ({ label: `Use ${mount.name}: ${lowered(one.name)}`, edit: { type: 'set-array', faceId: face.id, values: { mountId: mount.id, closureId: one.id } } }))),
   ]
 }
 
 /** Nobody has said on the shelf how the mount goes through this covering. */
-export const waysUnsaid = (ask: OpeningsAsk): DraftFinding[] => !carries(ask) || waysOn(ask.face, ask.plan, ask.catalogue).usual
+export const waysUnsaid = (ask: OpeningsAsk): DraftFinding[] => !carries(ask) || ask.plan.through.usual
   ? []
   : [{
       ...onFace(ask, 'covering', 'way-unsaid'), severity: 'caution',
@@ -33,11 +34,11 @@ export const waysUnsaid = (ask: OpeningsAsk): DraftFinding[] => !carries(ask) ||
 
 /** Old covering that breaks when it is lifted, and a mount whose way lifts it. */
 export function brittle(ask: OpeningsAsk): DraftFinding[] {
-  const { usual } = waysOn(ask.face, ask.plan, ask.catalogue)
+  const { usual } = ask.plan.through
   if (!carries(ask) || !usual?.closure.lifts || ask.job.site.coveringState !== 'brittle') return []
   return [{
     ...onFace(ask, 'covering', 'brittle'), severity: 'stop', measured: words('brittle'), limit: words('must lift'),
-    sentence: `The covering is brittle and ${usual.mount.name}, ${usual.closure.name.toLowerCase()}, has it lifted: it will break. Take a way that lifts nothing and say that it is surface-sealed, or re-roof first.`,
+    sentence: `The covering is brittle and ${usual.mount.name}, ${lowered(usual.closure.name)}, has it lifted: it will break. Take a way that lifts nothing and say that it is surface-sealed, or re-roof first.`,
     propose: () => [...otherWays(ask, one => !one.lifts), { label: 'Re-roof first; it is then sound', edit: { type: 'set-site', values: { decision: 're-roof-first', coveringState: 'sound' } } }],
   }]
 }
@@ -56,7 +57,7 @@ export function mustNotCut(ask: OpeningsAsk): DraftFinding[] {
 /** Seams and metal tiles of a kind that the clamp or bracket is not made for. */
 export function otherProfile(ask: OpeningsAsk): DraftFinding[] {
   const { covering } = ask.face
-  const { usual } = waysOn(ask.face, ask.plan, ask.catalogue)
+  const { usual } = ask.plan.through
   if (!carries(ask) || !usual || !('profile' in covering) || !usual.closure.profiles.length || usual.closure.profiles.includes(covering.profile)) return []
   const fits = listed(usual.closure.profiles.map(one => profileNames[one].toLowerCase()))
   return [{
@@ -92,7 +93,7 @@ export function cannotOpen(ask: OpeningsAsk): DraftFinding[] {
 
 /** Surface-sealed fixings are never called lapped, and every sheet says so. */
 export function surfaceSealed(ask: OpeningsAsk): DraftFinding[] {
-  const { usual } = waysOn(ask.face, ask.plan, ask.catalogue)
+  const { usual } = ask.plan.through
   if (!carries(ask) || usual?.closure.seal !== 'surface') return []
   return [{
     ...onFace(ask, 'covering', 'surface-sealed'), severity: 'caution', onSheets: true,
@@ -108,7 +109,7 @@ export function firstUnsaid(ask: OpeningsAsk): DraftFinding[] {
   if (!openFirst || !carries(ask)) return []
   const mount = catalogue.mounts.find(one => one.id === openFirst.mountId)
   const goes = mount && goesOn(mount, { covering: face.covering.kind, support: face.supports.kind }) && goesWith(catalogue, plan.parts.rail.id, mount.id)
-  const said = waysOn(face, plan, catalogue).first !== null
+  const said = plan.through.first !== null
   if (goes && said && face.supports.kind === 'rafters') return []
   return [{
     ...onFace(ask, 'covering', 'first-unsaid'), severity: 'stop',
@@ -121,7 +122,7 @@ export function firstTooWeak(ask: OpeningsAsk): DraftFinding[] {
   const { face, plan, catalogue } = ask
   if (!plan.firstWeak.length) return []
   const worst = plan.firstWeak.reduce((a, b) => b.share > a.share ? b : a)
-  const { first } = waysOn(face, plan, catalogue)
+  const { first } = plan.through
   return [{
     ...onFace(ask, 'covering', 'first-weak'), severity: 'stop', about: { kind: 'fixing', id: worst.fixingId }, measured: share(worst.share), limit: share(1),
     sentence: `${first?.mount.name ?? 'The mount that opens first'} is used to ${formatShare(worst.share)} of what it holds at ${plural(plan.firstWeak.length, 'fixing')}.`,

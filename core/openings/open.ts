@@ -44,7 +44,7 @@ export function openingOf({ face, plan, r, i, through, first }: ToOpen): Opening
   ]
   return {
     fixingId: fixing.id, railId: rail.id, rail: rail.number, place: i + 1, of: own.length, member: fixing.member, mountId: mount.id, first, way: closure.way, closureId: closure.id,
-    course: seated && { ...seated.course }, unit, railAt, plate, screws, exit, arm, flashing, batten, cut, lifted: liftedBy(closure, seated, unit), seal: sealOf(closure), faults,
+    course: seated && { ...seated.course }, unit, railAt, plate, screws, exit, arm, flashing, batten, cut, lifted: liftedBy(closure, covering, seated, plate.xMm), seal: sealOf(closure), faults,
   }
 }
 
@@ -128,8 +128,11 @@ function flashingOf(closure: Closure, covering: Covering, seated: Seated | null,
 }
 
 /** Units that are lifted: its own and those beside it where it goes through the course, those of the courses above where a flashing goes under them. */
-function liftedBy({ way, lifts, liftUnits, liftCourses }: Closure, seated: Seated | null, unit: Opening['unit']): UnitRef[] {
+function liftedBy({ way, lifts, liftUnits, liftCourses }: Closure, covering: Covering, seated: Seated | null, xMm: number): UnitRef[] {
   if (!lifts || !seated) return []
   const first = seated.course.number + (way === 'lapped' || way === 'slot' ? 1 : 0)
-  return Array.from({ length: liftCourses }, (_, k) => first + k).flatMap(course => Array.from({ length: liftUnits }, (_, n): UnitRef => ({ course, unit: unit ? Math.max(1, unit.number - Math.floor((liftUnits - 1) / 2) + n) : null })))
+  return Array.from({ length: liftCourses }, (_, k) => first + k).flatMap((course) => {
+    const over = unitAt(covering, course, xMm)
+    return Array.from({ length: liftUnits }, (_, n): UnitRef => ({ course, unit: over ? Math.max(1, over.number - Math.floor((liftUnits - 1) / 2) + n) : null }))
+  })
 }

@@ -10,10 +10,10 @@ import { strippedUnder } from './stripped'
 import { walkwayFor } from './walkway'
 import { isUnder } from './where'
 
-type Openings = Pick<OpeningsLayout, 'openings' | 'units' | 'stripped' | 'walkway' | 'firstWeak'>
+type Openings = Pick<OpeningsLayout, 'openings' | 'through' | 'units' | 'stripped' | 'walkway' | 'firstWeak'>
 
 /** The ways of a face's mounts through its covering: the array's own, and that of the mount which opens first; null where nobody has said. */
-export function waysOn(face: Face, plan: Pick<StrengthLayout, 'parts'>, { mounts }: Pick<Catalogue, 'mounts'>): { usual: Through | null, first: Through | null } {
+function waysOn(face: Face, plan: Pick<StrengthLayout, 'parts'>, { mounts }: Pick<Catalogue, 'mounts'>): OpeningsLayout['through'] {
   const said = (foot: ReturnType<typeof footOf<Through['mount']>>): Through | null => foot.closure && { mount: foot.mount, closure: foot.closure }
   const { openFirst } = face.array
   const mount = openFirst && mounts.find(one => one.id === openFirst.mountId)
@@ -25,8 +25,9 @@ export function waysOn(face: Face, plan: Pick<StrengthLayout, 'parts'>, { mounts
  * @param trial only whether it can be done is asked, as when a cure is tried: nobody chooses which are opened first
  */
 export function openCovering(face: Face, { site }: Pick<Job, 'site'>, catalogue: Pick<Catalogue, 'mounts'>, plan: StrengthLayout, trial: boolean): Openings {
-  const { usual, first } = waysOn(face, plan, catalogue)
-  if (!usual) return { openings: [], units: noUnits, stripped: null, walkway: null, firstWeak: [] }
+  const through = waysOn(face, plan, catalogue)
+  const { usual, first } = through
+  if (!usual) return { through, openings: [], units: noUnits, stripped: null, walkway: null, firstWeak: [] }
   const firstIds = first && !trial ? openedFirst(face, plan, first) : []
   const openings = plan.rails.flatMap((_, r) => plan.fixings.rails[r]!.fixings.map((fixing, i) => {
     const isFirst = first !== null && firstIds.includes(fixing.id)
@@ -36,7 +37,7 @@ export function openCovering(face: Face, { site }: Pick<Job, 'site'>, catalogue:
   const sound = site.coveringState !== 'brittle' && site.coveringState !== 'failing'
   const broken = face.broken.map(one => ({ one, under: isUnder(face, plan, one) }))
   return {
-    openings, stripped, units: countUnits(openings, one => (one.first && first ? first : usual).closure, broken, sound, stripped), walkway: walkwayFor(face, plan.rails),
+    through, openings, stripped, units: countUnits(openings, one => (one.first && first ? first : usual).closure, broken, sound, stripped), walkway: walkwayFor(face, plan.rails),
     firstWeak: first && firstIds.length ? weakFirst(face, plan, first.mount, firstIds) : [],
   }
 }

@@ -1,4 +1,4 @@
-import { type PartKind, type Mount, closureParts } from '../catalogue'
+import { closureParts, type CoveringItem, type Mount, type PartKind } from '../catalogue'
 import { laidOnBattens } from '../coverings'
 import type { Face } from '../job'
 import type { FaceSays, JobSays, PartAsk, PartDraft } from '../trade'
@@ -7,14 +7,13 @@ import type { OpeningsLayout } from './layout'
 import { openingSteps } from './marks'
 import type { Opening } from './opening'
 import { openingsShown } from './shown'
-import { waysOn } from './place'
 import { unitWords } from './words'
 
 type Asked = PartAsk<OpeningsLayout>
 
 /** The face's mounts with the openings that each makes; all fixings are of the array's own where nobody has said how it goes through. */
 function mountsUsed({ face, plan, catalogue }: Asked): { mount: Mount, fixings: number, openings: Opening[] }[] {
-  const { first } = waysOn(face, plan, catalogue)
+  const { first } = plan.through
   const opened = plan.openings.filter(one => one.first)
   const others = plan.openings.filter(one => !one.first)
   return [
@@ -33,7 +32,7 @@ const any = (kind: PartKind, name: string, amount: number, rule: string, stage: 
   [{ kind, item: null, name, maker: '', stage, amount, massKg: 'by shelf', price: 'by shelf', rule }]
 
 const closing = Object.fromEntries(closureParts.map(kind => [kind, (ask: Asked) => perMount(kind, ask, ({ mount, openings }) => {
-  const { usual, first } = waysOn(ask.face, ask.plan, ask.catalogue)
+  const { usual, first } = ask.plan.through
   const amount = openings.filter(one => ((one.first ? first : usual)?.closure.parts ?? []).includes(kind)).length
   return { name: `${kind === 'flashing' ? 'Flashing' : `${kind[0]!.toUpperCase()}${kind.slice(1).replace('-', ' ')}`} for ${mount.name}`, maker: '', amount, massKg: 'by shelf', price: 'by shelf', rule: kind === 'flashing' ? 'One a flashed fixing' : 'One a fixing, by its way through' }
 })])) as Record<typeof closureParts[number], (ask: Asked) => PartDraft[]>
@@ -42,7 +41,7 @@ const closing = Object.fromEntries(closureParts.map(kind => [kind, (ask: Asked) 
 const clipped = (kind: Face['covering']['kind']): boolean => kind === 'interlocking-tile'
 
 const closureOfOpening = (ask: Asked, one: Opening) => {
-  const { usual, first } = waysOn(ask.face, ask.plan, ask.catalogue)
+  const { usual, first } = ask.plan.through
   return (one.first && first ? first : usual!).closure
 }
 
@@ -67,22 +66,24 @@ export const openings = {
     'underlay': ({ face, plan }) => laidOnBattens(face.covering) ? any('underlay', 'Underlay patch', plan.openings.filter(one => one.way !== 'strip').length, 'One an opening') : [],
     'batten': ({ plan }) => any('batten', 'Batten', plan.openings.filter(one => one.batten?.cut).length * TRIMMERS, 'Two trimmers a batten that is cut'),
     'shingle': ({ plan }) => plan.stripped ? any('shingle', 'Shingle', Math.ceil(plan.stripped.areaM2 / BUNDLE_M2), 'Over the stripped area, 3 m² a bundle') : [],
-    'unit': ({ face, plan, catalogue }) => plan.units.bought > 0
-      ? [{
-          kind: 'unit', item: null, name: unitName(catalogue, face), maker: '', stage: 'fixings', amount: plan.units.bought, massKg: 'by shelf', price: 'by shelf',
-          rule: `${plan.units.thumb} that break by rule of thumb${plan.units.broken ? `, ${plan.units.broken} found broken` : ''}`,
-        }]
-      : [],
+    'unit': ({ face, plan, catalogue }) => {
+      const sold = soldLike(catalogue, face)
+      const unit = unitWords[face.covering.kind].one
+      return [{
+        kind: 'unit', item: sold && { shelf: 'coverings', id: sold.id }, name: sold?.name ?? `${unit[0]!.toUpperCase()}${unit.slice(1)} like those on the roof`, maker: sold?.maker ?? '', stage: 'fixings', amount: plan.units.bought,
+        massKg: 'by shelf', price: 'by shelf', rule: `${plan.units.thumb} that break by rule of thumb${plan.units.broken ? `, ${plan.units.broken} found broken` : ''}`,
+      }]
+    },
     'ply': ({ plan }) => plan.walkway ? any('ply', 'Plywood 1/2 in', plan.walkway.sheets, `${plan.walkway.boards} boards to walk on, taken along from row to row`, 'set-up') : [],
   },
 } satisfies FaceSays<OpeningsLayout>
 
-/** What a unit of a face's covering is called on the list: as it is sold where the shelf knows it. */
-function unitName({ coverings }: Asked['catalogue'], { covering }: Face): string {
-  const sold = coverings.find(({ size, retired }) => !retired && size.kind === covering.kind && 'coverWidthMm' in size && 'coverWidthMm' in covering && size.coverWidthMm === covering.coverWidthMm)
-  const unit = unitWords[covering.kind].one
-  return sold?.name ?? `${unit[0]!.toUpperCase()}${unit.slice(1)} like those on the roof`
-}
+/** Sold units differ from those taped on a roof by so much, mm. */
+const TAPED_MM = 5
+
+/** The covering on the shelf of which a face's units are; null where none is like them. */
+const soldLike = ({ coverings }: Asked['catalogue'], { covering }: Face): CoveringItem | null => coverings.find(({ size, retired }) =>
+  !retired && size.kind === covering.kind && 'coverWidthMm' in size && 'coverWidthMm' in covering && Math.abs(size.coverWidthMm - covering.coverWidthMm) <= TAPED_MM) ?? null
 
 /** A disc grinds or cuts so many openings before it is worn (common practice). */
 const CUTS_A_DISC = 40

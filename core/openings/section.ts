@@ -1,4 +1,3 @@
-import type { Catalogue } from '../catalogue'
 import { battensIn, belowFirst, type Course, coursesUp, lengthOf } from '../coverings'
 import type { Point } from '../geometry'
 import type { Face, Job } from '../job'
@@ -8,7 +7,6 @@ import { type Saying, type SectionDrawing, type SectionTone, stacked, textWidth 
 import type { OpeningsLayout } from './layout'
 import type { Opening } from './opening'
 import { type Through } from './open'
-import { waysOn } from './place'
 import { UNIT_THICK_MM } from './thickness'
 import { unitWords } from './words'
 
@@ -56,8 +54,8 @@ function turned(pitchDeg: number) {
 type Turned = ReturnType<typeof turned>
 
 /** The cut through the roof at one fixing, up its rafter: timber, battens, courses, flashing, hook and rail at their true sizes. */
-export function sectionOf(job: Job, face: Face, plan: OpeningsLayout, catalogue: Pick<Catalogue, 'mounts'>, opening: Opening): SectionDrawing {
-  const { usual, first } = waysOn(face, plan, catalogue)
+export function sectionOf(job: Job, face: Face, plan: OpeningsLayout, opening: Opening): SectionDrawing {
+  const { usual, first } = plan.through
   const through = (opening.first ? first : null) ?? usual!
   const { covering } = face
   const { closure } = through
@@ -245,7 +243,7 @@ function composed(cutting: Cutting, { at, areas, lines }: Turned, says: { above:
   const say = writer(cutting)
   const points = [...areas, ...lines].flatMap(one => one.points)
   const own = { fromX: Math.min(...points.map(one => one.x)), toX: Math.max(...points.map(one => one.x)), fromY: Math.min(...points.map(one => one.y)), toY: Math.max(...points.map(one => one.y)) }
-  const textMm = Math.max(13, (own.toX - own.fromX) / 46)
+  const textMm = Math.max(13, Math.max(own.toX - own.fromX, own.toY - own.fromY) / 33)
   const step = textMm * 1.55
   const sayings = (list: [At, string][]): Saying[] => list.map(([place, text]) => ({ text, of: at(place) }))
   const [above, below] = [sayings(says.above), sayings(says.below)]
@@ -261,7 +259,8 @@ function composed(cutting: Cutting, { at, areas, lines }: Turned, says: { above:
   const edge = opening.course
   const dimensions = [
     ...edge && Math.abs(opening.plate.yMm - edge.fromMm) > 3 ? [{ from: at([edge.fromMm, deep]), to: at([opening.plate.yMm, deep]), text: say(opening.plate.yMm - edge.fromMm) }] : [],
-    ...Math.abs(opening.plate.yMm - opening.railAt.yMm) > 3 ? [{ from: at([opening.railAt.yMm, deep - textMm * 2]), to: at([opening.plate.yMm, deep - textMm * 2]), text: say(Math.abs(opening.plate.yMm - opening.railAt.yMm)) }] : [],
+    // A distance shorter than its own words would only be covered by them.
+    ...opening.plate.yMm - opening.railAt.yMm > textMm * 3 ? [{ from: at([opening.railAt.yMm, deep - textMm * 2]), to: at([opening.plate.yMm, deep - textMm * 2]), text: say(Math.abs(opening.plate.yMm - opening.railAt.yMm)) }] : [],
   ]
   return {
     title: `Rail ${opening.rail}, fixing ${opening.place} of ${opening.of}`, areas, lines, textMm, dimensions,

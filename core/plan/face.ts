@@ -1,5 +1,5 @@
 import { type Catalogue, chooseParts, type ChosenParts } from '../catalogue'
-import { courseLines, coursesDiffer, footOf, forbiddenStrips, jointLines } from '../coverings'
+import { courseLines, coursesDiffer, fixedScrewsUp, footOf, forbiddenStrips, jointLines } from '../coverings'
 import { bestCourse, type FixingProblem, fixingProblem, type FixingsPlan, type Judges, placeFixings } from '../fixings'
 import { areaMm2, bounds } from '../geometry'
 import type { Face, Job } from '../job'
@@ -25,8 +25,9 @@ export const placesOf = (face: Face, catalogue: Catalogue): PlacesForRail => gro
 
 /** What an array is fixed to, and where through the covering. */
 function groundOf(face: Face, parts: ChosenParts): { plan: SupportsPlan, places: PlacesForRail } {
-  const { plan, places } = supportSystem(face, parts.mount, wayOf(face.array, parts))
-  return { plan, places: line => placesOutside(places(line), forbiddenStrips(face.covering, face.outline, footOf(face, parts.mount), line)) }
+  const foot = footOf(face, parts.mount)
+  const { plan, places } = supportSystem(face, parts.mount, wayOf(face.array, parts), fixedScrewsUp(foot))
+  return { plan, places: line => placesOutside(places(line), forbiddenStrips(face.covering, face.outline, foot, line)) }
 }
 
 /** Plans one face whole: laid out, then what is only read off it once everything stands. */

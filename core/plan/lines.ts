@@ -1,5 +1,5 @@
 import { type Catalogue, chooseParts, type ChosenParts, type Mount } from '../catalogue'
-import { allowedRailLines, type Foot, footOf } from '../coverings'
+import { allowedRailLines, fixedScrewsUp, type Foot, footOf } from '../coverings'
 import type { Face } from '../job'
 import { wayOf } from '../rails'
 import { shapeOf } from '../roof'
@@ -26,6 +26,6 @@ export const rowHeightsOn = (face: Face, parts: ChosenParts, lines: RailLines): 
 /** The same from nothing but the face. */
 export function rowHeightsOf(face: Face, catalogue: Catalogue): RowHeights | null {
   const parts = chooseParts(catalogue, face.array)
-  const { plan } = supportSystem(face, parts.mount, wayOf(face.array, parts))
+  const { plan } = supportSystem(face, parts.mount, wayOf(face.array, parts), fixedScrewsUp(footOf(face, parts.mount)))
   return rowHeightsOn(face, parts, linesOn(face, parts, catalogue, plan))
 }

@@ -105,9 +105,22 @@ function closedUp(low: Stack, array: ArrayRules, sizeOf: SizeOf, heights: RowHei
   }).sort((a, b) => a.gapMm - b.gapMm || (array.stackFrom === 'ridge' ? b.startMm - a.startMm : a.startMm - b.startMm))
   for (const { startMm } of tries) {
     const stack = at(startMm)
-    if (stack.rowsThatFit >= low.rowsThatFit && holds(stack) >= holds(low)) return stack
+    if (stack.rowsThatFit >= low.rowsThatFit && holds(stack) >= holds(low)) return eased(stack, rows, at)
   }
   return null
+}
+
+/** Rails come to lie a little inside their reach where the whole stack can rise without opening a gap: so much at most, mm. */
+const EASED_MM = 25
+
+/** A stack raised by half of what it may rise as it stands, so that no rail lies at the very end of its reach. */
+function eased(stack: Stack, rows: Stacked[], at: (startMm: number) => Stack): Stack {
+  const slackMm = Math.min(...stack.strips.slice(0, rows.length).map((strip, i) => (rows[i]!.allowed ?? []).find(one => contains(one, strip.bottomMm))?.toMm ?? Infinity).map((toMm, i) => toMm - stack.strips[i]!.bottomMm))
+  const byMm = Math.min(slackMm / 2, EASED_MM)
+  if (!(byMm > 0.5)) return stack
+  const raised = at(stack.startMm + byMm)
+  const total = (one: Stack) => one.strips.slice(1, rows.length).reduce((sum, strip, i) => sum + strip.bottomMm - one.strips[i]!.topMm, 0)
+  return raised.rowsThatFit >= stack.rowsThatFit && holds(raised) >= holds(stack) && total(raised) <= total(stack) + 1e-6 ? raised : stack
 }
 
 function stackAt(startMm: number, region: Region, array: ArrayRules, sizeOf: SizeOf, columnGapMm: number, heights: RowHeights | null): Stack {

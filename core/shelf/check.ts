@@ -22,7 +22,7 @@ const isOn = (catalogue: Catalogue, on: Shelf[], id: string): boolean => on.some
 export function danglingIn(catalogue: Catalogue, shelf: Shelf, item: Item): Problem[] {
   if (shelf === 'supplies') {
     const { forId } = item as ItemOf<'supplies'>
-    return forId === null || isOn(catalogue, ['modules', 'rails', 'mounts', 'clamps'], forId) ? [] : [missing('forId', forId)]
+    return forId === null || isOn(catalogue, ['modules', 'rails', 'mounts', 'clamps', 'coverings'], forId) ? [] : [missing('forId', forId)]
   }
   if (shelf === 'pairs') {
     const { railId, withId } = item as ItemOf<'pairs'>

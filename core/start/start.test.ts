@@ -14,7 +14,7 @@ const blank: JobDraft = {
   title: '6 Bosun Row', place: '', units: 'imperial', codes: { kind: 'unsaid' }, roof: blankRoof, carries: ['Front'], covering: null, eaveHeightMm: null, spacingMm: null, firstCentreMm: null, wanted: null, loads: noPlaceLoads,
 }
 const said: JobDraft = {
-  ...blank, codes: us, covering: { kind: 'coursed-shingle', exposureMm: inch(5.625), firstCourseMm: inch(5.625) }, spacingMm: inch(24), wanted: 14, eaveHeightMm: inch(110),
+  ...blank, codes: us, covering: usualCovering('coursed-shingle', true), spacingMm: inch(24), wanted: 14, eaveHeightMm: inch(110),
   roof: { ...blankRoof, eaveMm: inch(412), slopeMm: inch(205), pitchDeg: 26.565051177077994, azimuthDeg: 190 },
   loads: { ...noPlaceLoads, edition: 'us-2016', speedMs: 50, exposure: 'B', groundPa: 1000, riskCategory: 'II' },
 }

@@ -25,8 +25,11 @@ export interface SupportsPlan {
   railLines: Interval[] | null
 }
 
-/** The supports of a face, with its answer to the rails. */
-export function supportSystem(face: Pick<Face, 'supports' | 'outline'>, mount: Mount, way: RailWay): { plan: SupportsPlan, places: PlacesForRail } {
+/**
+ * The supports of a face, with its answer to the rails.
+ * @param screwsUpMm how far up the slope from the rail's axis the mount's screws are: they are what has to find a line across the roof, not the rail
+ */
+export function supportSystem(face: Pick<Face, 'supports' | 'outline'>, mount: Mount, way: RailWay, screwsUpMm = 0): { plan: SupportsPlan, places: PlacesForRail } {
   const { supports, outline } = face
   const shape = shapeOf(outline)
   const { along, up } = shape
@@ -40,7 +43,7 @@ export function supportSystem(face: Pick<Face, 'supports' | 'outline'>, mount: M
     }
     case 'purlins': {
       const across = linesAcross(supports, up.toMm)
-      return { plan: { ...plan, across, railLines: way === 'across' ? heightsOverLines(across, fasteners) : null }, places: placesAcross(across, fasteners) }
+      return { plan: { ...plan, across, railLines: way === 'across' ? lowered(heightsOverLines(across, fasteners), screwsUpMm) : null }, places: raised(placesAcross(across, fasteners), screwsUpMm) }
     }
     case 'seams': {
       const seams = seamsOf(supports, along)
@@ -48,7 +51,7 @@ export function supportSystem(face: Pick<Face, 'supports' | 'outline'>, mount: M
     }
     case 'screws': {
       const screws = screwsOf(supports, along, up.toMm)
-      return { plan: { ...plan, screws, railLines: linesOverScrews(screws, way) }, places: placesOnScrews(screws) }
+      return { plan: { ...plan, screws, railLines: way === 'across' ? lowered(linesOverScrews(screws, way), screwsUpMm) : linesOverScrews(screws, way) }, places: raised(placesOnScrews(screws), screwsUpMm) }
     }
     case 'sheathing': {
       const areas = sheathingAreas(supports, along, up)
@@ -56,6 +59,17 @@ export function supportSystem(face: Pick<Face, 'supports' | 'outline'>, mount: M
     }
   }
 }
+
+const lowered = (lines: Interval[], byMm: number): Interval[] => lines.map(({ fromMm, toMm }) => ({ fromMm: fromMm - byMm, toMm: toMm - byMm }))
+
+/** Places asked for where the screws are. Along a rail up the slope they are below or above it in its own run, and the places come back as the rail's. */
+const raised = (places: PlacesForRail, byMm: number): PlacesForRail => byMm === 0
+  ? places
+  : (line) => {
+      if (line.way === 'across') return places({ ...line, lineMm: line.lineMm + byMm })
+      const { points, intervals } = places({ ...line, reach: { fromMm: line.reach.fromMm + byMm, toMm: line.reach.toMm + byMm } })
+      return { points: points.map(point => ({ ...point, atMm: point.atMm - byMm })), intervals: intervals.map(one => ({ ...one, fromMm: one.fromMm - byMm, toMm: one.toMm - byMm })) }
+    }
 
 /** What a hit log makes of a face's rafters, remembered for both: cures plan the same ones again many times. */
 const fits = onceFor((supports: RafterSupports) => onceFor((shape: FaceShape) => ({ fit: fitRafters(supports, shape.along, shape.up.toMm) })))

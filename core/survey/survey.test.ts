@@ -111,7 +111,7 @@ describe('timber and mounts', () => {
     for (const cure of finding.cures) expect(ids(applyEdit(narrow, cure.edit)).some(id => id.startsWith('strip-empty'))).toBe(false)
   })
   it('a mount that is not made for the support is told with those that are', () => {
-    const seams = changed({ supports: { kind: 'seams', firstMm: 100, spacingMm: 400 }, covering: { kind: 'standing-seam', coverWidthMm: 400, firstColumnMm: 100 } })
+    const seams = changed({ supports: { kind: 'seams', firstMm: 100, spacingMm: 400 }, covering: { kind: 'standing-seam', coverWidthMm: 400, profile: 'double-lock', firstColumnMm: 100 } })
     const finding = find(seams, 'parts:main:mount-support')
     expect(finding.cures.map(cure => cure.label)).toContain('Use Cleat seam clamp')
   })

@@ -2,6 +2,7 @@ import type { Check, Mark, MarkStep } from '#core/trade'
 import { endReadings, gaugeWords, type MarkoutSheet, revisionName, type SheetFace } from '#core/sheets/markout'
 import { formatLength, formatQuantity, type UnitSystem } from '#core/units'
 import { drawFigure } from './figure'
+import { drawSection } from './section'
 import { type DocumentFonts, footPages, INK, MUTED, openPdf, type Pdf } from './pdf'
 import type { Paper } from './paper'
 
@@ -74,6 +75,31 @@ function drawFace(pdf: Pdf, sheet: MarkoutSheet, face: SheetFace, standing: Shee
   })
   pdf.moveDown(0.8)
   drawLines(pdf, face.marks, sheet.units)
+  if (face.openings?.length) drawOpenings(pdf, face.openings)
+}
+
+const SECTION_HEIGHT = 210
+
+/** How the covering is opened and closed at each fixing: a section to scale with its card, those alike together. */
+function drawOpenings(pdf: Pdf, groups: NonNullable<SheetFace['openings']>) {
+  const width = widthOf(pdf)
+  pdf.addPage()
+  pdf.font('bold').fontSize(TITLE + 2).fillColor(INK).text('Through the covering', MARGIN, pdf.y, { width })
+  for (const { title, section, above, card } of groups) {
+    const words = [card.way, ...card.steps.map((step, i) => `${i + 1}. ${step}`), ...card.cautions.map(one => `Caution: ${one}`), `Only when: ${card.conditions.join('; ').toLowerCase() || 'any weather'}.`]
+    const height = 30 + SECTION_HEIGHT + words.reduce((sum, text) => sum + textHeight(pdf, 'regular', WORDS, text, width) + 1, 0)
+    room(pdf, Math.min(height, pdf.page.height - 2 * MARGIN - 40))
+    pdf.font('bold').fontSize(TITLE).fillColor(INK).text(title, MARGIN, pdf.y + 8, { width })
+    const top = pdf.y + 4
+    const wide = above ? width * 0.58 : width
+    drawSection(pdf, section, { x: MARGIN, y: top, width: wide - GAP, height: SECTION_HEIGHT })
+    if (above) drawSection(pdf, above, { x: MARGIN + wide, y: top, width: width - wide, height: SECTION_HEIGHT })
+    pdf.y = top + SECTION_HEIGHT + 6
+    for (const [i, text] of words.entries()) {
+      room(pdf, textHeight(pdf, 'regular', WORDS, text, width) + 2)
+      pdf.font(i === 0 ? 'bold' : 'regular').fontSize(WORDS).fillColor(INK).text(text, MARGIN, pdf.y + 1, { width })
+    }
+  }
 }
 
 function banner(pdf: Pdf, text: string) {

@@ -42,7 +42,8 @@ function goTo(where: StageId, what: FaceRef) {
   void navigateTo(stagePath(jobId, where))
 }
 /** Selecting on the face takes a person to the rung where the selection's figures are. */
-const select = (what: FaceRef) => goTo(stageOf({ job: job.value, face: face.value, plan: facePlan.value }, what) ?? stage, what)
+const over = computed(() => view.value.shows === 'face' ? view.value.over : undefined)
+const select = (what: FaceRef) => goTo(over.value?.keeps === what.kind ? stage : stageOf({ job: job.value, face: face.value, plan: facePlan.value }, what) ?? stage, what)
 
 provideFace({
   job, plan, face, facePlan, catalogue: computed(() => store.catalogue!), units: computed(() => job.value.units),
@@ -122,7 +123,7 @@ usePlannerKeys({
         </h1>
         <div class="no-print flex items-center justify-between gap-2 px-4 pt-2 max-md:px-2 max-md:pt-1 max-xl:md:flex-wrap">
           <FaceLayerBar
-            v-if="view.shows === 'face'"
+            v-if="view.shows === 'face' && !over"
             class="max-md:flex-nowrap max-md:overflow-x-auto"
           />
           <span v-else />
@@ -209,19 +210,24 @@ usePlannerKeys({
         >
           <component :is="view.page" />
         </div>
-        <FaceDrawing
+        <component
+          :is="over?.component ?? 'div'"
           v-else
-          class="min-h-0 flex-1"
-          :job="shown.job"
-          :face="shown.face"
-          :plan="shown.plan"
-          :selection="selection"
-          :shows-hits="view.hits"
-          :shows-use="view.use"
-          @select="select"
-          @nudge="nudge"
-          @kind="stepKind"
-        />
+          class="flex min-h-0 flex-1 flex-col"
+        >
+          <FaceDrawing
+            class="min-h-0 flex-1"
+            :job="shown.job"
+            :face="shown.face"
+            :plan="shown.plan"
+            :selection="selection"
+            :shows-hits="view.hits"
+            :shows-use="view.use"
+            @select="select"
+            @nudge="nudge"
+            @kind="stepKind"
+          />
+        </component>
         <LazyLoadsRailChart
           v-if="charted"
           class="shrink-0"
@@ -257,7 +263,7 @@ usePlannerKeys({
           role="region"
           aria-label="The slip"
         >
-          <SlipHeld v-if="selection.kind === 'module' || selection.kind === 'fixing'" />
+          <SlipHeld v-if="!over && (selection.kind === 'module' || selection.kind === 'fixing')" />
           <component :is="view.slip" />
         </div>
         <PlannerFindingsList

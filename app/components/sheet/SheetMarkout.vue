@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { openingGroups } from '#core/openings'
 import { restsOn, stopsOf } from '#core/sheets/markout'
 import { datumName } from '#core/roof'
 
@@ -140,6 +141,10 @@ const files = computed(() => [[
               :units="units"
             />
           </ol>
+          <SheetOpenings
+            v-if="sheet.plan.faces[f]!.openings.length"
+            :groups="openingGroups(sheet.job, face, sheet.plan.faces[f]!)"
+          />
         </section>
       </template>
       <p

@@ -1,9 +1,12 @@
 <script setup lang="ts">
+import type { OpeningCard, SectionDrawing } from '#core/openings'
 import { endReadings, gaugeWords, type LineCard, type MarkTask } from '#core/sheets/markout'
 import type { UnitSystem } from '#core/units'
 
 /** One line on the phone: the reading that is called out large, all of the line's readings below it, each to be ticked by itself. */
-const { card, units, ticked, current, tells } = defineProps<{ card: LineCard, units: UnitSystem, ticked: ReadonlySet<string>, current: MarkTask, tells: boolean }>()
+const { card, units, ticked, current, tells, opening = null } = defineProps<{ card: LineCard, units: UnitSystem, ticked: ReadonlySet<string>, current: MarkTask, tells: boolean, /** How the fixing that is called out goes through the covering. */ opening?: { section: SectionDrawing, card: OpeningCard } | null }>()
+const asksCard = ref(false)
+watch(() => card.step.id, () => asksCard.value = false)
 const emit = defineEmits<{ call: [key: string], tick: [key: string, done: boolean] }>()
 const labelOf = (task: MarkTask) => task.kind === 'check' ? task.check.label : task.kind === 'closing' ? `Closes at: ${task.mark.label}` : task.mark.label
 const noteOf = (task: MarkTask) => task.kind === 'check' ? task.check.note : task.kind === 'closing' ? '' : task.mark.note
@@ -68,7 +71,45 @@ watch(() => current.key, () => nextTick(() => list.value?.querySelector('[data-c
         {{ noteOf(current) }}
       </p>
     </section>
+    <button
+      v-if="opening"
+      type="button"
+      class="min-h-14 border-b-4 border-black px-4 text-left text-xl font-bold"
+      :aria-expanded="asksCard"
+      @click="asksCard = !asksCard"
+    >
+      {{ asksCard ? '▴ Back to the readings' : '▾ Section and steps' }}
+    </button>
     <div
+      v-if="opening && asksCard"
+      class="min-h-0 flex-1 overflow-y-auto"
+    >
+      <CoveringSectionFigure
+        class="h-72 border-b-2 border-black"
+        :drawing="opening.section"
+      />
+      <p class="px-4 pt-2 text-lg font-bold">
+        {{ opening.card.where }}
+      </p>
+      <ol class="px-4 pb-3">
+        <li
+          v-for="(step, i) in opening.card.steps"
+          :key="step"
+          class="flex gap-3 border-b-2 border-black/30 py-2 text-lg leading-snug font-semibold"
+        >
+          <b aria-hidden="true">{{ i + 1 }}</b>{{ step }}
+        </li>
+        <li
+          v-for="caution in opening.card.cautions"
+          :key="caution"
+          class="mt-2 border-l-8 border-[#a3291c] pl-3 text-lg leading-snug font-bold"
+        >
+          {{ caution }}
+        </li>
+      </ol>
+    </div>
+    <div
+      v-else
       ref="list"
       class="min-h-0 flex-1 overflow-y-auto"
     >

@@ -2,7 +2,7 @@
 import { cloneDeep, get } from 'es-toolkit/compat'
 import { type Catalogue, currentAtPower, type Item, type Shelved, type Source } from '#core/catalogue'
 import type { Outcome, Problem } from '#core/outcome'
-import { figuresOf, type Group, keptBy, shelfWords, type Used, usesOf } from '#core/shelf'
+import { figuresOf, type Group, keptBy, shelfWords, startingRow, type Used, usesOf } from '#core/shelf'
 import type { UnitSystem } from '#core/units'
 
 /** A part with all its figures, to be typed, looked at, copied, retired or taken away. */
@@ -55,7 +55,7 @@ const turn = (group: Group, on: boolean) => put(group.maybe!.path, on ? optional
 const figuresIn = (group: Group) => placed.value.filter(one => one.group === group)
 const rowsOf = ({ rows }: Group) => (get(draft.value.item, rows!.path) as unknown[] | undefined) ?? []
 const rowFigures = (group: Group, i: number) => figuresIn(group).filter(one => one.path.startsWith(`${group.rows!.path}.${i}.`))
-const addRow = ({ rows }: Group) => draft.value = withFigure(draft.value, rows!.path, [...(get(draft.value.item, rows!.path) as unknown[]), {}])
+const addRow = (group: Group) => draft.value = withFigure(draft.value, group.rows!.path, [...((get(draft.value.item, group.rows!.path) as unknown[] | undefined) ?? []), startingRow(group)])
 const dropRow = ({ rows }: Group, i: number) => draft.value = withFigure(draft.value, rows!.path, (get(draft.value.item, rows!.path) as unknown[]).filter((_, other) => other !== i))
 /** What the plate's watts and volts make of the current, for whoever can't read it. */
 const plateCurrent = computed(() => {

@@ -29,7 +29,7 @@ describe('the same on all faces', () => {
   const three = () => {
     const job = threeRowsOfSix()
     const [face] = job.faces
-    return { ...job, faces: [face!, { ...face!, id: 'back', covering: { ...usualCovering('slate', true) } }, { ...face!, id: 'side', covering: { kind: 'coursed-shingle' as const, exposureMm: 127, firstCourseMm: 99 } }] }
+    return { ...job, faces: [face!, { ...face!, id: 'back', covering: { ...usualCovering('slate', true) } }, { ...face!, id: 'side', covering: { ...usualCovering('coursed-shingle', true), kind: 'coursed-shingle' as const, exposureMm: 127, tabMm: null, firstCourseMm: 99, firstColumnMm: 0, coursesRead: [], coursesCounted: null } }] }
   }
   it('takes parts and covering over in one change, and leaves each face its own first course', async () => {
     const { press, job, edits, wrapper } = await mountOnJob(SurveyCovering, three())

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { isEqual } from 'es-toolkit'
-import { coveringKinds, type CoveringKind } from '#core/catalogue'
+import { coveringKinds, type CoveringKind, type Profile, profileNames } from '#core/catalogue'
 import { columnsOf, coursesOf, coveringNames, laidOnBattens, slateGaugeMm, unitsPerM2, usualCovering } from '#core/coverings'
 import type { Covering } from '#core/job'
 import type { Outcome } from '#core/outcome'
@@ -14,10 +14,10 @@ const choose = (kind: CoveringKind) => kind === covering.value.kind || put(usual
 
 /** The lengths that each kind is measured by, with what they are called. */
 const names: Record<string, [label: string, hint?: string]> = {
-  exposureMm: [
+  tabMm: ['Tab', 'Width of one; empty where a course runs through'], battenMm: ['Batten', 'Its height up the slope'], battenDeepMm: ['Batten’s depth'], exposureMm: [
     'Exposure',
     'Height of a course that shows',
-  ], gaugeMm: ['Gauge', 'Height of a course that shows'], lengthMm: ['Length', 'of a whole slate'], lapMm: ['Lap', 'over the next but one below'],
+  ], gaugeMm: ['Gauge', 'Height of a course that shows'], lengthMm: ['Length', 'of a whole unit'], lapMm: ['Lap', 'over the next but one below'],
   coverWidthMm: ['Cover width', 'of one unit'], ribMm: ['Ribs apart'], firstCourseMm: ['First course', 'Its lower edge, up from the eave'], firstColumnMm: [
     'First column',
     'Its left edge, from the eave’s left end',
@@ -27,13 +27,14 @@ const lengths = computed(() => Object.keys(names).filter(key => key in covering.
   key,
   label: names[key]![0],
   hint: names[key]![1],
-  mm: (covering.value as unknown as Record<string, number>)[key]!,
+  mm: (covering.value as unknown as Record<string, number | null>)[key]!,
 })))
-const set = (key: string, mm: number) => put({ ...covering.value, [key]: mm } as Covering)
+const set = (key: string, mm: number | null) => put({ ...covering.value, [key]: mm } as Covering)
 const { setChoices, together, taken, takeSet, coverings } = usePartChoices()
 /** Sizes as they are sold; where courses and columns begin stays as it was taped. */
 const takeSizes = (id: string) => put({ ...covering.value, ...coverings.value.find(one => one.id === id)!.size } as Covering)
 const asSold = computed(() => coverings.value.find(({ size }) => Object.entries(size).every(([key, value]) => isEqual((covering.value as Record<string, unknown>)[key], value)))?.id ?? '')
+const profileChoices = computed(() => (covering.value.kind === 'standing-seam' ? ['double-lock', 'snap-lock', 'bulb'] : ['pan', 'shake', 'slate-like']).map(value => ({ value: value as Profile, label: profileNames[value as Profile] })))
 const courses = computed(() => coursesOf(covering.value))
 const columns = computed(() => columnsOf(covering.value))
 const SQUARE_FEET_PER_M2 = 1 / 0.3048 ** 2
@@ -84,8 +85,10 @@ const perArea = computed(() => {
     :hint="one.hint"
     :mm="one.mm"
     :units="units"
-    :commit="mm => set(one.key, mm!)"
+    :optional="one.key === 'tabMm'"
+    :commit="mm => set(one.key, mm)"
   />
+  <SurveyCoursesRead v-if="'coursesRead' in covering" />
   <template v-if="covering.kind === 'interlocking-tile'">
     <FieldLengthField
       label="Pan from"
@@ -107,6 +110,21 @@ const perArea = computed(() => {
     :value="covering.nailing"
     :choices="[{ label: 'Centre-nailed', value: 'centre' }, { label: 'Head-nailed', value: 'head' }]"
     @choose="covering.kind === 'slate' && put({ ...covering, nailing: $event })"
+  />
+  <FieldYesNoField
+    v-if="covering.kind === 'slate'"
+    label="Slates"
+    :value="covering.mayCut"
+    yes="Natural, may be cut"
+    no="Must not be cut: asbestos cement, or nobody can tell"
+    @choose="covering.kind === 'slate' && put({ ...covering, mayCut: $event })"
+  />
+  <FieldChoiceField
+    v-if="covering.kind === 'standing-seam' || covering.kind === 'pressed-metal-tile'"
+    :label="covering.kind === 'standing-seam' ? 'Seam' : 'Tile'"
+    :value="covering.profile"
+    :choices="profileChoices"
+    @choose="put({ ...covering, profile: $event } as Covering)"
   />
   <SlipAllFaces
     what="covering and parts"

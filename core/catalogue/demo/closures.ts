@@ -36,13 +36,11 @@ export const closures = {
   'limpet-flashed': lappedFoot(12, [inch(2.5), inch(3)], [274, 31, inch(8)], [inch(0.25), 69, 76], 11),
   'limpet-four': sealedFoot([inch(4), inch(3.5)], 7),
   'limpet-sheathing': sealedFoot([inch(4.5), inch(4)], 6),
-  'windlass-flashed': [
-    ...lappedFoot(0, [80, 90], [262, 38, 250], [6, 83, 100], 13, inch(2)),
-    closure({
-      id: 'strip', name: 'Tiles stripped, shingle and flashing below, tiles back round', coverings: ['interlocking-tile'], way: 'strip', screwsUp: at(0), plateHighMm: 80, plateWideMm: 90, headMm: 262, footMm: 38, flashWideMm: 250,
-      lifts: true, seal: 'inverted-u', beadMm: 6, sealAcrossMm: 83, sealUpMm: 100, parts: ['flashing'], breaks: 0.04, minutes: 16, leastC: 4,
-    }),
-  ],
+  'windlass-flashed': lappedFoot(0, [80, 90], [262, 38, 250], [6, 83, 100], 13, inch(2)),
+  'windlass-strip-post': [closure({
+    id: 'strip', name: 'Tiles stripped, shingle and flashing below, tiles back round', coverings: ['interlocking-tile'], way: 'strip', screwsUp: at(0), plateHighMm: 80, plateWideMm: 90, headMm: 262, footMm: 38, flashWideMm: 250,
+    lifts: true, seal: 'inverted-u', beadMm: 6, sealAcrossMm: 83, sealUpMm: 100, parts: ['flashing'], breaks: 0.04, minutes: 16, leastC: 4,
+  })],
   'windlass-tile-hook': [
     closure({
       id: 'notched', name: 'Tile above notched', coverings: ['interlocking-tile'], way: 'hook', screwsUp: { fromMm: 165, toMm: 215 }, plateHighMm: 80, plateWideMm: 110, armDownMm: 150, armThickMm: 6, riseMm: 62,

@@ -173,7 +173,7 @@ export const demoCatalogue: Catalogue = {
       sealant: 'Butyl pad under the foot, unbroken', tools: ['5/16 in hex driver bit'], massKg: 0.55, closures: closures['limpet-sheathing'],
     },
     {
-      ...invented, id: 'windlass-flashed', maker: 'Windlass Roof Hardware', name: 'Windlass flashed post', coverings: ['coursed-shingle', 'interlocking-tile'], into: ['rafters', 'purlins'],
+      ...invented, id: 'windlass-flashed', maker: 'Windlass Roof Hardware', name: 'Windlass flashed post', coverings: ['coursed-shingle'], into: ['rafters', 'purlins'],
       fasteners: {
         kind: 'wood-screw',
         diameterMm: 8,
@@ -274,6 +274,30 @@ export const demoCatalogue: Catalogue = {
       resistances: [design(2300, 4200, 1700)], underMm: 5, plateMm: 5, offsetMm: 0, heelMm: 45, standoffMm: 60, hook: null, leastSheathingMm: null, greatestSpanMm: null, price: 16.4,
       halfFootprintMm: 45, screw: { name: 'Hook screw 6 x 80 mm', perMount: 2, pilot: '4 mm pilot, 60 mm deep' }, torqueNm: 14,
       sealant: 'Shaped flashing over the cored tile, cap over the post', tools: ['Torx 30 bit', '4 mm bit with a stop at 60 mm', '76 mm diamond core, with water'], massKg: 1.06, closures: closures['windlass-tile-post'],
+    },
+    {
+      ...invented, id: 'windlass-strip-post', maker: 'Windlass Roof Hardware', name: 'Windlass strip post', coverings: ['interlocking-tile'], into: ['rafters'],
+      fasteners: {
+        kind: 'wood-screw',
+        diameterMm: 8,
+        lengthMm: 80,
+        tipMm: 8,
+        yieldMpa: 480,
+        pilotMm: 5,
+        edgeDiameters: 1.5,
+        acrossMm: [0],
+        alongMm: 60,
+        threadMm: 64,
+        rootMm: null,
+        approval: 'Windlass approval W-11 (invented): edge 1.5 d, 7 d apart, members from 45 mm',
+      },
+      resistances: [design(4100, 6200, 2300)], underMm: 6, plateMm: 5, offsetMm: 0, heelMm: 42, standoffMm: 95, hook: null, leastSheathingMm: null, greatestSpanMm: null, price: 12.2,
+      halfFootprintMm: 40, screw: { name: 'Hanger screw 8 x 80 mm', perMount: 2, pilot: '5 mm pilot, 55 mm deep' }, torqueNm: 15,
+      sealant: 'Flashed on the shingle below; tiles go back round the array', tools: [
+        '13 mm socket',
+        '5 mm bit with a stop at 55 mm',
+        'Flat bar for nails and shingle',
+      ], massKg: 0.72, closures: closures['windlass-strip-post'],
     },
     {
       ...invented, id: 'windlass-slate-plate', maker: 'Windlass Roof Hardware', name: 'Windlass slate plate', coverings: ['slate'], into: ['rafters'],

@@ -8,7 +8,7 @@ const taking = (railId: string, ...withIds: string[]): Pair[] =>
 export const pairs: Pair[] = [
   ...taking('bollard-light', 'limpet-flashed', 'limpet-four', 'limpet-sheathing', 'cleat-sheet-foot', 'cleat-seam', 'pinch-inch', 'pinch-hidden'),
   ...taking('bollard-deep', 'limpet-flashed', 'limpet-four', 'limpet-sheathing', 'cleat-sheet-foot', 'cleat-seam', 'pinch-inch', 'pinch-hidden'),
-  ...taking('hawser-mid', 'limpet-four', 'windlass-flashed', 'windlass-tile-hook', 'windlass-slate-hook', 'windlass-tile-post', 'windlass-slate-plate', 'windlass-metal-tile', 'cleat-sheet-foot', 'cleat-seam', 'hawser-grip'),
+  ...taking('hawser-mid', 'limpet-four', 'windlass-flashed', 'windlass-tile-hook', 'windlass-slate-hook', 'windlass-tile-post', 'windlass-strip-post', 'windlass-slate-plate', 'windlass-metal-tile', 'cleat-sheet-foot', 'cleat-seam', 'hawser-grip'),
   ...taking('thole-coupled', 'thole-edge-foot', 'thole-grip'),
 ]
 
@@ -24,7 +24,7 @@ export const sets: PartSet[] = [
   set('shingle-coupled', 'Gannet Row Roofworks', 'Shingle, coupled frames', 'thole-coupled', 'thole-edge-foot', 'thole-grip'),
   set('tile-hooks', 'Gannet Row Roofworks', 'Tile hooks', 'hawser-mid', 'windlass-tile-hook', 'hawser-grip'),
   set('tile-posts', 'Gannet Row Roofworks', 'Tile posts', 'hawser-mid', 'windlass-tile-post', 'hawser-grip'),
-  set('tile-stripped', 'Gannet Row Roofworks', 'Tiles stripped, flashed posts', 'hawser-mid', 'windlass-flashed', 'hawser-grip'),
+  set('tile-stripped', 'Gannet Row Roofworks', 'Tiles stripped, flashed posts', 'hawser-mid', 'windlass-strip-post', 'hawser-grip'),
   set('slate-hooks', 'Gannet Row Roofworks', 'Slate hooks', 'hawser-mid', 'windlass-slate-hook', 'hawser-grip'),
   set('metal-tile', 'Gannet Row Roofworks', 'Pressed metal tile', 'hawser-mid', 'windlass-metal-tile', 'hawser-grip'),
   set('sheet-screws', 'Gannet Row Roofworks', 'Sheet, in its own screw holes', 'hawser-mid', 'cleat-sheet-foot', 'hawser-grip'),

@@ -7,7 +7,7 @@ import { shelved } from './source'
 export const supplySchema = z.object({
   ...shelved,
   kind: z.enum(partKinds),
-  /** The module, rail, mount or clamp set that it is a part of; null where it goes with any. */
+  /** The module, rail, mount, clamp set or covering that it is a part of; null where it goes with any. */
   forId: itemId.nullable(),
   /** Of one piece, kg; null where the item it is a part of says so itself. */
   massKg: z.number().min(0).max(100).nullable(),

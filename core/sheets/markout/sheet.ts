@@ -1,4 +1,5 @@
 import type { Job } from '../../job'
+import { type OpeningGroup, openingGroups } from '../../openings'
 import type { Plan } from '../../plan'
 import { datumName, shapeOf } from '../../roof'
 import type { UnitSystem } from '../../units'
@@ -9,6 +10,8 @@ import type { FaceMarks } from './changes'
 export interface SheetFace extends FaceMarks {
   datumWords: string
   figure: FaceFigure
+  /** How its fixings are opened and closed, those alike together. Sheets issued before there were cards have none. */
+  openings?: OpeningGroup[]
   /** How far apart the eave's ends are and how high the face goes, mm. */
   eaveMm: number
   upMm: number
@@ -61,6 +64,7 @@ export function markoutSheet(job: Job, plan: Plan, reason = ''): MarkoutSheet {
         datumWords: datumName(face),
         marks: own.marks,
         figure: faceFigure({ job, face, plan: own }),
+        openings: openingGroups(job, face, own),
         eaveMm: eave.toMm - eave.fromMm,
         upMm: up.toMm,
       }]

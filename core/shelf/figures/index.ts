@@ -1,5 +1,5 @@
 /** What every figure of every part is called, how it is written, and where it stands: forms, tables, files and messages read it here. */
-import type { Shelf } from '../../catalogue'
+import { plainClosure, type Shelf } from '../../catalogue'
 import type { Figure, Group, ShelfWords } from './figure'
 import { clampGroups, mountGroups } from './holding'
 import { moduleGroups } from './modules'
@@ -34,6 +34,12 @@ export interface PlacedFigure { figure: Figure, path: string, label: string, gro
 export const figuresOf = (shelf: Shelf, rows: (group: Group) => number): PlacedFigure[] => shelfWords[shelf].groups.flatMap(group => group.rows
   ? Array.from({ length: rows(group) }, (_, i) => group.figures.map((figure): PlacedFigure => ({ figure, group, path: `${group.rows!.path}.${i}.${figure.path}`, label: `${group.rows!.one} ${i + 1} ${figure.label}` }))).flat()
   : group.figures.map((figure): PlacedFigure => ({ figure, group, path: figure.path, label: figure.label })))
+
+/** What stands for a figure that may be left empty, and is. */
+export const emptyOf = ({ is }: Figure): null | never[] => is === 'choices' || is === 'texts' ? [] : null
+
+/** What a new row of a list begins with: a way through the covering with nothing lifted, cut or sealed; else what may be left empty. */
+export const startingRow = ({ rows, figures }: Group): Record<string, unknown> => rows?.path === 'closures' ? structuredClone(plainClosure) : Object.fromEntries(figures.filter(figure => figure.optional).map(figure => [figure.path, emptyOf(figure)]))
 
 /** As many rows as a list may have. */
 export const mostRows = (group: Group): number => group.rows!.most

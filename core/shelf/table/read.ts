@@ -3,7 +3,7 @@ import { type Catalogue, type Shelf, shelves, type Source, sourceKinds, sourceNa
 import { type Outcome, done, refused } from '../../outcome'
 import { readCell, sameWord } from '../cell'
 import { freeId, sameItem } from '../changes'
-import { shelfWords } from '../figures'
+import { emptyOf, shelfWords } from '../figures'
 import type { RawLine } from '../lines'
 import { type Column, readHeading, type RecordColumn, recordHeadings, shelfNamed } from './headings'
 
@@ -159,10 +159,13 @@ function sameNamed(catalogue: Catalogue, shelf: Exclude<Shelf, 'pairs'>, id: str
 /** Lists without the rows that nobody filled, and parts of the item that nobody gave at all. */
 function emptied(shelf: Shelf, item: Record<string, unknown>, own: { column: FigureColumn }[]): void {
   for (const { rows, maybe, figures } of shelfWords[shelf].groups) {
-    if (rows) item[rows.path] = Array.isArray(item[rows.path]) ? (item[rows.path] as unknown[]).filter(row => row !== undefined) : []
+    if (rows) {
+      item[rows.path] = Array.isArray(item[rows.path]) ? (item[rows.path] as unknown[]).filter(row => row !== undefined) : []
+      for (const row of item[rows.path] as object[]) for (const figure of figures) if (get(row, figure.path) === undefined && figure.optional) set(row, figure.path, emptyOf(figure))
+    }
     else if (maybe && !own.some(({ column }) => column.path.startsWith(`${maybe.path}.`))) set(item, maybe.path, null)
     if (rows || (maybe && get(item, maybe.path) === null)) continue
-    for (const figure of figures) if (get(item, figure.path) === undefined && figure.optional) set(item, figure.path, null)
+    for (const figure of figures) if (get(item, figure.path) === undefined && figure.optional) set(item, figure.path, emptyOf(figure))
   }
   if (shelf === 'sets') item.supplyIds ??= []
   if (shelf === 'mounts') item.tools ??= []

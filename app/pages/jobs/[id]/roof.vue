@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { type LineCard, lineCards, markTasks, restsOn, revisionName, spokenTask } from '#core/sheets/markout'
+import { cardOf, sectionOf } from '#core/openings'
 import { plural } from '#core/trade'
 import { datumName } from '#core/roof'
 
@@ -30,6 +31,15 @@ const card = computed(() => cards.value[Math.min(at.value, cards.value.length - 
 /** The reading that is being called out: what was pressed, else the first on the line that is not done. */
 const called = ref<string | null>(null)
 const task = computed(() => card.value && (card.value.tasks.find(one => one.key === called.value) ?? card.value.tasks.find(one => !ticked.value.has(one.key)) ?? card.value.tasks[0]!))
+/** The section and the steps of the fixing that is called out: worked out on the phone, from the plan that it has. */
+const opening = computed(() => {
+  const of = task.value?.kind === 'mark' ? task.value.mark.of : undefined
+  const f = sheet.value?.plan.faces.findIndex(one => one.faceId === card.value?.faceId) ?? -1
+  if (!sheet.value || f < 0 || of?.kind !== 'fixing') return null
+  const [job, face, plan] = [sheet.value.job, sheet.value.job.faces[f]!, sheet.value.plan.faces[f]!]
+  const own = plan.openings.find(one => one.fixingId === of.id)
+  return own ? { section: sectionOf(job, face, plan, own), card: cardOf(job, face, plan, own) } : null
+})
 /** An instruction is told once: where the line before says the same it would only take room. */
 const tells = computed(() => card.value !== null && cards.value[at.value - 1]?.step.instruction !== card.value.step.instruction)
 /** Opens on the first line that is not done, once the ticks are here. */
@@ -194,6 +204,7 @@ function wholeLine() {
         :ticked="ticked"
         :current="task"
         :tells="tells"
+        :opening="opening"
         @call="called = $event"
         @tick="set"
       />

@@ -1,0 +1,48 @@
+<script setup lang="ts">
+import { useLayers } from '../../composables/useLayers'
+
+/** The covering's rung: the section through one fixing, all of them, the face with what is opened, and what it takes. */
+const { facePlan } = useFace()
+const tabs = [{ label: 'Section', value: 'section' }, { label: 'All fixings', value: 'all' }, { label: 'Units to lift', value: 'units' }, { label: 'Take-off', value: 'take-off' }]
+const tab = ref('section')
+const { shows } = useLayers()
+// The face is looked at here for what is opened: that is on, as long as nobody switches it off.
+watch(tab, now => now === 'units' && !shows.value.o && (shows.value = { ...shows.value, o: true }))
+</script>
+
+<template>
+  <div>
+    <UTabs
+      v-model="tab"
+      :items="tabs"
+      :content="false"
+      size="sm"
+      color="neutral"
+      variant="link"
+      class="no-print shrink-0 px-4"
+      :ui="{ list: 'p-0 overflow-x-auto', trigger: 'px-2.5 text-[15px] shrink-0' }"
+    />
+    <p
+      v-if="!facePlan.openings.length && tab !== 'units'"
+      class="max-w-prose p-6 text-lg"
+    >
+      No fixing goes through this covering yet. {{ facePlan.fixings.total ? 'The shelf does not say how the chosen mount is closed here: put its way on the shelf, or take another mount.' : 'Set the rows and rails first: each fixing then gets its section, its card and its parts.' }}
+    </p>
+    <CoveringSection
+      v-else-if="tab === 'section'"
+      class="min-h-0 flex-1"
+    />
+    <CoveringList
+      v-else-if="tab === 'all'"
+      class="min-h-0 flex-1 overflow-y-auto px-4 pb-4"
+    />
+    <template v-else-if="tab === 'units'">
+      <FaceLayerBar class="no-print px-4 py-1 max-md:flex-nowrap max-md:overflow-x-auto" />
+      <slot />
+    </template>
+    <CoveringTakeoff
+      v-else
+      class="min-h-0 flex-1 overflow-y-auto px-4 pb-4"
+    />
+  </div>
+</template>
