@@ -1,7 +1,7 @@
 import { type Catalogue, chooseParts } from '../catalogue'
 import { bounds, intersect, type Interval, spanOf, unite } from '../geometry'
 import { applyEdit, type ArrayRules, type Edit, type Face, faceOf, type Job, type Orientation, orientations, type PlainEdit, plainRow, type RowRule } from '../job'
-import { breakpoints, heightsByLines, modulesThatFit, mostModules, moduleSize, type PlacedRow, type RowGaps, type RowKind, stripAt } from '../rows'
+import { breakpoints, closedUp, heightsByLines, modulesThatFit, mostModules, moduleSize, type PlacedRow, type RowGaps, type RowKind, stripAt } from '../rows'
 import { type FacePlan, planFace, roofClearOf } from '../plan'
 
 /** What an arrangement of rows is best at. */
@@ -73,7 +73,8 @@ export function arrangeFace({ job, catalogue, faceId, wanted }: ArrangeQuestion,
   const solved = sets.map((set, i) => {
     const found = mostModules({ region: base.region, kinds: set, gaps, heights, locked: bands })
     progress(0.05 + 0.35 * (i + 1) / sets.length)
-    return found
+    // Where rows wait for their heights, those of as many modules with the least gaps.
+    return locked.length || !set.some(kind => heights(kind)) ? found : { ...found, rows: closedUp(found.rows, base.region, gaps, heights) }
   })
   const [most] = solved
   const mostCount = most!.modules + locked.reduce((sum, row) => sum + row.count, 0)
@@ -127,8 +128,13 @@ export function arrangeFace({ job, catalogue, faceId, wanted }: ArrangeQuestion,
 
 const countOf = (one: Try): number => one.rows.reduce((sum, row) => sum + (row.count ?? 0), 0)
 
-/** The one of a list that holds most, as a list; empty when there is none. */
-const bestOf = (tries: Try[]): Try[] => tries.length ? [tries.reduce((best, next) => countOf(next) > countOf(best) ? next : best)] : []
+/** What the gaps between a try's rows come to, mm. */
+const gapOf = ({ rows }: Try): number => rows.slice(1).reduce((sum, row, i) => sum + row.bottomMm - rows[i]!.bottomMm - rows[i]!.kind.heightMm, 0)
+
+/** The one of a list that holds most, of those with the least gaps, as a list; empty when there is none. */
+const bestOf = (tries: Try[]): Try[] => tries.length
+  ? [tries.reduce((best, next) => countOf(next) > countOf(best) || (countOf(next) === countOf(best) && gapOf(next) < gapOf(best) - 1e-6) ? next : best)]
+  : []
 
 const both = (a: Interval[], b: Interval[]): Interval[] => unite(intersect(a, b))
 

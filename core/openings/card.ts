@@ -53,7 +53,7 @@ export function cardOf(job: Job, face: Face, plan: OpeningsLayout, opening: Open
     cut?.kind === 'slot' && `Slot ${unit.one} ${cut.unit ?? ''}: ${say(cut.highMm)} high, ${say(cut.wideMm)} wide (± ${say(cut.toleranceMm)}), its left edge ${say(cut.fromLeftMm ?? 0)} from the ${unit.one}’s, its foot ${say(cut.fromLowerMm)} up from the lower edge. Shield under the blade.`,
     cut?.kind === 'core' && `Core ${unit.one} ${cut.unit ?? ''}: ${say(cut.wideMm)} across (± ${say(cut.toleranceMm)}), its left edge ${say(cut.fromLeftMm ?? 0)} from the ${unit.one}’s and ${say(cut.fromLowerMm)} up from its lower edge.`,
     opening.batten?.cut === true && 'Cut the batten back at the plate; carry its ends on trimmers to the next rafters.',
-    timber && `Plate on ${opening.member}, its middle ${say(Math.abs(screwsUp))} ${screwsUp >= 0 ? 'up from' : 'down from'} the rail’s line${course ? `, ${say(opening.plate.yMm - course.fromMm)} above the edge of course ${course.number}` : ''}.`,
+    timber && `Plate on ${opening.member}, its middle ${Math.abs(screwsUp) < 0.5 ? 'on' : `${say(Math.abs(screwsUp))} ${screwsUp > 0 ? 'up from' : 'down from'}`} the rail’s line${course ? `, ${say(opening.plate.yMm - course.fromMm)} above the edge of course ${course.number}` : ''}.`,
     timber && `${pilot ? `Pilot: ${mount.screw.pilot}; pale dust. Blow it out. ` : `${mount.screw.pilot}. `}${mount.screw.perMount} × ${mount.screw.name}.`,
     cut?.kind === 'hole' && `Drill the ${unit.one}: ${say(cut.wideMm)} (± ${say(cut.toleranceMm)})${cut.fromLeftMm === null ? '' : `, ${say(cut.fromLeftMm + cut.wideMm / 2)} from its left edge`}.`,
     closure.way === 'screw' && `Foot with its upright to the ridge; ${mount.screw.name} in the same hole until the gasket just spreads.`,
@@ -74,7 +74,7 @@ export function cardOf(job: Job, face: Face, plan: OpeningsLayout, opening: Open
     fixingId: opening.fixingId, title: `Rail ${opening.rail}, fixing ${opening.place} of ${opening.of}`,
     where: [course ? `course ${course.number}` : '', opening.unit ? `${unit.one} ${opening.unit.number}` : '', `on ${opening.member}`].filter(Boolean).join(', '),
     way: `${mount.name}: ${closure.name[0]!.toLowerCase()}${closure.name.slice(1)}`, steps: steps.filter(step => step !== false), cautions: cautionsFor(face, opening), minutes: closure.minutes,
-    conditions: [...closure.dry ? ['Dry surface'] : [], ...closure.leastC === null ? [] : [`${formatTemperature(closure.leastC, job.units)} at least`], ...closure.lifts ? ['The covering must lift without breaking'] : []],
+    conditions: [...closure.dry ? ['dry surface'] : [], ...closure.leastC === null ? [] : [`${formatTemperature(closure.leastC, job.units)} at least`], ...closure.lifts ? ['the covering must lift without breaking'] : []],
     parts: [`1 ${mount.name}`, `${mount.screw.perMount} ${mount.screw.name}`, ...closure.parts.map(one => `1 ${one.replace('-', ' ')}`), ...seal.ml > 0 ? [`${seal.ml.toFixed(0)} ml sealant`] : []],
   }
 }

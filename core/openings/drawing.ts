@@ -29,24 +29,31 @@ export const sectionLook: Record<SectionTone, { fill: string | null, stroke: str
 /** Width of words about, mm. */
 export const textWidth = (text: string, textMm: number): number => text.length * textMm * 0.505
 
-/** Words before they have a place: what they say, and of what. */
-export interface Saying { text: string, of: Point }
+/** Words before they have a place: what they say, and the places of any of which they may speak. */
+export interface Saying { text: string, of: Point[] }
 
 /** All orders of a few things. */
 const orders = <T>(items: T[]): T[][] => items.length < 2 ? [items] : items.flatMap((one, i) => orders([...items.slice(0, i), ...items.slice(i + 1)]).map(rest => [one, ...rest]))
+
+/** Every way of pointing each of them at one of its places. */
+const pointed = (sayings: Saying[]): { text: string, of: Point }[][] => sayings.reduce<{ text: string, of: Point }[][]>((ways, { text, of }) => ways.flatMap(way => of.map(one => [...way, { text, of: one }])), [[]])
 
 const turns = (a: Point, b: Point, c: Point): number => (b.x - a.x) * (c.y - a.y) - (b.y - a.y) * (c.x - a.x)
 const cross = ([a, b]: [Point, Point], [c, d]: [Point, Point]): boolean => turns(a, b, c) * turns(a, b, d) < 0 && turns(c, d, a) * turns(c, d, b) < 0
 
 /**
- * Puts words one under another from a place down, in the order in which their lines cross the least and are then the shortest.
+ * Puts words one under another from a place down, in the order and with lines to those places at which they cross the least and are then
+ * the shortest.
  * @param side where the words stand: their lines leave from their other end
+ * @param others words that have their places, whose lines are not to be crossed either
  */
-export function stacked(sayings: Saying[], from: Point, textMm: number, side: 'left' | 'right'): SectionDrawing['labels'] {
-  const laid = (order: Saying[]) => order.map(({ text, of }, i): SectionDrawing['labels'][number] & { leader: [Point, Point] } => {
+export function stacked(sayings: Saying[], from: Point, textMm: number, side: 'left' | 'right', others: SectionDrawing['labels'] = []): SectionDrawing['labels'] {
+  const laid = (order: { text: string, of: Point }[], fromBelow: boolean) => order.map(({ text, of }, i): SectionDrawing['labels'][number] & { leader: [Point, Point] } => {
     const at = { x: from.x, y: from.y - i * textMm * 1.55 }
+    // Below the lowest there are no more words in the way: its line may leave under where it begins.
+    if (fromBelow && i === order.length - 1) return { text, at, leader: [{ x: at.x + textMm, y: at.y - textMm * 0.35 }, of] }
     return { text, at, leader: [{ x: side === 'left' ? at.x + textWidth(text, textMm) + textMm * 0.3 : at.x - textMm * 0.3, y: at.y + textMm * 0.35 }, of] }
   })
-  const cost = (labels: ReturnType<typeof laid>) => labels.reduce((sum, one, i) => sum + Math.hypot(one.leader[0].x - one.leader[1].x, one.leader[0].y - one.leader[1].y) + labels.slice(i + 1).filter(other => cross(one.leader, other.leader)).length * 1e5, 0)
-  return orders(sayings).map(laid).reduce((a, b) => cost(b) < cost(a) ? b : a)
+  const cost = (labels: ReturnType<typeof laid>) => labels.reduce((sum, one, i) => sum + Math.hypot(one.leader[0].x - one.leader[1].x, one.leader[0].y - one.leader[1].y) + [...labels.slice(i + 1), ...others].filter(other => other.leader && cross(one.leader, other.leader)).length * 1e5, 0)
+  return orders(sayings).flatMap(pointed).flatMap(order => side === 'left' ? [laid(order, false), laid(order, true)] : [laid(order, false)]).reduce((a, b) => cost(b) < cost(a) ? b : a)
 }

@@ -9,9 +9,13 @@ import { sectionOf } from './section'
 /** Openings that are made alike, with the section and the card of one of them. */
 export interface OpeningGroup { title: string, fixings: number, section: SectionDrawing, above: SectionDrawing | null, card: OpeningCard }
 
-/** What makes two openings one drawing: the way, and where in their courses plate and rail lie, to the millimetre. */
+/** Openings that differ by less than this look alike: each rail's own readings are on its line, mm. */
+const ALIKE_MM = 40
+const about = (mm: number): number => Math.round(mm / ALIKE_MM)
+
+/** What makes two openings one drawing: the way, and where in their courses plate and rail lie. */
 const keyOf = ({ way, closureId, first, course, plate, railAt, cut }: Opening): string =>
-  [way, closureId, first, course ? Math.round(plate.yMm - course.fromMm) : '', Math.round(plate.yMm - railAt.yMm), cut ? Math.round(cut.highMm) : ''].join(' ')
+  [way, closureId, first, course ? about(plate.yMm - course.fromMm) : '', about(plate.yMm - railAt.yMm), cut ? about(cut.highMm) : ''].join(' ')
 
 /** The openings of a face by how they are made: what a sheet shows of them, one drawing each. */
 export function openingGroups(job: Job, face: Face, plan: OpeningsLayout): OpeningGroup[] {

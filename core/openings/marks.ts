@@ -1,6 +1,6 @@
 import type { Closure } from '../catalogue'
 import { runTape } from '../rails'
-import { type Ask, inBuildOrder, listed, type MarkStep, type StepMaker, writer } from '../trade'
+import { type Ask, inBuildOrder, listed, type MarkStep, type StepDraft, type StepMaker, writer } from '../trade'
 import type { OpeningsLayout } from './layout'
 import type { Opening } from './opening'
 import { unitWords } from './words'
@@ -12,8 +12,11 @@ const AS_THE_RAIL: Closure['way'][] = ['screw', 'clamp', 'strip']
 export function openingSteps(ask: Ask<OpeningsLayout>, make: StepMaker): MarkStep[] {
   const { face, plan } = ask
   const say = writer(ask)
+  const opened = plan.openings.filter(one => one.course && !AS_THE_RAIL.includes(one.way))
+  // Where courses run through, and the plates stand where the rail's fixings are, a line a rail says it all.
+  if (opened.length && plan.rails.every(rail => rail.way === 'across') && opened.every(one => !one.unit && Math.abs(one.plate.xMm - one.railAt.xMm) < 0.5)) return [make(byCourse(plan, opened))]
   return inBuildOrder(face, plan.rails).flatMap((rail) => {
-    const own = plan.openings.filter(one => one.railId === rail.id && one.course && !AS_THE_RAIL.includes(one.way))
+    const own = opened.filter(one => one.railId === rail.id)
     const [first] = own
     if (!first) return []
     const across = rail.way === 'across'
@@ -28,6 +31,17 @@ export function openingSteps(ask: Ask<OpeningsLayout>, make: StepMaker): MarkSte
     })]
   })
 }
+
+/** The lines on which feet are screwed, one a rail, with the course that each goes through and those that are lifted. */
+const byCourse = ({ rails }: OpeningsLayout, opened: Opening[]): StepDraft => ({
+  id: 'openings', kind: 'openings', title: 'Feet in their courses', tape: 'up', lineMm: null,
+  instruction: 'Where the feet are screwed, not where the rails run; along the eave they stand at the fixings. Lift, screw, seal and close each by its card before the next.',
+  marks: rails.flatMap((rail) => {
+    const one = opened.find(own => own.railId === rail.id)
+    const lifted = one ? [...new Set(one.lifted.map(ref => ref.course))] : []
+    return one ? [{ label: `Feet of rail ${rail.number}`, mm: one.plate.yMm, of: { kind: 'rail' as const, id: rail.id }, note: [`course ${one.course!.number}`, ...lifted.length ? [`lift ${listed(lifted.map(String))}`] : []].join(', ') }] : []
+  }),
+})
 
 function noteOf(kind: keyof typeof unitWords, one: Opening, across: boolean): string {
   const unit = unitWords[kind].one

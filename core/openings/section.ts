@@ -35,8 +35,13 @@ function undersideAt(cutting: Cutting, course: Course, s: number): number {
 }
 const topAt = (cutting: Cutting, course: Course, s: number): number => undersideAt(cutting, course, s) + cutting.thickMm
 
+const onTop = (cutting: Cutting, course: Course, s: number): At => [s, topAt(cutting, course, s)]
+
 /** The course whose face shows at a height. */
 const showing = (courses: Course[], s: number): Course | null => courses.find(one => s >= one.fromMm - 1e-6 && s < one.toMm - 1e-6) ?? null
+
+/** What is said above the roof and below it, each with the places it may point at. */
+interface Says { above: [string, ...At[]][], below: [string, ...At[]][] }
 
 /** Collects what is drawn, turned to the roof's pitch. */
 function turned(pitchDeg: number) {
@@ -53,8 +58,15 @@ function turned(pitchDeg: number) {
 }
 type Turned = ReturnType<typeof turned>
 
-/** The cut through the roof at one fixing, up its rafter: timber, battens, courses, flashing, hook and rail at their true sizes. */
-export function sectionOf(job: Job, face: Face, plan: OpeningsLayout, opening: Opening): SectionDrawing {
+/** So many lines of words would stand over one another in a drawing's own height: fewer where it is shown small. */
+const LINES = 33
+export const LINES_WHERE_SMALL = 22
+
+/**
+ * The cut through the roof at one fixing, up its rafter: timber, battens, courses, flashing, hook and rail at their true sizes.
+ * @param lines how many lines of words are as high as the drawing: the fewer, the larger they are
+ */
+export function sectionOf(job: Job, face: Face, plan: OpeningsLayout, opening: Opening, lines = LINES): SectionDrawing {
   const { usual, first } = plan.through
   const through = (opening.first ? first : null) ?? usual!
   const { covering } = face
@@ -69,17 +81,17 @@ export function sectionOf(job: Job, face: Face, plan: OpeningsLayout, opening: O
     thickMm: closure.way === 'strip' ? UNIT_THICK_MM['coursed-shingle'] : Math.max(UNIT_THICK_MM[covering.kind], 2),
   }
   const drawn = turned(face.pitchDeg)
-  const says: { above: [At, string][], below: [At, string][] } = { above: [], below: [] }
+  const says: Says = { above: [], below: [] }
   drawTimber(cutting, drawn, says)
   drawCourses(cutting, drawn, says)
   const topMm = drawMount(cutting, drawn, says)
   drawArray(cutting, drawn, says, topMm)
-  return composed(cutting, drawn, says, topMm)
+  return composed(cutting, drawn, says, topMm, lines)
 }
 
 const deepOf = ({ face }: Cutting): number => Math.min(face.timber.depthMm ?? RAFTER_DEEP_MM, RAFTER_DEEP_MM)
 
-function drawTimber(cutting: Cutting, drawn: Turned, says: { below: [At, string][] }) {
+function drawTimber(cutting: Cutting, drawn: Turned, says: Says) {
   const { face, plan, opening, window, courses } = cutting
   const deep = deepOf(cutting)
   if (face.supports.kind === 'rafters' || face.supports.kind === 'sheathing') drawn.box('timber', window.fromMm, window.toMm, -deep, 0)
@@ -94,11 +106,12 @@ function drawTimber(cutting: Cutting, drawn: Turned, says: { below: [At, string]
   }
   if (opening.screws.some(screw => screw.insideMm !== null)) {
     const most = Math.max(...opening.screws.map(screw => screw.yMm))
-    says.below.push([[most, -deep * 0.4], `${opening.screws.length} ${opening.screws.length === 1 ? 'screw' : 'screws'} in ${opening.member}`])
+    const least = Math.min(...opening.screws.map(screw => screw.yMm))
+    says.below.push([`${opening.screws.length} ${opening.screws.length === 1 ? 'screw' : 'screws'} in ${opening.member}`, [most, -deep * 0.4], [most, -deep * 0.2], [least, -deep * 0.4]])
   }
 }
 
-function drawCourses(cutting: Cutting, drawn: Turned, says: { above: [At, string][], below: [At, string][] }) {
+function drawCourses(cutting: Cutting, drawn: Turned, says: Says) {
   const { face, opening, window, courses, through: { closure } } = cutting
   const { covering } = face
   const say = writer(cutting)
@@ -134,14 +147,13 @@ function drawCourses(cutting: Cutting, drawn: Turned, says: { above: [At, string
   const unit = unitWords[covering.kind].one
   const { cut, course } = opening
   if (course && cut && cut.kind !== 'hole') {
-    const s = course.fromMm + cut.fromLowerMm + cut.highMm * 0.6
-    says.above.push([[s, topAt(cutting, { ...course, number: course.number }, s)], `${cut.kind} in ${unit}${cut.unit ? ` ${cut.unit}` : ''}, course ${course.number}: ${say(cut.wideMm)} × ${say(cut.kind === 'notch' ? cut.deepMm : cut.highMm)}`])
+    says.above.push([`${cut.kind} in ${unit}${cut.unit ? ` ${cut.unit}` : ''}, course ${course.number}: ${say(cut.wideMm)} × ${say(cut.kind === 'notch' ? cut.deepMm : cut.highMm)}`, ...[0.6, 0.2, 0.9].map(share => onTop(cutting, course, course.fromMm + cut.fromLowerMm + cut.highMm * share))])
   }
-  else if (course) says.above.push([[(course.fromMm + course.toMm) / 2, topAt(cutting, course, (course.fromMm + course.toMm) / 2)], `course ${course.number}${opening.unit ? `, ${unit} ${opening.unit.number}` : ''}`])
+  else if (course) says.above.push([`course ${course.number}${opening.unit ? `, ${unit} ${opening.unit.number}` : ''}`, ...[0.5, 0.08, 0.94].map(share => onTop(cutting, course, course.fromMm + (course.toMm - course.fromMm) * share))])
 }
 
 /** Draws flashing, plate, arm, screws and sealant; returns how high the rail's underside is. */
-function drawMount(cutting: Cutting, drawn: Turned, says: { above: [At, string][], below: [At, string][] }): number {
+function drawMount(cutting: Cutting, drawn: Turned, says: Says): number {
   const { opening, through: { closure, mount }, courses, thickMm, baseMm } = cutting
   const say = writer(cutting)
   const { plate, railAt } = opening
@@ -158,7 +170,7 @@ function drawMount(cutting: Cutting, drawn: Turned, says: { above: [At, string][
   if (flashing) {
     const footMm = Math.max(flashing.footMm, cutting.window.fromMm)
     drawn.line('flashing', [footMm, onOwn(footMm)], [y, onOwn(y)], [flashing.headMm, onOwn(flashing.headMm)])
-    says.above.push([[flashing.headMm, onOwn(flashing.headMm)], `flashing’s head${flashing.under ? ` under course ${flashing.under}` : ''}`])
+    says.below.push([`flashing’s head${flashing.under ? ` under course ${flashing.under}` : ''}`, [flashing.headMm, onOwn(flashing.headMm)]])
   }
   const onTimber = closure.way === 'hook' || closure.way === 'slot' || closure.way === 'post' || closure.way === 'plate'
   const plateZ = onTimber ? 0 : (flashing ? onOwn(y) : surface(y)) + 1
@@ -176,17 +188,18 @@ function drawMount(cutting: Cutting, drawn: Turned, says: { above: [At, string][
     const beads = closure.seal === 'half-circle' ? [half] : closure.seal === 'inverted-u' ? [closure.sealUpMm / 2] : [-(closure.sealUpMm || closure.sealAcrossMm) / 2, (closure.sealUpMm || closure.sealAcrossMm) / 2]
     const z = onTimber ? surface(y) : (flashing ? onOwn(y) - 3 : surface(y))
     for (const s of beads) drawn.line('sealant', [y + s - 3, z], [y + s + 3, z])
-    if (beads[0] !== undefined) says.below.push([[y + beads[0], z], `sealant ${opening.seal.ml.toFixed(0)} ml`])
+    if (beads[0] !== undefined) says.below.push([`sealant ${opening.seal.ml.toFixed(0)} ml`, ...beads.map((s): At => [y + s, z])])
   }
   if (opening.arm) {
-    const s = opening.exit!.yMm - 20
-    says.above.push([[s, surface(s) + opening.arm.clearMm / 2], `arm ${say(opening.arm.clearMm)} clear${opening.arm.givesMm === null ? '' : `, gives ${say(opening.arm.givesMm)} at most`}`])
+    const { clearMm, givesMm } = opening.arm
+    const places = [20, 8, 32].map((down): At => [opening.exit!.yMm - down, surface(opening.exit!.yMm - down) + clearMm / 2])
+    says.above.push([`arm ${say(clearMm)} clear${givesMm === null ? '' : `, gives ${say(givesMm)} at most`}`, ...places])
   }
   return railMm
 }
 
 /** The arm: up from the plate over the batten and the head of the unit below, along it with its distance, and up to the rail. */
-function drawArm(cutting: Cutting, drawn: Turned, says: { below: [At, string][] }, railMm: number) {
+function drawArm(cutting: Cutting, drawn: Turned, says: Says, railMm: number) {
   const { opening, through: { closure, mount }, courses, face } = cutting
   const { plate, railAt, arm } = opening
   const below = courses.find(one => one.number === (opening.course?.number ?? 0) - 1)
@@ -205,20 +218,22 @@ function drawArm(cutting: Cutting, drawn: Turned, says: { below: [At, string][] 
     const [es, ez] = [(to[0] - from[0]) / long * half, (to[1] - from[1]) / long * half]
     drawn.area('steel', [from[0] + ns - es, from[1] + nz - ez], [to[0] + ns + es, to[1] + nz + ez], [to[0] - ns + es, to[1] - nz + ez], [from[0] - ns - es, from[1] - nz - ez])
   })
-  if (opening.batten) says.below.push([[(opening.batten.fromMm + opening.batten.toMm) / 2, cutting.baseMm / 2], opening.batten.cut ? 'batten cut, on trimmers' : 'batten in the way'])
+  if (opening.batten) says.below.push([opening.batten.cut ? 'batten cut, on trimmers' : 'batten in the way', [(opening.batten.fromMm + opening.batten.toMm) / 2, cutting.baseMm / 2]])
   else if ('battenDeepMm' in face.covering) {
-    const [batten] = battensIn(face.covering, courses, plate.yMm + closure.plateHighMm / 2, plate.yMm + 400)
-    if (batten) says.below.push([[(batten.fromMm + batten.toMm) / 2, cutting.baseMm / 2], 'battens whole'])
+    const seen = battensIn(face.covering, courses, cutting.window.fromMm + 30, cutting.window.toMm - 30)
+    if (seen.length) says.below.push(['battens whole', ...[...seen].reverse().slice(0, 3).map((batten): At => [(batten.fromMm + batten.toMm) / 2, cutting.baseMm / 2])])
   }
 }
 
 /** The rail, the module on it as far as the drawing goes, and the stretch of its frame in which the rail must lie. */
-function drawArray(cutting: Cutting, drawn: Turned, says: { above: [At, string][] }, railMm: number) {
+function drawArray(cutting: Cutting, drawn: Turned, says: Says, railMm: number) {
   const { plan, opening, window } = cutting
   const rail = plan.rails.find(one => one.id === opening.railId)!
   const s = opening.railAt.yMm
   drawn.box('rail', rail.way === 'across' ? s - RAIL_MM.wide / 2 : window.fromMm, rail.way === 'across' ? s + RAIL_MM.wide / 2 : window.toMm, railMm, railMm + RAIL_MM.high)
-  const row = plan.rows.rows.find(one => one.index === rail.row)
+  // A rail up the slope carries several rows: the one over the fixing, or the nearest to it.
+  const carried = plan.rows.rows.filter(one => rail.way === 'up' ? rail.carries.some(module => module.row === one.index) : one.index === rail.row)
+  const row = carried.reduce<typeof carried[number] | null>((best, one) => best && Math.abs(s - (best.bottomMm + best.topMm) / 2) <= Math.abs(s - (one.bottomMm + one.topMm) / 2) ? best : one, null)
   if (!row) return
   const [fromMm, toMm] = [Math.max(row.bottomMm, window.fromMm), Math.min(row.topMm, window.toMm)]
   const under = railMm + RAIL_MM.high
@@ -231,21 +246,21 @@ function drawArray(cutting: Cutting, drawn: Turned, says: { above: [At, string][
   drawn.line('zone', [zone.fromMm, under - 1], [zone.toMm, under - 1])
   const say = writer(cutting)
   const ends = [rail.zone.fromMm - row.bottomMm, rail.zone.toMm - row.bottomMm].map(say)
-  says.above.push([[zone.fromMm + (zone.toMm - zone.fromMm) * 0.25, under], `clamp zone ${ends[0]} to ${ends[1]} up the module; rail at ${say(s - row.bottomMm)}`])
+  says.above.push([`rail at ${say(s - row.bottomMm)}, clamp zone ${ends[0]} to ${ends[1]}`, ...[0.25, 0.02, 0.6, 0.98].map((share): At => [zone.fromMm + (zone.toMm - zone.fromMm) * share, under])])
 }
 
 /** A broken-off end, as on a drawing of what goes on. */
 const broken = (s: number, fromZ: number, toZ: number, is: boolean): At[] => is ? [[s + 6, fromZ + (toZ - fromZ) / 3], [s - 6, fromZ + 2 * (toZ - fromZ) / 3]] : []
 
 /** Puts words beside the drawing where it leaves room: above it on the left, below it on the right; and closes it with its dimensions. */
-function composed(cutting: Cutting, { at, areas, lines }: Turned, says: { above: [At, string][], below: [At, string][] }, railMm: number): SectionDrawing {
+function composed(cutting: Cutting, { at, areas, lines }: Turned, says: Says, railMm: number, perDrawing: number): SectionDrawing {
   const { opening, window, face, plan } = cutting
   const say = writer(cutting)
   const points = [...areas, ...lines].flatMap(one => one.points)
   const own = { fromX: Math.min(...points.map(one => one.x)), toX: Math.max(...points.map(one => one.x)), fromY: Math.min(...points.map(one => one.y)), toY: Math.max(...points.map(one => one.y)) }
-  const textMm = Math.max(13, Math.max(own.toX - own.fromX, own.toY - own.fromY) / 33)
+  const textMm = Math.max(13, Math.max(own.toX - own.fromX, own.toY - own.fromY) / perDrawing)
   const step = textMm * 1.55
-  const sayings = (list: [At, string][]): Saying[] => list.map(([place, text]) => ({ text, of: at(place) }))
+  const sayings = (list: Says['above']): Saying[] => list.map(([text, ...places]) => ({ text, of: places.map(at) }))
   const [above, below] = [sayings(says.above), sayings(says.below)]
   const widest = (list: Saying[]) => Math.max(0, ...list.map(one => textWidth(one.text, textMm)))
   const slope = Math.tan(radians(face.pitchDeg))
@@ -254,17 +269,16 @@ function composed(cutting: Cutting, { at, areas, lines }: Turned, says: { above:
   const leftX = own.fromX
   const topY = Math.max(own.toY, roofTop.y + (leftX + widest(above) + textMm * 3 - roofTop.x) * slope + above.length * step)
   const rightX = own.toX - widest(below)
-  const lowY = Math.min(roofFoot.y - (roofFoot.x - rightX + textMm * 3) * slope - textMm, ...below.map(one => one.of.y - step))
+  const lowY = Math.min(roofFoot.y - (roofFoot.x - rightX + textMm * 3) * slope - textMm, ...below.flatMap(one => one.of.map(place => place.y - step)))
   const deep = -deepOf(cutting) - 24
   const edge = opening.course
   const dimensions = [
     ...edge && Math.abs(opening.plate.yMm - edge.fromMm) > 3 ? [{ from: at([edge.fromMm, deep]), to: at([opening.plate.yMm, deep]), text: say(opening.plate.yMm - edge.fromMm) }] : [],
-    // A distance shorter than its own words would only be covered by them.
-    ...opening.plate.yMm - opening.railAt.yMm > textMm * 3 ? [{ from: at([opening.railAt.yMm, deep - textMm * 2]), to: at([opening.plate.yMm, deep - textMm * 2]), text: say(Math.abs(opening.plate.yMm - opening.railAt.yMm)) }] : [],
   ]
+  const upper = stacked(above, { x: leftX, y: topY - textMm }, textMm, 'left')
   return {
     title: `Rail ${opening.rail}, fixing ${opening.place} of ${opening.of}`, areas, lines, textMm, dimensions,
-    labels: [...stacked(above, { x: leftX, y: topY - textMm }, textMm, 'left'), ...stacked(below, { x: rightX, y: lowY }, textMm, 'right')],
-    box: { fromX: own.fromX - 8, toX: own.toX + 8, fromY: Math.min(own.fromY, lowY - below.length * step, ...dimensions.flatMap(one => [one.from.y - textMm * 2, one.to.y - textMm * 2])), toY: topY + textMm * 0.6 },
+    labels: [...upper, ...stacked(below, { x: rightX, y: lowY }, textMm, 'right', upper)],
+    box: { fromX: own.fromX - 8, toX: Math.max(own.toX, leftX + widest(above) + textMm) + 8, fromY: Math.min(own.fromY, lowY - below.length * step, ...dimensions.flatMap(one => [one.from.y - textMm * 2, one.to.y - textMm * 2])), toY: topY + textMm * 0.6 },
   }
 }

@@ -31,6 +31,12 @@ function unitShapes(face: Asked['face'], refs: { course: number, unit: number | 
   })
 }
 
+/** Units that were found broken. */
+const broken: Layer<Asked> = {
+  id: 'units-broken', toggle: { name: 'Openings', key: 'o', on: false }, depth: 38, style: { fill: '#e2b7af', stroke: '#8c2116', width: 1.2, text: 0, ink: '#22272e', dxfColour: 14, hatched: true },
+  shapes: ({ face }) => unitShapes(face, face.broken),
+}
+
 /** Plates where they are screwed, and the cuts at their true size. */
 const plates: Layer<Asked> = {
   id: 'openings', toggle: { name: 'Openings', key: 'o', on: false }, depth: 79, style: { fill: null, stroke: '#7a2c12', width: 1, text: 0, ink: '#22272e', dxfColour: 12 },
@@ -69,4 +75,4 @@ function openingWorkings({ openings, units }: OpeningsLayout): Working[] {
 }
 
 /** What of it is drawn, taken hold of and worked out before eyes. */
-export const openingsShown = { layers: [lifted, cut, plates], workings: ({ plan }) => openingWorkings(plan) } satisfies FaceShown<OpeningsLayout>
+export const openingsShown = { layers: [lifted, cut, broken, plates], workings: ({ plan }) => openingWorkings(plan) } satisfies FaceShown<OpeningsLayout>

@@ -6,8 +6,19 @@ const { facePlan } = useFace()
 const tabs = [{ label: 'Section', value: 'section' }, { label: 'All fixings', value: 'all' }, { label: 'Units to lift', value: 'units' }, { label: 'Take-off', value: 'take-off' }]
 const tab = ref('section')
 const { shows } = useLayers()
-// The face is looked at here for what is opened: that is on, as long as nobody switches it off.
-watch(tab, now => now === 'units' && !shows.value.o && (shows.value = { ...shows.value, o: true }))
+/** The face is looked at here for what is opened, which modules would lie over; the layers come back as they were. */
+let before: Record<string, boolean> | null = null
+function leave() {
+  if (before) shows.value = before
+  before = null
+}
+watch(tab, (now) => {
+  leave()
+  if (now !== 'units') return
+  before = shows.value
+  shows.value = { ...before, o: true, m: false }
+})
+onBeforeUnmount(leave)
 </script>
 
 <template>

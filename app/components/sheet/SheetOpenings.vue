@@ -19,7 +19,7 @@ const { groups } = defineProps<{ groups: OpeningGroup[] }>()
         {{ group.title }}
       </h5>
       <p class="text-[15px] text-muted">
-        {{ group.card.way }}. About {{ group.card.minutes }} minutes each. {{ group.card.conditions.join('; ') }}.
+        {{ group.card.way }}. About {{ group.card.minutes }} minutes each. Only when: {{ group.card.conditions.join('; ') || 'any weather' }}.
       </p>
       <CoveringSectionFigure
         class="my-2 h-80 border border-graphite-300"

@@ -84,7 +84,7 @@ const firstOnes = computed(() => facePlan.value.openings.filter(one => one.first
       </p>
       <dl class="mt-2">
         <SlipLine label="Only when">
-          {{ card.conditions.join('; ').toLowerCase() || 'any weather' }}
+          {{ card.conditions.join('; ') || 'any weather' }}
         </SlipLine>
         <SlipLine label="About">
           {{ card.minutes }} minutes

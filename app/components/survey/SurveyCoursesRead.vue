@@ -21,7 +21,7 @@ function take(text: string): Outcome<unknown> {
 }
 function takeCount(text: string): Outcome<unknown> {
   if (!text.trim()) return put({ coursesCounted: null })
-  const count = Number(text.trim())
+  const count = Number(text.trim().replace(/ ?courses?$/, ''))
   return Number.isInteger(count) && count > 0 ? put({ coursesCounted: count }) : refused('Type a whole number of courses.')
 }
 const sorted = computed(() => [...covering.value.coursesRead].sort((a, b) => a.course - b.course))
@@ -57,7 +57,7 @@ const addAnother = (text: string) => text.trim() ? take(text) : done(true)
     </p>
     <FieldTypedField
       label="Courses counted to the top"
-      :shown="covering.coursesCounted === null ? '' : String(covering.coursesCounted)"
+      :shown="covering.coursesCounted === null ? '' : `${covering.coursesCounted} courses`"
       :commit="takeCount"
       hint="proves gauge and slope against each other"
     />

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { type LineCard, lineCards, markTasks, restsOn, revisionName, spokenTask } from '#core/sheets/markout'
-import { cardOf, sectionOf } from '#core/openings'
+import { cardOf, LINES_WHERE_SMALL, sectionOf } from '#core/openings'
 import { plural } from '#core/trade'
 import { datumName } from '#core/roof'
 
@@ -38,7 +38,7 @@ const opening = computed(() => {
   if (!sheet.value || f < 0 || of?.kind !== 'fixing') return null
   const [job, face, plan] = [sheet.value.job, sheet.value.job.faces[f]!, sheet.value.plan.faces[f]!]
   const own = plan.openings.find(one => one.fixingId === of.id)
-  return own ? { section: sectionOf(job, face, plan, own), card: cardOf(job, face, plan, own) } : null
+  return own ? { section: sectionOf(job, face, plan, own, LINES_WHERE_SMALL), card: cardOf(job, face, plan, own) } : null
 })
 /** An instruction is told once: where the line before says the same it would only take room. */
 const tells = computed(() => card.value !== null && cards.value[at.value - 1]?.step.instruction !== card.value.step.instruction)
