@@ -16,7 +16,6 @@ const views = [
     await page.getByText('14 modules').waitFor()
     await page.getByLabel('Name or address').scrollIntoViewIfNeeded()
   }],
-  ['sign-in', '/sign-in', wide],
   ['people', '/people', wide, async (page) => {
     await page.getByLabel('E-mail').fill('orla.fenn@gannet-row.example')
     await page.getByRole('button', { name: 'Invite' }).click()
@@ -36,17 +35,16 @@ const views = [
     await page.getByRole('button', { name: 'Dark theme' }).click()
     await page.getByRole('button', { name: /^Rail 3, along/ }).click()
   }],
-  ['face-phone', `${job(3)}/rows`, phone, async (page) => {
-    await page.getByRole('button', { name: 'Enlarge' }).click()
-    await page.getByRole('button', { name: 'Enlarge' }).click()
-  }],
-  ['wind-zones', `${job(5)}/rails`, wide, async (page) => {
-    await page.keyboard.press('z')
-    await page.getByRole('tab', { name: 'Loads' }).click()
+  ['covering', `${job(3)}/covering`, wide, page => page.getByRole('button', { name: 'Next' }).click()],
+  ['covering-slate', `${job(5)}/covering`, wide, page => page.getByRole('button', { name: 'Next' }).click()],
+  ['covering-units', `${job(3)}/covering`, wide, page => page.getByRole('tab', { name: 'Units to lift' }).click()],
+  ['opening-phone', `${job(3)}/roof`, phone, async (page) => {
+    await page.getByRole('button', { name: /all lines/ }).click()
+    await page.getByRole('button', { name: /^Openings for rail 1/ }).click()
+    await page.getByRole('button', { name: /Section and steps/ }).click()
   }],
   ['shelf', '/shelf/modules?part=skerry-390', wide, page => page.getByText('clamp zones:').scrollIntoViewIfNeeded()],
   ['load-out', `${job(1)}/load-out`, wide],
-  ['cut-plan', `${job(1)}/load-out`, wide, page => page.getByRole('tab', { name: 'Cut plan' }).click()],
   ['mark-out', `${job(1)}/mark-out`, wide],
   ['mark-out-phone', `${job(1)}/roof`, phone, async (page) => {
     await page.getByRole('button', { name: /all lines/ }).click()
@@ -58,11 +56,10 @@ const browser = await chromium.launch({
   executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
   args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update'],
 })
-/** Who looks at a view: nobody at the sign-in, the owner at the people, else the planner. */
+/** Who looks at a view: the owner at the people, else the planner. */
 async function windowOf(name, viewport) {
   const context = await browser.newContext({ viewport })
-  const role = { 'sign-in': null, 'people': 'owner' }[name]
-  if (role !== null) await context.request.post(`${address}/api/session/demo`, { data: { role: role ?? 'planner' } })
+  await context.request.post(`${address}/api/session/demo`, { data: { role: name === 'people' ? 'owner' : 'planner' } })
   const page = await context.newPage()
   // The line of news would never let a page rest.
   await page.route('**/api/news', route => route.abort())

@@ -30,8 +30,8 @@ export type StageView
     /** Shown in the face's place, which stands in its slot; what is taken hold of there stays on this rung. */
     over?: { component: Component, keeps: FaceRef['kind'] }
   }
-    | { shows: 'page', label: string, page: Component, beside: Component }
-    | { shows: 'sheet', sheet: Component }
+  | { shows: 'page', label: string, page: Component, beside: Component }
+  | { shows: 'sheet', sheet: Component }
 
 export const stageViews: Record<StageId, StageView> = {
   'site': { shows: 'page', label: 'Site sheet', page: SiteSheet, beside: SitePhotographs },

@@ -99,6 +99,19 @@ describe('arrangements', () => {
       values: { shiftMm: -60 },
     }), catalogue).faces[0]!.rows.rows[0]!.moduleLeftsMm).toContainEqual(expect.closeTo(leftMm, 9))
   })
+  it('of hooks and slots keep every rail in a course, and say what is proved of them', () => {
+    for (const title of ['Kelp Quay 22', '5 Net Loft Row', 'Gantry Store']) {
+      const { job } = demoJobs.find(one => one.job.title === title)!
+      const answers = arranged(job)
+      expect(answers.length).toBeGreaterThan(1)
+      expect(answers[0]!.claim).toContain('Proved')
+      for (const answer of answers) {
+        const { rails, rows } = planJob(applyEdit(job, answer.edit), catalogue).faces[0]!
+        expect(rails.every(rail => rail.onCourse && rail.onSupport && rail.inZone), `${title}, ${answer.title}`).toBe(true)
+        expect(rows.rows.every(one => one.fits)).toBe(true)
+      }
+    }
+  })
   it('stand a wanted number exactly, or none where it does not fit', () => {
     const answers = arranged(hip(), 9)
     expect(answers.length).toBeGreaterThan(0)

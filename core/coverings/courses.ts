@@ -1,4 +1,5 @@
 import type { Covering, Outline } from '../job'
+import { onceFor } from '../memory'
 import { shapeOf } from '../roof'
 import { columnsOf, coursesOf, lengthOf } from './gauge'
 
@@ -17,7 +18,11 @@ function edgeOf(number: number, read: { course: number, mm: number }[], gaugeMm:
 }
 
 /** Courses from the first regular one, number 2, to the top. */
-export function coursesUp(covering: Covering, outline: Outline): Course[] {
+export const coursesUp = (covering: Covering, outline: Outline): Course[] => known(covering)(outline)
+
+const known = onceFor((covering: Covering) => onceFor((outline: Outline) => coursesMade(covering, outline)))
+
+function coursesMade(covering: Covering, outline: Outline): Course[] {
   const courses = coursesOf(covering)
   if (!courses) return []
   const topMm = shapeOf(outline).up.toMm

@@ -51,7 +51,8 @@ function inCourse(closure: Closure, covering: Covering, halfMm: number, course: 
 /** Ways whose plate lies on the timber between two battens. */
 const BETWEEN_BATTENS: Closure['way'][] = ['hook', 'post', 'slot']
 
-const seatsOfShape = onceFor((_covering: Covering) => onceFor((_outline: Outline) => new Map<string, Seat[] | null>()))
+/** Seats by what they follow from, none of which ever changes: every fixing of every try asks for them. */
+const knownSeats = onceFor((_covering: Covering) => onceFor((_outline: Outline) => onceFor((_closure: Closure) => new Map<number, Seat[] | null>())))
 
 /**
  * Seats of a mount, course by course from the second (the eave's own has nothing below to shed on). Courses in which a batten is in the
@@ -61,12 +62,12 @@ const seatsOfShape = onceFor((_covering: Covering) => onceFor((_outline: Outline
 export function seatsOf(covering: Covering, outline: Outline, foot: Foot): Seat[] | null {
   const closure = wayThrough(covering, foot)
   if (!closure) return null
-  const known = seatsOfShape(covering)(outline)
-  const key = `${JSON.stringify(closure)} ${foot.mount.halfFootprintMm}`
-  const ready = known.get(key)
+  const { halfFootprintMm } = foot.mount
+  const known = knownSeats(covering)(outline)(closure)
+  const ready = known.get(halfFootprintMm)
   if (ready !== undefined) return ready
-  const made = seatsMade(covering, outline, closure, foot.mount.halfFootprintMm)
-  known.set(key, made)
+  const made = seatsMade(covering, outline, closure, halfFootprintMm)
+  known.set(halfFootprintMm, made)
   return made
 }
 

@@ -119,7 +119,7 @@ export function firstUnsaid(ask: OpeningsAsk): DraftFinding[] {
 }
 
 export function firstTooWeak(ask: OpeningsAsk): DraftFinding[] {
-  const { face, plan, catalogue } = ask
+  const { face, plan } = ask
   if (!plan.firstWeak.length) return []
   const worst = plan.firstWeak.reduce((a, b) => b.share > a.share ? b : a)
   const { first } = plan.through

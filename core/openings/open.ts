@@ -1,6 +1,7 @@
 import type { Closure, Mount } from '../catalogue'
 import { armAtMm, battensIn, belowFirst, besideWindowMm, coursesUp, type Foot, headLapMm, type Seated, seatedAt, slotHighMm, slotNeededMm, unitAt } from '../coverings'
 import { middleOf } from '../geometry'
+import { onceFor } from '../memory'
 import type { Covering, Face } from '../job'
 import { onFace, type RailPlan } from '../rails'
 import type { StrengthLayout } from '../strength'
@@ -8,6 +9,9 @@ import { rafterAt, rafterName, type SupportsPlan } from '../supports'
 import type { Cut, Opening, OpeningFault, Screw, UnitRef } from './opening'
 import { sealOf } from './seal'
 import { UNIT_THICK_MM } from './thickness'
+
+/** Every fixing of a way takes the same. */
+const sealOnce = onceFor((closure: Closure) => sealOf(closure))
 
 /** A mount with the way by which it goes through. */
 export type Through = Foot & { mount: Mount, closure: Closure }
@@ -44,7 +48,7 @@ export function openingOf({ face, plan, r, i, through, first }: ToOpen): Opening
   ]
   return {
     fixingId: fixing.id, railId: rail.id, rail: rail.number, place: i + 1, of: own.length, member: fixing.member, mountId: mount.id, first, way: closure.way, closureId: closure.id,
-    course: seated && { ...seated.course }, unit, railAt, plate, screws, exit, arm, flashing, batten, cut, lifted: liftedBy(closure, covering, seated, plate.xMm), seal: sealOf(closure), faults,
+    course: seated && { ...seated.course }, unit, railAt, plate, screws, exit, arm, flashing, batten, cut, lifted: liftedBy(closure, covering, seated, plate.xMm), seal: sealOnce(closure), faults,
   }
 }
 

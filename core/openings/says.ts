@@ -12,7 +12,7 @@ import { unitWords } from './words'
 type Asked = PartAsk<OpeningsLayout>
 
 /** The face's mounts with the openings that each makes; all fixings are of the array's own where nobody has said how it goes through. */
-function mountsUsed({ face, plan, catalogue }: Asked): { mount: Mount, fixings: number, openings: Opening[] }[] {
+function mountsUsed({ plan }: Asked): { mount: Mount, fixings: number, openings: Opening[] }[] {
   const { first } = plan.through
   const opened = plan.openings.filter(one => one.first)
   const others = plan.openings.filter(one => !one.first)
@@ -104,4 +104,3 @@ export const openingsOfJob = {
     ]
   },
 } satisfies JobSays<OpeningsLayout>
-

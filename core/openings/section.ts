@@ -6,7 +6,7 @@ import { radians } from '../units'
 import { type Saying, type SectionDrawing, type SectionTone, stacked, textWidth } from './drawing'
 import type { OpeningsLayout } from './layout'
 import type { Opening } from './opening'
-import { type Through } from './open'
+import type { Through } from './open'
 import { UNIT_THICK_MM } from './thickness'
 import { unitWords } from './words'
 

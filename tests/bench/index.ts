@@ -1,5 +1,6 @@
 /** Times of what a planner waits for. Every file prints its own when it is loaded. */
 import './plan'
+import './coverings'
 import './two-firms'
 import './long-rails'
 import './documents'

@@ -371,6 +371,15 @@ export const demoCatalogue: Catalogue = {
       halfFootprintMm: 30, screw: { name: 'Set screw M8', perMount: 2, pilot: 'No pilot: pierce nothing' }, torqueNm: 17,
       sealant: 'No sealant: the seam stays whole', tools: ['6 mm hex key bit'], massKg: 0.36, closures: closures['cleat-seam'],
     },
+    {
+      ...invented, id: 'cleat-bulb', maker: 'Cleat & Thimble', name: 'Cleat bulb clamp', coverings: ['standing-seam'], into: ['seams'], fasteners: null,
+      resistances: [
+        allowable(360, 900, 260),
+        design(2250, 5600, 1600),
+      ], underMm: 0, plateMm: 3, offsetMm: 0, heelMm: 30, standoffMm: 55, hook: null, leastSheathingMm: null, greatestSpanMm: inch(54), price: 9.6,
+      halfFootprintMm: 30, screw: { name: 'Set screw M8', perMount: 2, pilot: 'No pilot: pierce nothing' }, torqueNm: 17,
+      sealant: 'No sealant: the seam stays whole', tools: ['6 mm hex key bit'], massKg: 0.36, closures: closures['cleat-bulb'],
+    },
   ],
   clamps: [
     {

@@ -6,9 +6,9 @@ const taking = (railId: string, ...withIds: string[]): Pair[] =>
 
 /** What the invented makers let their rails go with. */
 export const pairs: Pair[] = [
-  ...taking('bollard-light', 'limpet-flashed', 'limpet-four', 'limpet-sheathing', 'cleat-sheet-foot', 'cleat-seam', 'pinch-inch', 'pinch-hidden'),
-  ...taking('bollard-deep', 'limpet-flashed', 'limpet-four', 'limpet-sheathing', 'cleat-sheet-foot', 'cleat-seam', 'pinch-inch', 'pinch-hidden'),
-  ...taking('hawser-mid', 'limpet-four', 'windlass-flashed', 'windlass-tile-hook', 'windlass-slate-hook', 'windlass-tile-post', 'windlass-strip-post', 'windlass-slate-plate', 'windlass-metal-tile', 'cleat-sheet-foot', 'cleat-seam', 'hawser-grip'),
+  ...taking('bollard-light', 'limpet-flashed', 'limpet-four', 'limpet-sheathing', 'cleat-sheet-foot', 'cleat-seam', 'cleat-bulb', 'pinch-inch', 'pinch-hidden'),
+  ...taking('bollard-deep', 'limpet-flashed', 'limpet-four', 'limpet-sheathing', 'cleat-sheet-foot', 'cleat-seam', 'cleat-bulb', 'pinch-inch', 'pinch-hidden'),
+  ...taking('hawser-mid', 'limpet-four', 'windlass-flashed', 'windlass-tile-hook', 'windlass-slate-hook', 'windlass-tile-post', 'windlass-strip-post', 'windlass-slate-plate', 'windlass-metal-tile', 'cleat-sheet-foot', 'cleat-seam', 'cleat-bulb', 'hawser-grip'),
   ...taking('thole-coupled', 'thole-edge-foot', 'thole-grip'),
 ]
 

@@ -29,7 +29,7 @@ export const coveringMeasures = {
     /** Height of a course that shows, mm. */
     exposureMm: lengthMm('The exposure', 50, 500),
     /** Width of one tab where it is laid in tabs; null where a course runs through. */
-    tabMm: lengthMm('The tab', 80, 600).nullable(),
+    tabMm: lengthMm('The tab', 80, 600).nullable().default(null),
   }),
   interlocking: z.object({
     kind: z.literal('interlocking-tile'), gaugeMm, coverWidthMm, lengthMm: lengthMm('The tile’s length', 150, 900),
@@ -45,15 +45,15 @@ export const coveringMeasures = {
     lapMm: lengthMm('The lap', 40, 200),
     nailing: z.enum(nailings),
     /** False for slates that must not be cut: asbestos cement, or what nobody can tell from it. */
-    mayCut: z.boolean(),
+    mayCut: z.boolean().default(true),
   }),
-  pressed: z.object({ kind: z.literal('pressed-metal-tile'), gaugeMm, coverWidthMm, profile: z.enum(pressedProfiles) }),
+  pressed: z.object({ kind: z.literal('pressed-metal-tile'), gaugeMm, coverWidthMm, profile: z.enum(pressedProfiles).default('pan') }),
   sheet: z.object({
     kind: z.literal('screwed-sheet'), coverWidthMm,
     /** Distance between ribs, mm. */
     ribMm: lengthMm('The rib distance', 20, 500),
   }),
-  seam: z.object({ kind: z.literal('standing-seam'), coverWidthMm, profile: z.enum(seamProfiles) }),
+  seam: z.object({ kind: z.literal('standing-seam'), coverWidthMm, profile: z.enum(seamProfiles).default('double-lock') }),
   /** Felt and battens by the roofer, for an array that replaces the covering. */
   battens: z.object({ kind: z.literal('felt-and-battens'), gaugeMm }),
 }

@@ -17,14 +17,14 @@ export interface LiftPlan {
 }
 
 /**
- * Lifts within a rated load, stage by stage. Modules go up with their crate, whose mass counts each time. A stage is not mixed
+ * Lifts within a rated load, stage by stage. Modules, and units of the covering, go up with their crate, whose mass counts each time. A stage is not mixed
  * with the next, so that what comes up is what is wanted. Nothing is lifted where no rated load is given.
  */
 export function liftPlan(lines: LoadLine[], { liftKg, crateKg }: Pick<LoadoutRules, 'liftKg' | 'crateKg'>): LiftPlan {
   const weighed = lines.filter(line => line.kind !== 'tool' && line.unitMassKg !== null && line.total > 0)
   const unweighed = lines.filter(line => line.kind !== 'tool' && line.unitMassKg === null && line.total > 0).map(line => line.name)
   if (liftKg === null) return { lifts: [], tooHeavy: [], unweighed }
-  const crateOf = (line: LoadLine) => line.kind === 'module' ? crateKg : 0
+  const crateOf = (line: LoadLine) => line.kind === 'module' || line.kind === 'unit' ? crateKg : 0
   const tooHeavy = weighed.filter(line => line.unitMassKg! + crateOf(line) > liftKg + 1e-9)
   const lifts: Lift[] = []
   for (const stage of loadStages) {

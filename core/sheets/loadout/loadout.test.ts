@@ -51,6 +51,17 @@ describe('counts of a load-out', () => {
     expect(cartridge.needed).toBe(Math.ceil(load.plan.totals.fixings * eachMl / 300))
     expect(cartridge.name).toContain('300 ml')
   })
+  it('bring tiles up in a crate, and discs and respirators before anything is cut', () => {
+    const { job } = demoJobs.find(one => one.job.title === 'Kelp Quay 22')!
+    const { loadout } = of({ ...job, loadout: { ...job.loadout, liftKg: 150, crateKg: 22 } })
+    const tile = loadout.lines.find(line => line.kind === 'unit')!
+    const lift = loadout.lifts.lifts.find(one => one.items.some(item => item.name === tile.name))!
+    expect(lift.items.map(item => item.name)).toContain('Crate')
+    expect(lift.massKg).toBeLessThanOrEqual(150)
+    const up = (kind: string) => loadout.lines.find(line => line.kind === kind)!
+    expect([up('disc').stage, up('respirator').stage, up('respirator').needed]).toEqual(['set-up', 'set-up', 2])
+    expect(loadout.lines.filter(line => line.kind === 'tool').map(line => line.name)).toContain('Crates for lifted units, where they can’t slide')
+  })
   it('name the tools that the chosen fixings need', () => {
     const names = of(threeRowsOfSix()).loadout.lines.filter(line => line.kind === 'tool').map(line => line.name)
     expect(names).toEqual(expect.arrayContaining([
