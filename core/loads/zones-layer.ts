@@ -5,7 +5,7 @@ import type { LoadsLayout } from './layout'
 
 /** Roof zones for wind, filled by their suction, with their names; of several directions of the wind one at a time. */
 export const zonesLayer: Layer<Ask<LoadsLayout>> = {
-  id: 'zones', toggle: { name: 'Wind zones', key: 'z', on: false }, depth: 50, screenOnly: true,
+  id: 'zones', toggle: { name: 'Wind', key: 'z', on: false }, depth: 50, screenOnly: true,
   style: { fill: '#1c5fae', stroke: '#1c5fae', width: 1, dash: [5, 3], text: 9, ink: '#14437f', dxfColour: 5 },
   shapes: ({ plan: { loading: { loads } } }) => {
     if (!loads) return []

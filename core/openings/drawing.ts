@@ -54,6 +54,9 @@ export function stacked(sayings: Saying[], from: Point, textMm: number, side: 'l
     if (fromBelow && i === order.length - 1) return { text, at, leader: [{ x: at.x + textMm, y: at.y - textMm * 0.35 }, of] }
     return { text, at, leader: [{ x: side === 'left' ? at.x + textWidth(text, textMm) + textMm * 0.3 : at.x - textMm * 0.3, y: at.y + textMm * 0.35 }, of] }
   })
-  const cost = (labels: ReturnType<typeof laid>) => labels.reduce((sum, one, i) => sum + Math.hypot(one.leader[0].x - one.leader[1].x, one.leader[0].y - one.leader[1].y) + [...labels.slice(i + 1), ...others].filter(other => other.leader && cross(one.leader, other.leader)).length * 1e5, 0)
+  /** Words as the line through their middle: another's leader is not to strike them out. */
+  const middle = ({ at, text }: { at: Point, text: string }): [Point, Point] => [{ x: at.x, y: at.y + textMm * 0.35 }, { x: at.x + textWidth(text, textMm), y: at.y + textMm * 0.35 }]
+  const struck = (labels: ReturnType<typeof laid>) => labels.reduce((n, one) => n + labels.filter(other => other !== one && cross(one.leader, middle(other))).length, 0)
+  const cost = (labels: ReturnType<typeof laid>) => struck(labels) * 3e4 + labels.reduce((sum, one, i) => sum + Math.hypot(one.leader[0].x - one.leader[1].x, one.leader[0].y - one.leader[1].y) + [...labels.slice(i + 1), ...others].filter(other => other.leader && cross(one.leader, other.leader)).length * 1e5, 0)
   return orders(sayings).flatMap(pointed).flatMap(order => side === 'left' ? [laid(order, false), laid(order, true)] : [laid(order, false)]).reduce((a, b) => cost(b) < cost(a) ? b : a)
 }

@@ -18,6 +18,8 @@ const RAFTER_DEEP_MM = 120
 const RAIL_MM = { high: 40, wide: 34 }
 /** Shingles reach this far under the second course up (common practice: 2 in). */
 const SHINGLE_HEAD_LAP_MM = 51
+/** Height of a standing seam (common practice). */
+const SEAM_MM = 30
 
 /** Everything about one cut that its parts are drawn from. */
 interface Cutting { job: Job, face: Face, plan: OpeningsLayout, opening: Opening, through: Through, baseMm: number, thickMm: number, courses: Course[], window: { fromMm: number, toMm: number } }
@@ -60,7 +62,7 @@ type Turned = ReturnType<typeof turned>
 
 /** So many lines of words would stand over one another in a drawing's own height: fewer where it is shown small. */
 const LINES = 33
-export const LINES_WHERE_SMALL = 22
+export const LINES_WHERE_SMALL = 18
 
 /**
  * The cut through the roof at one fixing, up its rafter: timber, battens, courses, flashing, hook and rail at their true sizes.
@@ -117,7 +119,7 @@ function drawCourses(cutting: Cutting, drawn: Turned, says: Says) {
   const say = writer(cutting)
   if (!courses.length) {
     drawn.box('unit', window.fromMm, window.toMm, cutting.baseMm, cutting.baseMm + cutting.thickMm)
-    if (covering.kind === 'standing-seam') drawn.box('unit', window.fromMm, window.toMm, cutting.baseMm + cutting.thickMm, cutting.baseMm + 30)
+    if (covering.kind === 'standing-seam') drawn.box('unit', window.fromMm, window.toMm, cutting.baseMm + cutting.thickMm, cutting.baseMm + SEAM_MM)
     return
   }
   if (closure.way === 'strip') {
@@ -162,7 +164,7 @@ function drawMount(cutting: Cutting, drawn: Turned, says: Says): number {
   const own = opening.course
   const surface = (s: number): number => {
     const course = showing(courses, s)
-    return closure.way === 'strip' ? baseMm + 2 * thickMm : course ? topAt(cutting, course, s) : baseMm + thickMm
+    return closure.way === 'clamp' ? baseMm + SEAM_MM : closure.way === 'strip' ? baseMm + 2 * thickMm : course ? topAt(cutting, course, s) : baseMm + thickMm
   }
   /** A flashing lies on its own course, under those above. */
   const onOwn = (s: number): number => (closure.way === 'strip' || !own ? surface(s) : topAt(cutting, own, s)) + 1.5
@@ -192,7 +194,7 @@ function drawMount(cutting: Cutting, drawn: Turned, says: Says): number {
   }
   if (opening.arm) {
     const { clearMm, givesMm } = opening.arm
-    const places = [20, 8, 32].map((down): At => [opening.exit!.yMm - down, surface(opening.exit!.yMm - down) + clearMm / 2])
+    const places = [20, 8, 32, 48].map((down): At => [opening.exit!.yMm - down, surface(opening.exit!.yMm - down) + clearMm / 2])
     says.above.push([`arm ${say(clearMm)} clear${givesMm === null ? '' : `, gives ${say(givesMm)} at most`}`, ...places])
   }
   return railMm
@@ -246,7 +248,7 @@ function drawArray(cutting: Cutting, drawn: Turned, says: Says, railMm: number) 
   drawn.line('zone', [zone.fromMm, under - 1], [zone.toMm, under - 1])
   const say = writer(cutting)
   const ends = [rail.zone.fromMm - row.bottomMm, rail.zone.toMm - row.bottomMm].map(say)
-  says.above.push([`rail at ${say(s - row.bottomMm)}, clamp zone ${ends[0]} to ${ends[1]}`, ...[0.25, 0.02, 0.6, 0.98].map((share): At => [zone.fromMm + (zone.toMm - zone.fromMm) * share, under])])
+  says.above.push([`clamp zone ${ends[0]} to ${ends[1]}`, ...[0.25, 0.02, 0.6, 0.98].map((share): At => [zone.fromMm + (zone.toMm - zone.fromMm) * share, under])])
 }
 
 /** A broken-off end, as on a drawing of what goes on. */

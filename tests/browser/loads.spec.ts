@@ -31,7 +31,7 @@ test('usual spans become justified ones: rules, bad figures, utilisation, chart,
   await expect(summary).toContainText('US 2010')
   await expect(summary).toContainText(/Most used.*%/s)
   await page.keyboard.press('z')
-  await expect(page.getByRole('button', { name: 'Wind zones' }).first()).toHaveAttribute('aria-pressed', 'true')
+  await expect(page.getByRole('button', { name: 'Wind', exact: true }).first()).toHaveAttribute('aria-pressed', 'true')
 
   await page.getByRole('button', { name: /^Rail 2, up/ }).click()
   const chart = page.getByTestId('rail-chart')

@@ -7,7 +7,7 @@ const { shows, toggle } = useLayers()
 
 <template>
   <div
-    class="flex flex-wrap items-center gap-1"
+    class="flex flex-wrap items-center gap-0.5"
     role="group"
     aria-label="Layers of the drawing"
   >
@@ -15,7 +15,7 @@ const { shows, toggle } = useLayers()
       v-for="layer in layerSwitches"
       :key="layer.key"
       type="button"
-      class="shrink-0 border-b-2 px-1.5 py-0.5 text-sm whitespace-nowrap"
+      class="shrink-0 border-b-2 px-1 py-0.5 text-sm whitespace-nowrap"
       :class="shows[layer.key] ? 'border-chalk-500 text-graphite-900' : 'border-transparent text-graphite-500 line-through'"
       :aria-pressed="shows[layer.key]"
       :title="`${layer.name}: key ${layer.key.toUpperCase()}`"

@@ -85,7 +85,7 @@ watch(() => current.key, () => nextTick(() => list.value?.querySelector('[data-c
       class="min-h-0 flex-1 overflow-y-auto"
     >
       <CoveringSectionFigure
-        class="h-72 border-b-2 border-black"
+        class="h-96 border-b-2 border-black"
         :drawing="opening.section"
       />
       <p class="px-4 pt-2 text-lg font-bold">

@@ -14,14 +14,15 @@ const choose = (kind: CoveringKind) => kind === covering.value.kind || put(usual
 
 /** The lengths that each kind is measured by, with what they are called. */
 const names: Record<string, [label: string, hint?: string]> = {
-  tabMm: ['Tab', 'Width of one; empty where a course runs through'], battenMm: ['Batten', 'Its height up the slope'], battenDeepMm: ['Batten’s depth'], exposureMm: [
+  exposureMm: [
     'Exposure',
     'Height of a course that shows',
-  ], gaugeMm: ['Gauge', 'Height of a course that shows'], lengthMm: ['Length', 'of a whole unit'], lapMm: ['Lap', 'over the next but one below'],
+  ], tabMm: ['Tab', 'Width of one; empty where a course runs through'], gaugeMm: ['Gauge', 'Height of a course that shows'], lengthMm: ['Length', 'of a whole unit'], lapMm: ['Lap', 'over the next but one below'],
   coverWidthMm: ['Cover width', 'of one unit'], ribMm: ['Ribs apart'], firstCourseMm: ['First course', 'Its lower edge, up from the eave'], firstColumnMm: [
     'First column',
     'Its left edge, from the eave’s left end',
   ],
+  battenMm: ['Batten', 'Its height up the slope'], battenDeepMm: ['Batten’s depth'],
 }
 const lengths = computed(() => Object.keys(names).filter(key => key in covering.value).map(key => ({
   key,
