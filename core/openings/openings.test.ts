@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { demoJobs } from '../../db/demo/jobs'
-import { after, catalogue, changed, planOf } from '../../tests/fixtures/jobs'
+import { after, catalogue, changed, planOf, threeRowsOfSix } from '../../tests/fixtures/jobs'
 import { seeded } from '../../tests/fixtures/random'
 import { usualLimits } from '../coverings/findings'
-import { besideWindowMm, courseLines, coursesUp, footOf, seatedAt, slotHighMm, slotNeededMm, usualCovering, windowInUnit } from '../coverings'
+import { besideWindowMm, courseLines, coursesUp, footOf, seatedAt, seatsOf, slotHighMm, slotNeededMm, usualCovering, windowInUnit } from '../coverings'
 import type { Covering, Edit, Job } from '../job'
 import { planJob } from '../plan'
 import { expectedMisses, fitRafters, raftersOf } from '../supports'
@@ -116,21 +116,40 @@ describe('two mounts on one face', () => {
 })
 
 describe('rail ends', () => {
-  it('are held by two fixings each where that is asked for', () => {
-    const [plain, doubled] = [faceOf(tile), faceOf(after(tile, array({ doubledEnds: true })))]
+  it('are held by two fixings each where that is asked for: on neighbours, where every rafter can be had', () => {
+    const job = threeRowsOfSix()
+    const [plain, doubled] = [faceOf(job), faceOf(after(job, array({ doubledEnds: true })))]
     doubled.fixings.rails.forEach((rail, r) => {
       const before = plain.fixings.rails[r]!.fixings.map(one => one.member)
       const now = rail.fixings.map(one => one.member)
       const numbers = now.map(member => Number(member.slice(7)))
       expect(now).toEqual(expect.arrayContaining(before))
-      const next = (from: number, step: number) => doubled.supports.rafters.filter(one => Math.sign(one.number - from) === step)
-      expect(next(numbers[0]!, 1).map(one => one.number)).toContain(numbers[1])
-      // Nothing that could be driven into lies between the two at an end.
-      expect(numbers[1]! - numbers[0]!).toBeLessThanOrEqual(2)
-      expect(numbers.at(-1)! - numbers.at(-2)!).toBeLessThanOrEqual(2)
+      expect([numbers[1]! - numbers[0]!, numbers.at(-1)! - numbers.at(-2)!]).toEqual([1, 1])
+      expect([numbers[0], numbers.at(-1)]).toEqual([before[0], before.at(-1)].map(member => Number(member!.slice(7))))
     })
     expect(doubled.fixings.total).toBeGreaterThan(plain.fixings.total)
     expect(doubled.list.find(part => part.kind === 'mount')!.pieces).toBe(doubled.fixings.total)
+  })
+})
+
+describe('plates', () => {
+  it('on a leaning rafter stand on it at their own height, not under the rail', () => {
+    const plan = faceOf(demo('30 Capstan Walk'))
+    for (const one of plan.openings) {
+      const rafter = plan.supports.rafters.find(own => one.member === `rafter ${own.number}`)!
+      expect(Math.abs(rafter.lean)).toBeGreaterThan(0.01)
+      expect(one.plate.xMm).toBeCloseTo(rafter.centreMm + rafter.lean * one.plate.yMm, 9)
+      expect(Math.abs(one.plate.xMm - one.railAt.xMm)).toBeGreaterThan(0.1)
+    }
+  })
+  it('under a short flashing stand only so low that its head still reaches under the second course up', () => {
+    const way = catalogue.mounts.find(mount => mount.id === 'limpet-flashed')!.closures[0]!
+    const shingle = usualCovering('coursed-shingle', true)
+    const foot = (headMm: number) => ({ mount: { halfFootprintMm: 31.75, hook: null }, closure: { ...way, headMm } })
+    const [seat] = seatsOf(shingle, threeRowsOfSix().faces[0]!.outline, foot(210))!
+    // Two exposures of 5 5/8 in are 285.75 mm: with 210 mm above the screws they must stand 75.75 mm above the course's edge.
+    expect(seat!.screws.fromMm - seat!.course.fromMm).toBeCloseTo(75.75, 9)
+    expect(seatsOf(shingle, threeRowsOfSix().faces[0]!.outline, foot(150))).toEqual([])
   })
 })
 

@@ -49,6 +49,9 @@ describe('rights', () => {
   it.each<[string, Edit, string]>([
     ['a hit', { type: 'drop-hits', faceId: 'main', hitIds: ['a'] }, 'log'],
     ['a rafter found', { type: 'move-rafter', faceId: 'main', rafter: 3, centreMm: 1200 }, 'log'],
+    ['a broken tile', { type: 'log-broken', faceId: 'main', broken: [{ id: 'b', course: 3, unit: 4, by: '', supplies: 'firm', on: '2026-05-04' }] }, 'log'],
+    ['a broken tile taken back', { type: 'drop-broken', faceId: 'main', brokenIds: ['b'] }, 'log'],
+    ['the way through', { type: 'set-array', faceId: 'main', values: { closureId: 'rings' } }, 'plan'],
     ['hazards', { type: 'set-site', values: { hazards: [] } }, 'log'],
     ['a vent found', { type: 'set-face', faceId: 'main', values: { obstructions: [] } }, 'move'],
     ['the pitch', { type: 'set-face', faceId: 'main', values: { pitchDeg: 31 } }, 'move'],

@@ -91,7 +91,7 @@ export function offPan(ask: RailsAsk): DraftFinding[] {
   }]
 }
 
-/** Rafters that are passed over because a hook on them would leave the tiles in a side lap. */
+/** Rafters that are passed over because a mount on them would go through a side lap, or too near a joint. */
 export function underLaps({ face, plan }: RailsAsk): DraftFinding[] {
   const hidden = new Set(plan.rails.filter(rail => rail.way === 'across').flatMap((rail) => {
     const strips = forbiddenStrips(face.covering, face.outline, footOf(face, plan.parts.mount), rail)
@@ -100,7 +100,9 @@ export function underLaps({ face, plan }: RailsAsk): DraftFinding[] {
   if (!hidden.size) return []
   return [{
     id: `under-laps:${face.id}`, severity: 'note', stage: 'rails', faceId: face.id, about: null,
-    sentence: `${plural(hidden.size, 'rafter')} ${hidden.size === 1 ? 'lies' : 'lie'} under side laps of the tiles further than the arm of ${plan.parts.mount.name} can be set aside: no hook is planned there.`,
+    sentence: face.covering.kind === 'interlocking-tile'
+      ? `${plural(hidden.size, 'rafter')} ${hidden.size === 1 ? 'lies' : 'lie'} under side laps of the tiles further than ${plan.parts.mount.name} can be set aside: none is planned there.`
+      : `On some rails ${plural(hidden.size, 'rafter')} ${hidden.size === 1 ? 'lies' : 'lie'} where ${plan.parts.mount.name} would go through too near a joint or an edge of the covering’s units: none is planned there.`,
     measured: null, limit: null, propose: noCures,
   }]
 }

@@ -154,6 +154,32 @@ describe('files of parts', () => {
 })
 
 describe('a shelf of before', () => {
+  it('keeps what it said of flashing and sealant in words, and its coverings get what they lack', async () => {
+    const client = new pg.Client({ connectionString: process.env.ROUTES_OWNER_URL })
+    await client.connect()
+    try {
+      await client.query('begin')
+      const firmId = randomUUID()
+      await client.query('select set_config(\'app.firm_id\', $1, true)', [firmId])
+      await client.query('insert into firms (firm_id, name) values ($1, $2)', [firmId, 'Fen Road Roofing'])
+      const put = (kind: string, id: string, data: object) => client.query('insert into catalogue_items (firm_id, kind, item_id, position, data) values ($1, $2, $3, 0, $4)', [firmId, kind, id, data])
+      const { closures: _, ...mount } = demoCatalogue.mounts[1]!
+      await put('mounts', mount.id, { ...mount, flashed: true, sealantMl: 7 })
+      const { size: { kind: covered, gaugeMm }, ...tile } = demoCatalogue.coverings.find(one => one.size.kind === 'interlocking-tile')! as typeof demoCatalogue.coverings[number] & { size: { kind: 'interlocking-tile', gaugeMm: number } }
+      await put('coverings', tile.id, { ...tile, size: { kind: covered, gaugeMm, coverWidthMm: 300, pan: { fromMm: 60, toMm: 240 } } })
+      await client.query(readFileSync('db/migrations/0012_ways-through-coverings.sql', 'utf8'))
+      const { rows } = await client.query<{ kind: 'mounts' | 'coverings', data: object }>('select kind, data from catalogue_items where firm_id = $1', [firmId])
+      const shelf = emptyCatalogue('USD')
+      for (const { kind, data } of rows) (shelf[kind] as object[]).push(data)
+      const read = catalogueSchema.parse(shelf)
+      expect(read.mounts[0]).toMatchObject({ closures: [], sealant: 'Inverted U under the flashing, open below; with a flashing; 7 ml of sealant' })
+      expect(read.coverings[0]!.size).toMatchObject({ gaugeMm, lengthMm: gaugeMm + 75 })
+    }
+    finally {
+      await client.query('rollback')
+      await client.end()
+    }
+  })
   it('has sources and pairs after the migration, and every item passes its checks', async () => {
     const client = new pg.Client({ connectionString: process.env.ROUTES_OWNER_URL })
     await client.connect()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { isEqual, omit, pick } from 'es-toolkit'
-import type { ArrayRules, Covering, Face, PlainEdit } from '#core/job'
+import { type ArrayRules, type Covering, type Face, nothingRead, type PlainEdit } from '#core/job'
 
 /** Puts what was chosen for this face on all others in one change; there only where another face has it otherwise. */
 const { what, array, covering = false } = defineProps<{
@@ -13,8 +13,8 @@ const { what, array, covering = false } = defineProps<{
 const { job, face, commit } = useFace()
 /** Coverings have measures of their own each. */
 const factsOf = (covering: Covering) => covering as unknown as Record<string, unknown>
-const begins = ['firstCourseMm', 'firstColumnMm']
-const coveringFor = (one: Face) => ({ ...face.value.covering, ...(one.covering.kind === face.value.covering.kind && pick(factsOf(one.covering), begins)) }) as Covering
+const begins = ['firstCourseMm', 'firstColumnMm', 'coursesRead', 'coursesCounted']
+const coveringFor = (one: Face) => ({ ...face.value.covering, ...'coursesRead' in face.value.covering && nothingRead, ...(one.covering.kind === face.value.covering.kind && pick(factsOf(one.covering), begins)) }) as Covering
 const differs = (one: Face) => !isEqual(pick(one.array, array), pick(face.value.array, array)) || (covering && !isEqual(omit(factsOf(one.covering), begins), omit(factsOf(face.value.covering), begins)))
 const others = computed(() => job.value.faces.filter(one => one.id !== face.value.id && differs(one)))
 const problem = ref('')

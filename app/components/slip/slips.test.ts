@@ -1,9 +1,12 @@
 import { mockNuxtImport } from '@nuxt/test-utils/runtime'
 import { describe, expect, it } from 'vitest'
+import { demoJobs } from '../../../db/demo/jobs'
 import { after, changed, inch, threeRowsOfSix } from '../../../tests/fixtures/jobs'
 import { mountOnJob } from '../../testing/mount-on-job'
 import { type Hit, rafterRow, rulesOf } from '#core/job'
 import { usualCovering } from '#core/coverings'
+import CoveringWay from '../covering/CoveringWay.vue'
+import SlipCovering from './SlipCovering.vue'
 import SlipRafters from './SlipRafters.vue'
 import SlipRails from './SlipRails.vue'
 import SlipRows from './SlipRows.vue'
@@ -46,6 +49,38 @@ describe('the same on all faces', () => {
     const { press, job: after } = await mountOnJob(SlipRails, { ...job, faces: job.faces.slice(0, 2) })
     await press('Same parts on the other face')
     expect(after.value.faces[1]!.array.supplyIds).toEqual([])
+  })
+})
+
+describe('the covering', () => {
+  const tiled = () => structuredClone(demoJobs.find(({ job }) => job.title === 'Kelp Quay 22')!.job)
+  it('has a card for the fixing in hand: its steps in order, its cautions, every figure with its unit', async () => {
+    const { wrapper } = await mountOnJob(SlipCovering, tiled(), {}, { kind: 'fixing', id: 'row1-lower rafter 3' })
+    const text = wrapper.text()
+    expect(text).toContain('course 6, tile')
+    expect(text.indexOf('Lift tiles')).toBeLessThan(text.indexOf('Plate on rafter 3'))
+    expect(text.indexOf('Plate on rafter 3')).toBeLessThan(text.indexOf('Notch tile'))
+    expect(text).toContain('silica')
+    expect(text).not.toMatch(noFigure)
+  })
+  it('is gone through another way by a choice, and a number that can’t be is told', async () => {
+    const { wrapper, type, job, plan } = await mountOnJob(CoveringWay, { ...tiled(), faces: tiled().faces.map(face => ({ ...face, array: { ...face.array, openFirst: { count: 2, mountId: 'windlass-tile-post' } } })) }, {}, { kind: 'rails' })
+    await type('So many at most', '40')
+    expect(wrapper.text()).toContain('Type a whole number from 1 to 12.')
+    await type('So many at most', '1')
+    expect(job.value.faces[0]!.array.openFirst).toEqual({ count: 1, mountId: 'windlass-tile-post' })
+    expect(plan.value.faces[0]!.openings.filter(one => one.first).length).toBeLessThanOrEqual(1)
+  })
+  it('takes a course read higher up, and says why one can’t be', async () => {
+    const { wrapper, type, job } = await mountOnJob(SurveyCovering, changed({ covering: usualCovering('slate', true) }))
+    await type('Another course read', 'course 12')
+    expect(wrapper.text()).toContain('Type the course and its reading')
+    await type('Another course read', '12 at 5\' 10"')
+    expect(job.value.faces[0]!.covering).toMatchObject({ coursesRead: [{ course: 12, mm: expect.closeTo(inch(70), 6) as number }] })
+    await type('Another course read', '9 at 6\' 0"')
+    expect(wrapper.text()).toContain('A higher course has to read higher up the slope.')
+    await type('Courses counted to the top', '34')
+    expect(job.value.faces[0]!.covering).toMatchObject({ coursesCounted: 34 })
   })
 })
 

@@ -130,7 +130,7 @@ const perArea = computed(() => {
   <SlipAllFaces
     what="covering and parts"
     covering
-    :array="['railId', 'mountId', 'clampsId', 'supplyIds']"
+    :array="['railId', 'mountId', 'clampsId', 'supplyIds', 'closureId']"
   />
   <dl class="mt-2">
     <SlipLine

@@ -1,4 +1,4 @@
-import type { Catalogue, Resistance } from '../schema'
+import type { Catalogue, Fasteners, Resistance } from '../schema'
 import { closures } from './closures'
 import { coverings } from './coverings'
 import { inventedSource } from './source'
@@ -15,6 +15,10 @@ const design = (upN: number, downN: number, slopeN: number): Resistance => ({ fo
 /** 6005-T5 and 6063-T6 in round figures (from memory). */
 const alloy6005 = { eMpa: 69_600, fyMpa: 240, fuMpa: 260, kt: 1 }
 const alloy6063 = { eMpa: 69_600, fyMpa: 170, fuMpa: 205, kt: 1 }
+
+/** Screws that several of one maker's mounts take. */
+const hookScrew80: Fasteners = { kind: 'wood-screw', diameterMm: 6, lengthMm: 80, tipMm: 6, yieldMpa: 600, pilotMm: 4, edgeDiameters: 2.5, acrossMm: [0], alongMm: 45, threadMm: 60, rootMm: 4.2, approval: 'Windlass approval W-14 (invented): edge 2.5 d, 7 d apart, members from 40 mm' }
+const hangerScrew80: Fasteners = { kind: 'wood-screw', diameterMm: 8, lengthMm: 80, tipMm: 8, yieldMpa: 480, pilotMm: 5, edgeDiameters: 1.5, acrossMm: [0], alongMm: 60, threadMm: 64, rootMm: null, approval: 'Windlass approval W-11 (invented): edge 1.5 d, 7 d apart, members from 45 mm' }
 
 /**
  * A small catalogue of invented makers, used by the demo jobs and by the command line when no other is given.
@@ -174,20 +178,7 @@ export const demoCatalogue: Catalogue = {
     },
     {
       ...invented, id: 'windlass-flashed', maker: 'Windlass Roof Hardware', name: 'Windlass flashed post', coverings: ['coursed-shingle'], into: ['rafters', 'purlins'],
-      fasteners: {
-        kind: 'wood-screw',
-        diameterMm: 8,
-        lengthMm: 80,
-        tipMm: 8,
-        yieldMpa: 480,
-        pilotMm: 5,
-        edgeDiameters: 1.5,
-        acrossMm: [0],
-        alongMm: 60,
-        threadMm: 64,
-        rootMm: null,
-        approval: 'Windlass approval W-11 (invented): edge 1.5 d, 7 d apart, members from 45 mm',
-      },
+      fasteners: hangerScrew80,
       resistances: [design(4100, 6200, 2300)], underMm: 6, plateMm: 5, offsetMm: 0, heelMm: 42, standoffMm: 95, hook: null, leastSheathingMm: null, greatestSpanMm: null, price: 12.2,
       halfFootprintMm: 40, screw: { name: 'Hanger screw 8 x 80 mm', perMount: 2, pilot: '5 mm pilot, 55 mm deep' }, torqueNm: 15,
       sealant: 'Inverted U under the flashing, open below', tools: [
@@ -227,20 +218,7 @@ export const demoCatalogue: Catalogue = {
     },
     {
       ...invented, id: 'windlass-slate-hook', maker: 'Windlass Roof Hardware', name: 'Windlass slate hook', coverings: ['slate'], into: ['rafters'],
-      fasteners: {
-        kind: 'wood-screw',
-        diameterMm: 6,
-        lengthMm: 80,
-        tipMm: 6,
-        yieldMpa: 600,
-        pilotMm: 4,
-        edgeDiameters: 2.5,
-        acrossMm: [0],
-        alongMm: 45,
-        threadMm: 60,
-        rootMm: 4.2,
-        approval: 'Windlass approval W-14 (invented): edge 2.5 d, 7 d apart, members from 40 mm',
-      },
+      fasteners: hookScrew80,
       resistances: [design(1750, 2250, 1400)], underMm: 4, plateMm: 4, offsetMm: 28, heelMm: 60, standoffMm: 45, hook: {
         stiffnessNPerMm: 460,
         clearMm: 6,
@@ -257,40 +235,14 @@ export const demoCatalogue: Catalogue = {
     },
     {
       ...invented, id: 'windlass-tile-post', maker: 'Windlass Roof Hardware', name: 'Windlass tile post', coverings: ['interlocking-tile'], into: ['rafters'],
-      fasteners: {
-        kind: 'wood-screw',
-        diameterMm: 6,
-        lengthMm: 80,
-        tipMm: 6,
-        yieldMpa: 600,
-        pilotMm: 4,
-        edgeDiameters: 2.5,
-        acrossMm: [0],
-        alongMm: 45,
-        threadMm: 60,
-        rootMm: 4.2,
-        approval: 'Windlass approval W-14 (invented): edge 2.5 d, 7 d apart, members from 40 mm',
-      },
+      fasteners: hookScrew80,
       resistances: [design(2300, 4200, 1700)], underMm: 5, plateMm: 5, offsetMm: 0, heelMm: 45, standoffMm: 60, hook: null, leastSheathingMm: null, greatestSpanMm: null, price: 16.4,
       halfFootprintMm: 45, screw: { name: 'Hook screw 6 x 80 mm', perMount: 2, pilot: '4 mm pilot, 60 mm deep' }, torqueNm: 14,
       sealant: 'Shaped flashing over the cored tile, cap over the post', tools: ['Torx 30 bit', '4 mm bit with a stop at 60 mm', '76 mm diamond core, with water'], massKg: 1.06, closures: closures['windlass-tile-post'],
     },
     {
       ...invented, id: 'windlass-strip-post', maker: 'Windlass Roof Hardware', name: 'Windlass strip post', coverings: ['interlocking-tile'], into: ['rafters'],
-      fasteners: {
-        kind: 'wood-screw',
-        diameterMm: 8,
-        lengthMm: 80,
-        tipMm: 8,
-        yieldMpa: 480,
-        pilotMm: 5,
-        edgeDiameters: 1.5,
-        acrossMm: [0],
-        alongMm: 60,
-        threadMm: 64,
-        rootMm: null,
-        approval: 'Windlass approval W-11 (invented): edge 1.5 d, 7 d apart, members from 45 mm',
-      },
+      fasteners: hangerScrew80,
       resistances: [design(4100, 6200, 2300)], underMm: 6, plateMm: 5, offsetMm: 0, heelMm: 42, standoffMm: 95, hook: null, leastSheathingMm: null, greatestSpanMm: null, price: 12.2,
       halfFootprintMm: 40, screw: { name: 'Hanger screw 8 x 80 mm', perMount: 2, pilot: '5 mm pilot, 55 mm deep' }, torqueNm: 15,
       sealant: 'Flashed on the shingle below; tiles go back round the array', tools: [
@@ -301,20 +253,7 @@ export const demoCatalogue: Catalogue = {
     },
     {
       ...invented, id: 'windlass-slate-plate', maker: 'Windlass Roof Hardware', name: 'Windlass slate plate', coverings: ['slate'], into: ['rafters'],
-      fasteners: {
-        kind: 'wood-screw',
-        diameterMm: 6,
-        lengthMm: 80,
-        tipMm: 6,
-        yieldMpa: 600,
-        pilotMm: 4,
-        edgeDiameters: 2.5,
-        acrossMm: [0],
-        alongMm: 45,
-        threadMm: 60,
-        rootMm: 4.2,
-        approval: 'Windlass approval W-14 (invented): edge 2.5 d, 7 d apart, members from 40 mm',
-      },
+      fasteners: hookScrew80,
       resistances: [design(2100, 3600, 1700)], underMm: 5, plateMm: 5, offsetMm: 0, heelMm: 45, standoffMm: 45, hook: null, leastSheathingMm: null, greatestSpanMm: null, price: 15.8,
       halfFootprintMm: 45, screw: { name: 'Hook screw 6 x 80 mm', perMount: 2, pilot: '4 mm pilot, 60 mm deep' }, torqueNm: 14,
       sealant: 'Flashing over the holes, gasket on the post', tools: ['Torx 30 bit', '4 mm bit with a stop at 60 mm', 'Slate ripper'], massKg: 0.97, closures: closures['windlass-slate-plate'],
