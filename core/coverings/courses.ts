@@ -43,7 +43,7 @@ function coursesMade(covering: Covering, outline: Outline): Course[] {
 export const courseLines = (covering: Covering, outline: Outline): number[] => coursesUp(covering, outline).map(course => course.fromMm)
 
 /** Upper and lower edge of the batten from which a course's units hang, mm up the slope; null where they hang from none. */
-export function battenOf(covering: Covering, course: Pick<Course, 'fromMm'>): { fromMm: number, toMm: number } | null {
+function battenOf(covering: Covering, course: Pick<Course, 'fromMm'>): { fromMm: number, toMm: number } | null {
   const lengthMm = lengthOf(covering)
   return lengthMm === null || !('battenMm' in covering) ? null : { fromMm: course.fromMm + lengthMm - covering.battenMm, toMm: course.fromMm + lengthMm }
 }

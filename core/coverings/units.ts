@@ -1,4 +1,5 @@
-import type { Covering } from '../job'
+import type { Covering, Face } from '../job'
+import { shapeOf } from '../roof'
 import type { Interval } from '../geometry'
 import { MM_PER_INCH } from '../units'
 import { columnStart } from './courses'
@@ -29,7 +30,7 @@ export function windowInUnit(covering: Covering, foot: Foot): Interval | null {
   }
 }
 
-/** The unit of a course at a place along the eave: its number from the left, 1 being the first that begins on or right of the first column, and its left edge, mm. Null where nothing is laid to columns. */
+/** The unit of a course at a place along the eave: its number from the left, whatever the datum, 1 being the first that begins on or right of the first column, and its left edge, mm. Null where nothing is laid to columns. */
 export function unitAt(covering: Covering, course: number, xMm: number): { number: number, leftMm: number, widthMm: number } | null {
   const columns = columnsOf(covering)
   if (!columns) return null
@@ -39,6 +40,15 @@ export function unitAt(covering: Covering, course: number, xMm: number): { numbe
   const halfFirst = columns.brokenBond && course % 2 === 1 ? 1 : 0
   return { number: k + 1 + halfFirst, leftMm: startMm + k * columns.widthMm, widthMm: columns.widthMm }
 }
+
+/** A unit's number as it is counted from the face's datum: from the right the last one on the eave is number 1. The same takes such a number back. */
+export function fromDatum({ covering, outline, datum }: Pick<Face, 'covering' | 'outline' | 'datum'>, course: number, unit: number): number {
+  if (datum === 'left') return unit
+  const last = unitAt(covering, course, shapeOf(outline).along.toMm - END_MM)
+  return last ? last.number - unit + 1 : unit
+}
+/** A sliver of a unit at the far end is not counted, mm. */
+const END_MM = 1
 
 /** Stretches along the eave where a mount may go through the units of one course; null where any place will do. */
 export function windowsInCourse(covering: Covering, foot: Foot, course: number, along: Interval): Interval[] | null {

@@ -1,4 +1,4 @@
-import { coursesUp } from '../coverings'
+import { coursesUp, fromDatum } from '../coverings'
 import type { Point } from '../geometry'
 import type { Face, Job } from '../job'
 import { rafterAt } from '../supports'
@@ -40,7 +40,7 @@ export function aboveOf(job: Job, face: Face, plan: OpeningsLayout, opening: Ope
     for (const unit of units) {
       const { along } = placeOfUnit(face, { course: one.number, unit })!
       areas.push({ tone: tone(unit), points: rectangle(Math.max(along.fromMm, leftMm), Math.min(along.toMm, rightMm), one.fromMm, one.toMm) })
-      if (one.number === shown[0]!.number && along.fromMm >= leftMm && along.toMm <= rightMm) labels.push({ at: { x: (along.fromMm + along.toMm) / 2, y: one.fromMm - textMm * 1.3 }, text: String(unit), leader: null, middle: true })
+      if (one.number === shown[0]!.number && along.fromMm >= leftMm && along.toMm <= rightMm) labels.push({ at: { x: (along.fromMm + along.toMm) / 2, y: one.fromMm - textMm * 1.3 }, text: String(fromDatum(face, one.number, unit)), leader: null, middle: true })
     }
     labels.push({ at: { x: leftMm - textMm * 1.6, y: (one.fromMm + one.toMm) / 2 - textMm * 0.35 }, text: String(one.number), leader: null, middle: true })
   }

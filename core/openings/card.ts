@@ -1,4 +1,5 @@
 import { sealNames } from '../catalogue'
+import { fromDatum } from '../coverings'
 import type { Face, Job } from '../job'
 import { listed, sentenceCase, writer } from '../trade'
 import { formatQuantity, torque } from '../units'
@@ -23,11 +24,11 @@ export interface OpeningCard {
 }
 
 /** Units by course, as `14 and 15 of course 6`. */
-function unitsInWords(units: UnitRef[], one: string): string {
+function unitsInWords(face: Face, units: UnitRef[], one: string): string {
   const courses = [...new Set(units.map(unit => unit.course))]
   return listed(courses.map((course) => {
     const own = units.filter(unit => unit.course === course)
-    const numbers = own.flatMap(unit => unit.unit ?? [])
+    const numbers = own.flatMap(unit => unit.unit === null ? [] : fromDatum(face, course, unit.unit)).sort((a, b) => a - b)
     return numbers.length ? `${one}${numbers.length === 1 ? '' : 's'} ${listed(numbers.map(String))} of course ${course}` : `course ${course}`
   }))
 }
@@ -44,14 +45,15 @@ export function cardOf(job: Job, face: Face, plan: OpeningsLayout, opening: Open
   const timber = opening.screws.some(one => one.insideMm !== null)
   const pilot = mount.fasteners?.pilotMm
   const lifted = opening.lifted
+  const cutUnit = cut?.unit == null ? '' : fromDatum(face, cut.course, cut.unit)
   const screwsUp = opening.plate.yMm - opening.railAt.yMm
   const steps: (string | false)[] = [
     opening.first && 'Opened first: look for the rafter, log where it is seen, then go on.',
     closure.way === 'screw' && 'Take the sheet’s own screw out; clean its hole.',
     closure.way === 'strip' && plan.stripped !== null && `Strip the area under the array first: ${plan.stripped.units} ${unit.many}, stacked; underlay and shingle over it, flashed at its edges.`,
-    lifted.length > 0 && (covering.kind === 'coursed-shingle' ? `Break the bond of ${unitsInWords(lifted, unit.one)} and lift${closure.nails ? `; pull ${closure.nails} nails in the way` : ''}.` : `Lift ${unitsInWords(lifted, unit.one)}. Keep ${lifted.length === 1 ? 'it' : 'them'}.`),
-    cut?.kind === 'slot' && `Slot ${unit.one} ${cut.unit ?? ''}: ${say(cut.highMm)} high, ${say(cut.wideMm)} wide (± ${say(cut.toleranceMm)}), its left edge ${say(cut.fromLeftMm ?? 0)} from the ${unit.one}’s, its foot ${say(cut.fromLowerMm)} up from the lower edge. Shield under the blade.`,
-    cut?.kind === 'core' && `Core ${unit.one} ${cut.unit ?? ''}: ${say(cut.wideMm)} across (± ${say(cut.toleranceMm)}), its left edge ${say(cut.fromLeftMm ?? 0)} from the ${unit.one}’s and ${say(cut.fromLowerMm)} up from its lower edge.`,
+    lifted.length > 0 && (covering.kind === 'coursed-shingle' ? `Break the bond of ${unitsInWords(face, lifted, unit.one)} and lift${closure.nails ? `; pull ${closure.nails} nails in the way` : ''}.` : `Lift ${unitsInWords(face, lifted, unit.one)}. Keep ${lifted.length === 1 ? 'it' : 'them'}.`),
+    cut?.kind === 'slot' && `Slot ${unit.one} ${cutUnit}: ${say(cut.highMm)} high, ${say(cut.wideMm)} wide (± ${say(cut.toleranceMm)}), its left edge ${say(cut.fromLeftMm ?? 0)} from the ${unit.one}’s, its foot ${say(cut.fromLowerMm)} up from the lower edge. Shield under the blade.`,
+    cut?.kind === 'core' && `Core ${unit.one} ${cutUnit}: ${say(cut.wideMm)} across (± ${say(cut.toleranceMm)}), its left edge ${say(cut.fromLeftMm ?? 0)} from the ${unit.one}’s and ${say(cut.fromLowerMm)} up from its lower edge.`,
     opening.batten?.cut === true && 'Cut the batten back at the plate; carry its ends on trimmers to the next rafters.',
     timber && `Plate on ${opening.member}, its middle ${Math.abs(screwsUp) < 0.5 ? 'on' : `${say(Math.abs(screwsUp))} ${screwsUp > 0 ? 'up from' : 'down from'}`} the rail’s line${course ? `, ${say(opening.plate.yMm - course.fromMm)} above the edge of course ${course.number}` : ''}.`,
     timber && `${pilot ? `Pilot: ${mount.screw.pilot}; pale dust. Blow it out. ` : `${mount.screw.pilot}. `}${mount.screw.perMount} × ${mount.screw.name}.`,
@@ -62,7 +64,7 @@ export function cardOf(job: Job, face: Face, plan: OpeningsLayout, opening: Open
     flashing !== null && closure.way !== 'strip' && `Flashing: head ${say(flashing.headMm - opening.plate.yMm)} above the screws${flashing.under ? `, under course ${flashing.under}` : ''}; foot ${say(opening.plate.yMm - flashing.footMm)} below them${course && closure.way === 'lapped' ? `, not past the edge of course ${course.number}` : ''}.`,
     timber && closure.way === 'lapped' && 'Drive until the washer just compresses, no more.',
     closure.parts.length > 0 && closure.parts.some(one => one !== 'flashing') && `Fit ${listed(closure.parts.filter(one => one !== 'flashing').map(one => one.replace('-', ' ')))}.`,
-    cut?.kind === 'notch' && `Notch ${unit.one} ${cut.unit ?? ''}: ${say(cut.wideMm)} wide, ${say(cut.deepMm)} deep (± ${say(cut.toleranceMm)}), ${say(cut.highMm)} up from its lower edge, ${say(cut.fromLeftMm ?? 0)} from its left edge; the rib on the underside ground away there.`,
+    cut?.kind === 'notch' && `Notch ${unit.one} ${cutUnit}: ${say(cut.wideMm)} wide, ${say(cut.deepMm)} deep (± ${say(cut.toleranceMm)}), ${say(cut.highMm)} up from its lower edge, ${say(cut.fromLeftMm ?? 0)} from its left edge; the rib on the underside ground away there.`,
     arm !== null && `Arm ${say(arm.clearMm)} clear of the ${unit.one} below${arm.givesMm === null ? '' : `; it gives ${say(arm.givesMm)} at most under load`}.`,
     arm !== null && arm.ridesMm > 0 && `No notch: the ${unit.one} above rides up ${say(arm.ridesMm)} on the arm.`,
     closure.trimMm > 0 && `Trim the shingle back ${say(closure.trimMm)} round the post.`,
@@ -72,7 +74,7 @@ export function cardOf(job: Job, face: Face, plan: OpeningsLayout, opening: Open
   ]
   return {
     fixingId: opening.fixingId, title: `Rail ${opening.rail}, fixing ${opening.place} of ${opening.of}`,
-    where: [course ? `course ${course.number}` : '', opening.unit ? `${unit.one} ${opening.unit.number}` : '', `on ${opening.member}`].filter(Boolean).join(', '),
+    where: [course ? `course ${course.number}` : '', opening.unit && course ? `${unit.one} ${fromDatum(face, course.number, opening.unit.number)}` : '', `on ${opening.member}`].filter(Boolean).join(', '),
     way: `${mount.name}: ${closure.name[0]!.toLowerCase()}${closure.name.slice(1)}`, steps: steps.filter(step => step !== false), cautions: cautionsFor(face, opening), minutes: closure.minutes,
     conditions: [...closure.dry ? ['dry surface'] : [], ...closure.leastC === null ? [] : [`${formatTemperature(closure.leastC, job.units)} at least`], ...closure.lifts ? ['the covering must lift without breaking'] : []],
     parts: [`1 ${mount.name}`, `${mount.screw.perMount} ${mount.screw.name}`, ...closure.parts.map(one => `1 ${one.replace('-', ' ')}`), ...seal.ml > 0 ? [`${seal.ml.toFixed(0)} ml sealant`] : []],
@@ -92,10 +94,11 @@ function fixedAgain(kind: Face['covering']['kind'], units: number): string {
 }
 
 /** What can hurt at one opening. */
-export function cautionsFor({ covering }: Pick<Face, 'covering'>, { cut, way }: Opening): string[] {
+function cautionsFor({ covering }: Pick<Face, 'covering'>, { cut, way }: Opening): string[] {
   const hard = covering.kind === 'interlocking-tile' || covering.kind === 'plain-tile' || covering.kind === 'slate'
   return [
     ...hard && cut && cut.kind !== 'hole' ? ['Dust of cut tile and slate is silica: wet cut or extraction, respirator (P3), goggles. Sparks and blade away from underlay and people.'] : [],
+    ...way === 'plate' ? ['A slate drilled through keeps dry by its gasket and the flashing over it: no hole is left outside the flashing.'] : [],
     ...covering.kind === 'slate' ? ['Never cut a slate that may be asbestos cement: stop and have it tested.'] : [],
     ...hard ? ['Stand on a roof ladder or boards: units break under a knee. What is lifted is stacked where it can’t slide.'] : [],
     ...covering.kind === 'pressed-metal-tile' ? ['Thin metal dents and is slippery: walk on the boards only, at the front edge over the batten.'] : [],

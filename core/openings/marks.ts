@@ -1,4 +1,6 @@
 import type { Closure } from '../catalogue'
+import { fromDatum } from '../coverings'
+import type { Face } from '../job'
 import { runTape } from '../rails'
 import { type Ask, inBuildOrder, listed, type MarkStep, type StepDraft, type StepMaker, writer } from '../trade'
 import type { OpeningsLayout } from './layout'
@@ -25,7 +27,7 @@ export function openingSteps(ask: Ask<OpeningsLayout>, make: StepMaker): MarkSte
       id: `openings-${rail.id}`, kind: 'openings', title: `Openings for rail ${rail.number}`, tape: runTape(rail), lineMm: across ? (level ? first.plate.yMm : null) : rail.lineMm,
       instruction: `${across ? `Plates in course ${first.course!.number}, their middle ${say(first.plate.yMm - first.course!.fromMm)} above its edge.` : 'Plates by their course.'} Lift, screw, seal and close each by its card before the next.`,
       marks: own.map(one => ({
-        label: `Opening ${one.place}`, mm: across ? one.plate.xMm : one.plate.yMm, key: one.member, of: { kind: 'fixing', id: one.fixingId }, note: noteOf(face.covering.kind, one, across),
+        label: `Opening ${one.place}`, mm: across ? one.plate.xMm : one.plate.yMm, key: one.member, of: { kind: 'fixing', id: one.fixingId }, note: noteOf(face, one, across),
         ...across && !level ? { upMm: one.plate.yMm } : {},
       })),
     })]
@@ -43,14 +45,14 @@ const byCourse = ({ rails }: OpeningsLayout, opened: Opening[]): StepDraft => ({
   }),
 })
 
-function noteOf(kind: keyof typeof unitWords, one: Opening, across: boolean): string {
-  const unit = unitWords[kind].one
+function noteOf(face: Face, one: Opening, across: boolean): string {
+  const unit = unitWords[face.covering.kind].one
   const lifted = [...new Set(one.lifted.map(ref => ref.course))].map((course) => {
-    const numbers = one.lifted.flatMap(ref => ref.course === course && ref.unit !== null ? [ref.unit] : [])
+    const numbers = one.lifted.flatMap(ref => ref.course === course && ref.unit !== null ? [fromDatum(face, course, ref.unit)] : []).sort((a, b) => a - b)
     return numbers.length ? `${listed(numbers.map(String))} of course ${course}` : `course ${course}`
   })
   return [
-    ...across ? [] : [`course ${one.course!.number}`], ...one.unit ? [`${unit} ${one.unit.number}`] : [], ...one.cut && one.cut.kind !== 'hole' ? [`${one.cut.kind} it`] : [],
+    ...across ? [] : [`course ${one.course!.number}`], ...one.unit ? [`${unit} ${fromDatum(face, one.course!.number, one.unit.number)}`] : [], ...one.cut && one.cut.kind !== 'hole' ? [`${one.cut.kind} it`] : [],
     ...lifted.length ? [`lift ${listed(lifted)}`] : [], ...one.first ? ['opened first: look for the rafter'] : [],
   ].join(', ')
 }

@@ -3,7 +3,7 @@ import { demoJobs } from '../../db/demo/jobs'
 import { after, catalogue, changed, planOf, threeRowsOfSix } from '../../tests/fixtures/jobs'
 import { seeded } from '../../tests/fixtures/random'
 import { usualLimits } from '../coverings/findings'
-import { besideWindowMm, courseLines, coursesUp, footOf, seatedAt, seatsOf, slotHighMm, slotNeededMm, usualCovering, windowInUnit } from '../coverings'
+import { besideWindowMm, courseLines, coursesUp, footOf, fromDatum, seatedAt, seatsOf, slotHighMm, slotNeededMm, usualCovering, windowInUnit } from '../coverings'
 import type { Covering, Edit, Job } from '../job'
 import { planJob } from '../plan'
 import { expectedMisses, fitRafters, raftersOf } from '../supports'
@@ -112,6 +112,22 @@ describe('two mounts on one face', () => {
     const pieces = (name: string) => plan.list.find(part => part.kind === 'mount' && part.name === name)?.pieces
     expect(pieces('Windlass slate plate')).toBe(plan.openings.filter(one => one.first).length)
     expect(pieces('Windlass slate hook')! + pieces('Windlass slate plate')!).toBe(plan.fixings.total)
+  })
+})
+
+describe('units by the datum', () => {
+  it('are counted from the datum corner: from the right the same tile has another number, and counting back gives the first again', () => {
+    const [left, right] = [tile.faces[0]!, { ...tile.faces[0]!, datum: 'right' as const }]
+    const plan = faceOf(tile)
+    for (const one of plan.openings) {
+      const { number, leftMm, widthMm } = one.unit!
+      expect(fromDatum(left, one.course!.number, number)).toBe(number)
+      // 10 460 mm of eave: tiles from here to the right end, the last of them cut.
+      expect(fromDatum(right, one.course!.number, number)).toBe(Math.ceil((10_460 - leftMm) / widthMm - 1e-9))
+      expect(fromDatum(right, one.course!.number, fromDatum(right, one.course!.number, number))).toBe(number)
+    }
+    const swapped = after(tile, { type: 'set-face', faceId: 'main', values: { datum: 'right' } })
+    expect(cardOf(swapped, swapped.faces[0]!, faceOf(swapped), faceOf(swapped).openings[0]!).where).toContain(`tile ${fromDatum(right, 6, plan.openings[0]!.unit!.number)}`)
   })
 })
 

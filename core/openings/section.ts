@@ -1,4 +1,4 @@
-import { battensIn, belowFirst, type Course, coursesUp, lengthOf } from '../coverings'
+import { battensIn, belowFirst, type Course, coursesUp, fromDatum, lengthOf } from '../coverings'
 import type { Point } from '../geometry'
 import type { Face, Job } from '../job'
 import { writer } from '../trade'
@@ -149,9 +149,9 @@ function drawCourses(cutting: Cutting, drawn: Turned, says: Says) {
   const unit = unitWords[covering.kind].one
   const { cut, course } = opening
   if (course && cut && cut.kind !== 'hole') {
-    says.above.push([`${cut.kind} in ${unit}${cut.unit ? ` ${cut.unit}` : ''}, course ${course.number}: ${say(cut.wideMm)} × ${say(cut.kind === 'notch' ? cut.deepMm : cut.highMm)}`, ...[0.6, 0.2, 0.9].map(share => onTop(cutting, course, course.fromMm + cut.fromLowerMm + cut.highMm * share))])
+    says.above.push([`${cut.kind} in ${unit}${cut.unit === null ? '' : ` ${fromDatum(face, course.number, cut.unit)}`}, course ${course.number}: ${say(cut.wideMm)} × ${say(cut.kind === 'notch' ? cut.deepMm : cut.highMm)}`, ...[0.6, 0.2, 0.9].map(share => onTop(cutting, course, course.fromMm + cut.fromLowerMm + cut.highMm * share))])
   }
-  else if (course) says.above.push([`course ${course.number}${opening.unit ? `, ${unit} ${opening.unit.number}` : ''}`, ...[0.5, 0.08, 0.94].map(share => onTop(cutting, course, course.fromMm + (course.toMm - course.fromMm) * share))])
+  else if (course) says.above.push([`course ${course.number}${opening.unit ? `, ${unit} ${fromDatum(face, course.number, opening.unit.number)}` : ''}`, ...[0.5, 0.08, 0.94].map(share => onTop(cutting, course, course.fromMm + (course.toMm - course.fromMm) * share))])
 }
 
 /** Draws flashing, plate, arm, screws and sealant; returns how high the rail's underside is. */

@@ -1,10 +1,12 @@
 <script setup lang="ts">
+import { fromDatum } from '#core/coverings'
 import { brokenSchema, type Supplier, supplierNames, suppliers } from '#core/job'
 import { unitWords } from '#core/openings'
 
 /** Units found or made broken: where, who says so, who supplies another; sound ones from under the array take their place. */
 const { face, facePlan, commit } = useFace()
 const me = useMe()
+const readsOnly = useReadsOnly()
 const unit = computed(() => unitWords[face.value.covering.kind])
 const course = ref('')
 const place = ref('')
@@ -17,7 +19,10 @@ const today = () => new Date().toISOString().slice(0, 10)
 function add() {
   const read = brokenSchema.safeParse({ id: `b${crypto.randomUUID().slice(0, 8)}`, course: Number(course.value || Number.NaN), unit: Number(place.value || Number.NaN), by: me.me?.personName ?? '', supplies: supplies.value, on: today() })
   if (!read.success) return problem.value = read.error.issues[0]!.message
-  const outcome = commit({ type: 'log-broken', faceId: face.value.id, broken: [read.data] })
+  // It is kept as counted from the left, so that another datum corner moves no broken unit.
+  const unitFromLeft = fromDatum(face.value, read.data.course, read.data.unit)
+  if (unitFromLeft < 1) return problem.value = `Course ${read.data.course} has no so many ${unit.value.many}.`
+  const outcome = commit({ type: 'log-broken', faceId: face.value.id, broken: [{ ...read.data, unit: unitFromLeft }] })
   problem.value = outcome.ok ? '' : outcome.problem
   if (outcome.ok) [course.value, place.value] = ['', '']
 }
@@ -42,6 +47,7 @@ const drop = (id: string) => commit({ type: 'drop-broken', faceId: face.value.id
           :id="courseId"
           v-model="course"
           inputmode="numeric"
+          :disabled="readsOnly"
           class="w-full"
         />
       </div>
@@ -49,11 +55,12 @@ const drop = (id: string) => commit({ type: 'drop-broken', faceId: face.value.id
         <label
           :for="placeId"
           class="block text-[13px] text-muted"
-        >{{ unit.one[0]!.toUpperCase() }}{{ unit.one.slice(1) }} from the left</label>
+        >{{ unit.one[0]!.toUpperCase() }}{{ unit.one.slice(1) }} from the {{ face.datum }}</label>
         <UInput
           :id="placeId"
           v-model="place"
           inputmode="numeric"
+          :disabled="readsOnly"
           class="w-full"
         />
       </div>
@@ -69,6 +76,7 @@ const drop = (id: string) => commit({ type: 'drop-broken', faceId: face.value.id
         color="neutral"
         class="col-span-2 justify-center"
         label="Log it"
+        :disabled="readsOnly"
       />
     </form>
     <p
@@ -84,13 +92,14 @@ const drop = (id: string) => commit({ type: 'drop-broken', faceId: face.value.id
         :key="one.id"
         class="flex items-center justify-between gap-2 border-b border-dotted border-graphite-300 py-1 text-[15px] leading-snug"
       >
-        <span>Course {{ one.course }}, {{ unit.one }} {{ one.unit }}<span class="block text-sm text-muted">{{ [one.by, one.on, `from ${supplierNames[one.supplies]}`].filter(Boolean).join(', ') }}</span></span>
+        <span>Course {{ one.course }}, {{ unit.one }} {{ fromDatum(face, one.course, one.unit) }}<span class="block text-sm text-muted">{{ [one.by, one.on, `from ${supplierNames[one.supplies]}`].filter(Boolean).join(', ') }}</span></span>
         <UButton
           size="xs"
           color="neutral"
           variant="ghost"
           icon="i-lucide-x"
-          :aria-label="`Take out course ${one.course}, ${unit.one} ${one.unit}`"
+          :disabled="readsOnly"
+          :aria-label="`Take out course ${one.course}, ${unit.one} ${fromDatum(face, one.course, one.unit)}`"
           @click="drop(one.id)"
         />
       </li>

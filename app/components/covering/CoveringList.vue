@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { fromDatum } from '#core/coverings'
 import { readingOn } from '#core/roof'
 import { type Opening, unitWords } from '#core/openings'
 
@@ -71,7 +72,7 @@ const hasCuts = computed(() => openings.value.some(one => one.cut))
             v-if="hasUnits"
             class="py-1 pr-2"
           >
-            {{ one.unit?.number ?? '' }}
+            {{ one.unit && one.course ? fromDatum(face, one.course.number, one.unit.number) : '' }}
           </td>
           <td class="py-1 pr-2 text-right whitespace-nowrap">
             <FieldLengthText

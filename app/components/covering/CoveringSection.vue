@@ -56,7 +56,7 @@ const above = computed(() => opening.value && aboveOf(job.value, face.value, fac
           :drawing="above"
         />
         <figcaption class="pt-1 text-sm leading-snug text-muted">
-          Seen from above: courses from the eave, units from the left. Yellow is lifted, red is cut, green the flashing, blue the rail.
+          Seen from above: courses from the eave, units from the {{ face.datum }}. Yellow is lifted, red is cut, green the flashing, blue the rail.
         </figcaption>
       </figure>
     </div>

@@ -10,7 +10,7 @@ export const MOST_BROKEN = 200
 /** A unit of the covering that is broken: where it lies, who says so, who supplies another and when. */
 export const brokenSchema = z.object({
   id: shortId,
-  /** Its course from the eave and its place in it from the datum's column, 1 first. */
+  /** Its course from the eave, and its place in it from the left, whichever corner is the datum, 1 first. */
   course: z.number({ error: 'Type the course, counted from the eave.' }).int('A whole course.').min(1, 'Courses are counted from 1.').max(400),
   unit: z.number({ error: 'Type the unit, counted along its course.' }).int('A whole unit.').min(1, 'Units are counted from 1.').max(400),
   by: z.string().trim().max(80),
