@@ -16,11 +16,6 @@ const views = [
     await page.getByText('14 modules').waitFor()
     await page.getByLabel('Name or address').scrollIntoViewIfNeeded()
   }],
-  ['people', '/people', wide, async (page) => {
-    await page.getByLabel('E-mail').fill('orla.fenn@gannet-row.example')
-    await page.getByRole('button', { name: 'Invite' }).click()
-    await page.getByRole('list', { name: 'Open invitations' }).waitFor()
-  }],
   ['site', `${job(1)}/site`, wide],
   ['survey', `${job(5)}/survey`, wide],
   ['rafters', `${job(6)}/rafters`, wide],
@@ -36,6 +31,7 @@ const views = [
     await page.getByRole('button', { name: /^Rail 3, along/ }).click()
   }],
   ['covering', `${job(3)}/covering`, wide, page => page.getByRole('button', { name: 'Next' }).click()],
+  ['covering-shingle', `${job(1)}/covering`, wide],
   ['covering-slate', `${job(5)}/covering`, wide, page => page.getByRole('button', { name: 'Next' }).click()],
   ['covering-units', `${job(3)}/covering`, wide, page => page.getByRole('tab', { name: 'Units to lift' }).click()],
   ['opening-phone', `${job(3)}/roof`, phone, async (page) => {
@@ -56,17 +52,16 @@ const browser = await chromium.launch({
   executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
   args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update'],
 })
-/** Who looks at a view: the owner at the people, else the planner. */
-async function windowOf(name, viewport) {
+async function windowOf(viewport) {
   const context = await browser.newContext({ viewport })
-  await context.request.post(`${address}/api/session/demo`, { data: { role: name === 'people' ? 'owner' : 'planner' } })
+  await context.request.post(`${address}/api/session/demo`, { data: { role: 'planner' } })
   const page = await context.newPage()
   // The line of news would never let a page rest.
   await page.route('**/api/news', route => route.abort())
   return page
 }
 for (const [name, path, viewport, act] of views) {
-  const page = await windowOf(name, viewport)
+  const page = await windowOf(viewport)
   await page.goto(`${address}${path}`)
   await page.waitForLoadState('networkidle')
   await page.waitForTimeout(1200)
