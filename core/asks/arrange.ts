@@ -82,7 +82,7 @@ export function arrangeFace({ job, catalogue, faceId, wanted }: ArrangeQuestion,
   tries.push({
     one: { rows: joined(most!.rows), columns: 'free' },
     aim: 'most',
-    claim: most!.proved ? 'Proved: no rows parallel to the eave hold more' : `${most!.modules} found; more were not excluded`,
+    claim: most!.proved ? `Proved: no rows parallel to the eave ${kinds.some(kind => heights(kind)) ? 'whose rails find their lines ' : ''}hold more` : `${most!.modules} found; more were not excluded`,
   })
 
   const phases = kinds.flatMap(kind => rowPhases(base, kind, gaps, heights).map(bottomMm => ({ kind, bottomMm })))

@@ -163,6 +163,21 @@ function shorterRows(ask: FixingsAsk, shortfall: Shortfall, railIds: string[]): 
   return [{ label: shiftMm ? `${label} and shift ${wayOf(ask, shiftMm)}` : label, edit: { type: 'batch', edits: [...drops, ...moved] } }]
 }
 
+/** Two fixings at each end. */
+const DOUBLED = 4
+
+/** Rails whose ends were to be held twice, and that have no places for it. */
+export function notDoubled({ face, plan }: FixingsAsk): DraftFinding[] {
+  if (!face.array.doubledEnds) return []
+  const short = plan.rails.filter((_, r) => plan.fixings.rails[r]!.fixings.length < DOUBLED)
+  if (!short.length) return []
+  return [{
+    id: `not-doubled:${face.id}`, severity: 'caution', stage: 'covering', faceId: face.id, about: { kind: 'rail', id: short[0]!.id }, measured: null, limit: null,
+    sentence: `${railNumbers(plan, short.map(rail => rail.number))} ${short.length === 1 ? 'has' : 'have'} no places for two fixings at each end: the ends there are held by one.`,
+    propose: () => [{ label: 'Hold the ends by one fixing each', edit: { type: 'set-array', faceId: face.id, values: { doubledEnds: false } } }],
+  }]
+}
+
 /** A pattern that was asked for and can't be had. */
 export function patternNotHad({ face, plan }: FixingsAsk): DraftFinding[] {
   const asked = face.array.fixingPattern

@@ -109,7 +109,8 @@ export function placeFixings(rails: RailPlan[], problem: FixingProblem, limits: 
   return {
     rails: rails.map((rail, r) => railFixings(rail, problems[r]!, picks[r]!, chosen.proved[r]!, limits, picks[r]!.length - chosen.picks[r]!.length)),
     total: picks.reduce((sum, own) => sum + own.length, 0), pattern: asked ? wanted : 'soft-stagger',
-    membersUsed: doubled ? new Set(picks.flatMap((own, r) => own.map(i => problems[r]!.candidates[i]!.member))).size : chosen.members, fewestProved: chosen.proved.every(Boolean), spreadProved: chosen.spreadProved,
+    // Ends that are doubled take more than the fewest: nothing is claimed of those.
+    membersUsed: doubled ? new Set(picks.flatMap((own, r) => own.map(i => problems[r]!.candidates[i]!.member))).size : chosen.members, fewestProved: !doubled && chosen.proved.every(Boolean), spreadProved: !doubled && chosen.spreadProved,
   }
 }
 
@@ -144,7 +145,7 @@ function railFixings(rail: RailPlan, { candidates, reach, judge }: RailProblem, 
         { symbol: 'c', what: 'places on supports under the rail', value: count(candidates.length, 'places') },
       ],
       result: count(fixings.length, fixings.length === 1 ? 'fixing' : 'fixings'),
-      source: claimOf(missing.length > 0, judge !== null, fewestProved), basis: fewestProved ? 'solved exactly' : 'best of those tried',
+      source: added ? `${claimOf(missing.length > 0, judge !== null, fewestProved)}; ${added} more double its ends` : claimOf(missing.length > 0, judge !== null, fewestProved), basis: fewestProved && !added ? 'solved exactly' : 'best of those tried',
     },
   }
 }

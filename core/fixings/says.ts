@@ -2,7 +2,7 @@ import { fixedPoint, runTape } from '../rails'
 import { type FaceSays, inBuildOrder, type JobSays, type MarkStep, sentenceCase, type StepMaker } from '../trade'
 import type { SupportState } from '../supports'
 import { formatQuantity, torque } from '../units'
-import { type FixingsAsk, noSupport, overhangTooLong, patternNotHad, spanTooLong } from './findings'
+import { type FixingsAsk, noSupport, notDoubled, overhangTooLong, patternNotHad, spanTooLong } from './findings'
 import type { FixingsLayout } from './layout'
 import type { Fixing } from './place'
 import { emptyStrip, guessed, pilotOff, thinSheathing, unproved } from './timber'
@@ -33,7 +33,7 @@ function fixingSteps({ face, job, plan: { rails, fixings, parts } }: Fixed, make
 export const fixings = {
   ...fixingsShown,
   findings: {
-    'no-support': noSupport, 'overhang': overhangTooLong, 'span': spanTooLong, 'pattern': patternNotHad,
+    'no-support': noSupport, 'overhang': overhangTooLong, 'span': spanTooLong, 'pattern': patternNotHad, 'not-doubled': notDoubled,
     'rafters-guessed': guessed, 'strip-empty': emptyStrip, 'thin-sheathing': thinSheathing, 'pilot': pilotOff,
   },
   marks: { fixings: fixingSteps },

@@ -5,6 +5,7 @@ import { rafterAt } from '../supports'
 import type { SectionDrawing, SectionTone } from './drawing'
 import type { OpeningsLayout } from './layout'
 import type { Opening } from './opening'
+import { throughOf } from './through'
 import { placeOfUnit } from './where'
 
 /** Courses to either side, and how far along the eave, that are shown: about as wide as high, mm. */
@@ -15,8 +16,7 @@ const LEAST_ALONG_MM = 260
 export function aboveOf(job: Job, face: Face, plan: OpeningsLayout, opening: Opening): SectionDrawing | null {
   const { course, plate, seal } = opening
   if (!course) return null
-  const { usual, first } = plan.through
-  const { closure } = ((opening.first ? first : null) ?? usual)!
+  const { closure } = throughOf(plan, opening)
   const areas: SectionDrawing['areas'] = []
   const lines: SectionDrawing['lines'] = []
   const labels: SectionDrawing['labels'] = []

@@ -5,6 +5,7 @@ import { listed, sentenceCase, writer } from '../trade'
 import { formatQuantity, torque } from '../units'
 import type { OpeningsLayout } from './layout'
 import type { Opening, UnitRef } from './opening'
+import { throughOf } from './through'
 import { unitWords } from './words'
 
 /** What a roofer reads before opening the covering at one fixing: where, in what order, and what can hurt. */
@@ -35,9 +36,7 @@ function unitsInWords(face: Face, units: UnitRef[], one: string): string {
 
 /** The card of one opening. */
 export function cardOf(job: Job, face: Face, plan: OpeningsLayout, opening: Opening): OpeningCard {
-  const { usual, first } = plan.through
-  const through = (opening.first ? first : null) ?? usual!
-  const { mount, closure } = through
+  const { mount, closure } = throughOf(plan, opening)
   const say = writer({ job })
   const { covering } = face
   const unit = unitWords[covering.kind]
@@ -66,7 +65,7 @@ export function cardOf(job: Job, face: Face, plan: OpeningsLayout, opening: Open
     closure.parts.length > 0 && closure.parts.some(one => one !== 'flashing') && `Fit ${listed(closure.parts.filter(one => one !== 'flashing').map(one => one.replace('-', ' ')))}.`,
     cut?.kind === 'notch' && `Notch ${unit.one} ${cutUnit}: ${say(cut.wideMm)} wide, ${say(cut.deepMm)} deep (± ${say(cut.toleranceMm)}), ${say(cut.highMm)} up from its lower edge, ${say(cut.fromLeftMm ?? 0)} from its left edge; the rib on the underside ground away there.`,
     arm !== null && `Arm ${say(arm.clearMm)} clear of the ${unit.one} below${arm.givesMm === null ? '' : `; it gives ${say(arm.givesMm)} at most under load`}.`,
-    arm !== null && arm.ridesMm > 0 && `No notch: the ${unit.one} above rides up ${say(arm.ridesMm)} on the arm.`,
+    arm !== null && arm.ridesMm > 0 && `${cut ? 'The notch does not take all of the arm' : 'No notch'}: the ${unit.one} above rides up ${say(arm.ridesMm)} on the arm.`,
     closure.trimMm > 0 && `Trim the shingle back ${say(closure.trimMm)} round the post.`,
     (closure.way === 'hook' || closure.way === 'slot' || closure.way === 'post') && 'Close the underlay’s hole so that water runs over it.',
     lifted.length > 0 && (covering.kind === 'coursed-shingle' ? `Lay the courses down; ${closure.nails ? `${closure.nails} nails driven again, heads sealed; ` : ''}${closure.dabs} dabs under the tabs.` : `${sentenceCase(lifted.length === 1 ? unit.one : unit.many)} back; ${fixedAgain(covering.kind, lifted.length)}`),

@@ -32,17 +32,17 @@ const distinct = (units: UnitRef[]): number => {
 /**
  * Counts the units that openings lift, cut and break.
  * @param under broken units that lie under the array: nobody sees them, so a new one goes straight there
- * @param sound whether units from under the array may show elsewhere
+ * @param lendable sound units that lie wholly under the array
  */
-export function countUnits(openings: Opening[], closureOf: (opening: Opening) => Closure, broken: { one: Broken, under: boolean }[], sound: boolean, stripped: Stripped | null): UnitCount {
+export function countUnits(openings: Opening[], closureOf: (opening: Opening) => Closure, broken: { one: Broken, under: boolean }[], lendable: number, stripped: Stripped | null): UnitCount {
   const cuts = (kind: NonNullable<Opening['cut']>['kind']) => distinct(openings.flatMap(({ cut }) => cut?.kind === kind ? [{ course: cut.course, unit: cut.unit }] : []))
   const lifted = stripped ? stripped.units : distinct(openings.flatMap(one => one.lifted))
   const shares = openings.length ? Math.max(...openings.map(one => closureOf(one).breaks)) : 0
   const thumb = Math.max(0, Math.min(lifted, Math.ceil(lifted * shares - 1e-9)))
   const spare = stripped ? Math.max(0, stripped.covered - thumb) : 0
   const outside = broken.filter(one => !one.under).length
-  // What lies under the array can be lent as long as there is some, and a new unit goes where it was: nobody sees that.
-  const lent = sound && openings.length ? outside : 0
+  // What lies under the array can be lent as far as it goes, and a new unit goes where it was: nobody sees that.
+  const lent = Math.min(outside, lendable)
   const needed = thumb + broken.length
   return {
     lifted, notched: cuts('notch'), slotted: cuts('slot'), cored: cuts('core'), drilled: cuts('hole'), kept: Math.max(0, lifted - thumb - spare), thumb, broken: broken.length, lent, spare,

@@ -35,9 +35,10 @@ export function openCovering(face: Face, { site }: Pick<Job, 'site'>, catalogue:
   }))
   const stripped = usual.closure.way === 'strip' ? strippedUnder(face, plan.rows.rows) : null
   const sound = site.coveringState !== 'brittle' && site.coveringState !== 'failing'
+  const lendable = sound && face.broken.length ? strippedUnder(face, plan.rows.rows)?.covered ?? 0 : 0
   const broken = face.broken.map(one => ({ one, under: isUnder(face, plan, one) }))
   return {
-    through, openings, stripped, units: countUnits(openings, one => (one.first && first ? first : usual).closure, broken, sound, stripped), walkway: walkwayFor(face, plan.rails),
+    through, openings, stripped, units: countUnits(openings, one => (one.first && first ? first : usual).closure, broken, lendable, stripped), walkway: walkwayFor(face, plan.rails),
     firstWeak: first && firstIds.length ? weakFirst(face, plan, first.mount, firstIds) : [],
   }
 }

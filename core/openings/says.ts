@@ -7,6 +7,7 @@ import type { OpeningsLayout } from './layout'
 import { openingSteps } from './marks'
 import type { Opening } from './opening'
 import { openingsShown } from './shown'
+import { throughOf } from './through'
 import { unitWords } from './words'
 
 type Asked = PartAsk<OpeningsLayout>
@@ -22,28 +23,20 @@ function mountsUsed({ plan }: Asked): { mount: Mount, fixings: number, openings:
   ].filter(one => one.fixings > 0)
 }
 
-const perMount = (kind: PartKind, ask: Asked, draft: (used: ReturnType<typeof mountsUsed>[number]) => Pick<PartDraft, 'name' | 'maker' | 'amount' | 'massKg' | 'price' | 'rule'> | null): PartDraft[] => mountsUsed(ask).flatMap((used) => {
-  const made = draft(used)
-  return made ? [{ kind, item: { shelf: 'mounts' as const, id: used.mount.id }, stage: 'fixings' as const, ...made }] : []
-})
+const perMount = (kind: PartKind, ask: Asked, draft: (used: ReturnType<typeof mountsUsed>[number]) => Pick<PartDraft, 'name' | 'maker' | 'amount' | 'massKg' | 'price' | 'rule'>): PartDraft[] =>
+  mountsUsed(ask).map(used => ({ kind, item: { shelf: 'mounts', id: used.mount.id }, stage: 'fixings', ...draft(used) }))
 
 /** A part that goes with any mount. */
 const any = (kind: PartKind, name: string, amount: number, rule: string, stage: PartDraft['stage'] = 'fixings'): PartDraft[] =>
   [{ kind, item: null, name, maker: '', stage, amount, massKg: 'by shelf', price: 'by shelf', rule }]
 
 const closing = Object.fromEntries(closureParts.map(kind => [kind, (ask: Asked) => perMount(kind, ask, ({ mount, openings }) => {
-  const { usual, first } = ask.plan.through
-  const amount = openings.filter(one => ((one.first ? first : usual)?.closure.parts ?? []).includes(kind)).length
+  const amount = openings.filter(one => throughOf(ask.plan, one).closure.parts.includes(kind)).length
   return { name: `${kind === 'flashing' ? 'Flashing' : `${kind[0]!.toUpperCase()}${kind.slice(1).replace('-', ' ')}`} for ${mount.name}`, maker: '', amount, massKg: 'by shelf', price: 'by shelf', rule: kind === 'flashing' ? 'One a flashed fixing' : 'One a fixing, by its way through' }
 })])) as Record<typeof closureParts[number], (ask: Asked) => PartDraft[]>
 
 /** Units of single lap are each clipped or screwed when they go back; those of double lap hang between others. */
 const clipped = (kind: Face['covering']['kind']): boolean => kind === 'interlocking-tile'
-
-const closureOfOpening = (ask: Asked, one: Opening) => {
-  const { usual, first } = ask.plan.through
-  return (one.first && first ? first : usual!).closure
-}
 
 /** Battens that are cut at a plate are carried by two trimmers each, a metre long (common practice). */
 const TRIMMERS = 2
@@ -61,7 +54,7 @@ export const openings = {
     'mount': ask => perMount('mount', ask, ({ mount, fixings }) => ({ name: mount.name, maker: mount.maker, amount: fixings, massKg: mount.massKg, price: mount.price, rule: 'One at each fixing' })),
     'screw': ask => perMount('screw', ask, ({ mount, fixings }) => ({ name: mount.screw.name, maker: mount.maker, amount: fixings * mount.screw.perMount, massKg: 'by shelf', price: 'by shelf', rule: `${mount.screw.perMount} a fixing` })),
     'sealant': ({ plan }) => any('sealant', 'Roof sealant', plan.openings.reduce((sum, one) => sum + one.seal.ml, 0), 'Bead by bead, length × section, and dabs; whole cartridges over the job'),
-    'nail': ask => any('nail', 'Roofing nail', ask.plan.openings.reduce((sum, one) => sum + closureOfOpening(ask, one).nails, 0), 'Those that were pulled'),
+    'nail': ask => any('nail', 'Roofing nail', ask.plan.openings.reduce((sum, one) => sum + throughOf(ask.plan, one).closure.nails, 0), 'Those that were pulled'),
     'unit-clip': ({ face, plan }) => clipped(face.covering.kind) ? any('unit-clip', 'Tile clip', plan.units.lifted - plan.units.spare, 'One for each tile that was lifted') : [],
     'underlay': ({ face, plan }) => laidOnBattens(face.covering) ? any('underlay', 'Underlay patch', plan.openings.filter(one => one.way !== 'strip').length, 'One an opening') : [],
     'batten': ({ plan }) => any('batten', 'Batten', plan.openings.filter(one => one.batten?.cut).length * TRIMMERS, 'Two trimmers a batten that is cut'),

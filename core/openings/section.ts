@@ -8,6 +8,7 @@ import type { OpeningsLayout } from './layout'
 import type { Opening } from './opening'
 import type { Through } from './open'
 import { UNIT_THICK_MM } from './thickness'
+import { throughOf } from './through'
 import { unitWords } from './words'
 
 /** A place in the cut: s up the slope from the eave, z off the timber, mm. */
@@ -69,8 +70,7 @@ export const LINES_WHERE_SMALL = 18
  * @param lines how many lines of words are as high as the drawing: the fewer, the larger they are
  */
 export function sectionOf(job: Job, face: Face, plan: OpeningsLayout, opening: Opening, lines = LINES): SectionDrawing {
-  const { usual, first } = plan.through
-  const through = (opening.first ? first : null) ?? usual!
+  const through = throughOf(plan, opening)
   const { covering } = face
   const { closure } = through
   const regular = coursesUp(covering, face.outline)

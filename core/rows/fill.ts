@@ -46,6 +46,8 @@ export interface RowsPlan {
   columnGapMm: number
   /** The most rows that the region holds with these gaps. */
   rowsThatFit: number
+  /** Where rows wait for heights at which their rails find lines of the covering or supports: how many would stand without. Null where none waits. */
+  waits: { withoutRows: number } | null
   /** The height that the gap below the first row counts from, mm. */
   baseMm: number
   /** How far the whole array may move and still fit, mm; null when it does not fit as it is. */
@@ -64,7 +66,7 @@ export function fillRows(region: Region, array: ArrayRules, parts: Pick<ChosenPa
   const sizeOf = (orientation: Orientation) => moduleSize(parts.module, orientation)
   const stack = stackStrips(region, array, sizeOf, columnGapMm, heights)
   const strips = most === null ? stack.strips : limited(stack.strips, most)
-  const { rowsThatFit, baseMm } = stack
+  const { rowsThatFit, baseMm, waits } = stack
   const widensMm = breakWidens(columnGapMm, parts.clamps.railPastMm)
   const placed = strips.map(strip => strip.rule.locked && strip.rule.held.length
     ? []
@@ -97,7 +99,7 @@ export function fillRows(region: Region, array: ArrayRules, parts: Pick<ChosenPa
     }
   })
   const { widthMm, heightMm } = sizeOf(array.orientation)
-  return { rows, moduleWidthMm: widthMm, moduleHeightMm: heightMm, columnGapMm, rowsThatFit, baseMm, slack: slackOf(rows) }
+  return { rows, moduleWidthMm: widthMm, moduleHeightMm: heightMm, columnGapMm, rowsThatFit, waits, baseMm, slack: slackOf(rows) }
 }
 
 /**

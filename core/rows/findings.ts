@@ -90,6 +90,27 @@ function pullIn(ask: RowsAsk, row: RowPlan, byMm: number, rows: RowPlan[]): Cure
   return cures
 }
 
+/** Rows that stand otherwise than one gap apart from the keep-clear line, because their rails need lines of the covering or of its supports; a row that this costs is no note any more. */
+export function rowsWait(ask: RowsAsk): DraftFinding[] {
+  const { face, plan: { rows: { rows, waits, baseMm, rowsThatFit } } } = ask
+  if (!waits || !rows.length) return []
+  const say = writer(ask)
+  const gaps = rows.slice(1).flatMap((row, i) => row.bottomMm - rows[i]!.topMm > face.array.rowGapMm + 0.5 ? [`row ${row.index + 1} leaves ${say(row.bottomMm - rows[i]!.topMm)} below it`] : [])
+  const raised = face.array.stackFrom === 'eave' && rows[0]!.bottomMm - baseMm > 0.5 ? [`row 1 stands ${say(rows[0]!.bottomMm - baseMm)} above its keep-clear line`] : []
+  const lost = face.array.rowCount === null ? waits.withoutRows - rowsThatFit : 0
+  if (lost <= 0 && !gaps.length && !raised.length) return []
+  return [{
+    id: `rows-wait:${face.id}`, severity: lost > 0 ? 'caution' : 'note', stage: 'rows', faceId: face.id, about: row1, measured: null, limit: null,
+    sentence: `Rows wait for heights at which their rails find lines of the covering or its supports${[...raised, ...gaps].length ? `: ${[...raised, ...gaps].join(', ')}` : ''}.${lost > 0 ? ` That costs ${lost === 1 ? 'a row' : `${lost} rows`}: ${waits.withoutRows} would stand if rails could run anywhere.` : ''} Least gaps come before the lowest place; a gap that is typed stands as it is typed.`,
+    propose: () => lost > 0
+      ? [
+          { label: face.array.orientation === 'upright' ? 'Lay the modules on their side' : 'Stand the modules upright', edit: { type: 'set-array', faceId: face.id, values: { orientation: face.array.orientation === 'upright' ? 'on-side' : 'upright' } } satisfies Edit },
+          { label: 'Run the rails up the slope', edit: { type: 'set-array', faceId: face.id, values: { railWay: 'up' } } satisfies Edit },
+        ]
+      : [],
+  }]
+}
+
 /** A wish for the array's lower edge that the rows do not keep. */
 export function lowEdgeMissed(ask: RowsAsk): DraftFinding[] {
   const { face, plan } = ask

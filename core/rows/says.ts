@@ -1,5 +1,5 @@
 import type { FaceSays, JobSays } from '../trade'
-import { lowEdgeMissed, noRoom, tooHigh, tooWide } from './findings'
+import { lowEdgeMissed, noRoom, rowsWait, tooHigh, tooWide } from './findings'
 import type { RowsLayout } from './layout'
 import { firstRowSteps, moduleSteps, rowSteps, squareSteps } from './marks'
 import { partsApart, retiredParts } from './mismatches'
@@ -9,7 +9,7 @@ import { rowsShown } from './shown'
 /** Rows of modules: whether they fit, the lines they are struck by, and the modules themselves. */
 export const rows = {
   ...rowsShown,
-  findings: { 'parts': partsApart, 'retired-parts': retiredParts, 'low-edge': lowEdgeMissed, 'no-room': noRoom, 'row-high': tooHigh, 'row-wide': tooWide, 'rows-limited': heldBack },
+  findings: { 'parts': partsApart, 'retired-parts': retiredParts, 'low-edge': lowEdgeMissed, 'no-room': noRoom, 'rows-wait': rowsWait, 'row-high': tooHigh, 'row-wide': tooWide, 'rows-limited': heldBack },
   marks: { 'square': squareSteps, 'first-row': firstRowSteps, 'rows': rowSteps, 'modules': moduleSteps },
   parts: {
     module: ({ plan: { parts: { module }, modules: count } }) => [{

@@ -33,10 +33,12 @@ export function stackStrips(region: Region, array: ArrayRules, sizeOf: SizeOf, c
   const low = lowestStack(region, array, at, () => stepsOf(region, array, 0, sizeOf, columnGapMm))
   if (!low.rowsThatFit) return plain
   const closed = (array.rows[0]?.gapBelowMm ?? null) === null ? closedUp(low, array, sizeOf, heights, ends(region, 'upper'), at) : null
-  return closed ? { ...closed, baseMm: array.stackFrom === 'ridge' ? closed.startMm : box.up.fromMm } : { ...low, baseMm: box.up.fromMm }
+  const waits = { withoutRows: plain.rowsThatFit }
+  return closed ? { ...closed, baseMm: array.stackFrom === 'ridge' ? closed.startMm : box.up.fromMm, waits } : { ...low, baseMm: box.up.fromMm, waits }
 }
 
-interface Stacking { strips: Strip[], rowsThatFit: number, baseMm: number }
+/** Strips with how many rows hold modules; and, where they wait for lines of their rails, how many would stand without waiting. */
+interface Stacking { strips: Strip[], rowsThatFit: number, baseMm: number, waits: { withoutRows: number } | null }
 
 const stepsOf = (where: Region, array: ArrayRules, row: number, sizeOf: SizeOf, columnGapMm: number): number[] => {
   const orientation = array.rows[row]?.orientation ?? array.orientation
@@ -46,16 +48,16 @@ const stepsOf = (where: Region, array: ArrayRules, row: number, sizeOf: SizeOf, 
 /** Rows one gap above the other, wherever their rails come to lie. */
 function stackPlain(region: Region, array: ArrayRules, sizeOf: SizeOf, columnGapMm: number): Stacking {
   const box = bounds(region)
-  if (!box) return { strips: [], rowsThatFit: 0, baseMm: 0 }
+  if (!box) return { strips: [], rowsThatFit: 0, baseMm: 0, waits: null }
   const at = (startMm: number, rowCount = array.rowCount) => stackAt(startMm, region, { ...array, rowCount }, sizeOf, columnGapMm, null)
   const steps = (where: Region, row: number) => stepsOf(where, array, row, sizeOf, columnGapMm)
   const low = lowestStack(region, array, at, () => steps(region, 0))
   const top = low.strips[low.rowsThatFit - 1]
-  if (array.stackFrom !== 'ridge' || !top) return { ...low, baseMm: box.up.fromMm }
+  if (array.stackFrom !== 'ridge' || !top) return { ...low, baseMm: box.up.fromMm, waits: null }
   const pushedTo = (tops: number[]) => tops.filter(mm => mm - top.topMm > FIT_TOLERANCE_MM).map(mm => at(low.startMm + mm - top.topMm, array.rowCount ?? low.rowsThatFit)).filter(stack => stack.rowsThatFit >= low.rowsThatFit)
   const plain = pushedTo(ends(region, 'upper').reverse())
   const high = plain.length ? fullest(plain) : pushedTo(steps(upsideDown(region), low.rowsThatFit - 1).map(mm => -mm))[0] ?? low
-  return { ...high, baseMm: high.startMm }
+  return { ...high, baseMm: high.startMm, waits: null }
 }
 
 /** The stack on the region's lower line; a gap below the first row that somebody typed counts from the line's lowest point. */

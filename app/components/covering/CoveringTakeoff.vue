@@ -13,7 +13,8 @@ const lines = computed(() => ([
 const kinds = ['mount', 'screw', 'flashing', 'retaining-clip', 'foam', 'cap', 'gasket', 'extension', 'sealant', 'unit', 'unit-clip', 'nail', 'underlay', 'batten', 'shingle', 'ply']
 const parts = computed(() => facePlan.value.list.filter(part => kinds.includes(part.kind)))
 const ml = computed(() => facePlan.value.openings.reduce((sum, one) => sum + one.seal.ml, 0))
-const { walkway, stripped } = toRefs(reactive({ walkway: computed(() => facePlan.value.walkway), stripped: computed(() => facePlan.value.stripped) }))
+const walkway = computed(() => facePlan.value.walkway)
+const stripped = computed(() => facePlan.value.stripped)
 </script>
 
 <template>
