@@ -116,6 +116,17 @@ test('vents, rafters, rows, modules, rails and fixings are taken hold of by key 
   await page.keyboard.press(']')
   await expect(announced).toHaveText(/^Fixing 2 of rail 1/)
   await expect(page.getByRole('region', { name: /^Fixing 2 of rail 1/ })).toContainText('Driven into')
+
+  // As fast as a key can be, each before the rung of the one before is reached: every press counts.
+  await openStage(page, demoJobs[0]!.id, 'survey')
+  let presses = 0
+  for (const more of [5, 3, 4]) {
+    await drawing.evaluate((one, times) => {
+      for (let i = 0; i < times; i++) one.dispatchEvent(new KeyboardEvent('keydown', { key: 'PageUp', bubbles: true, cancelable: true }))
+    }, more)
+    presses += more
+    await expect(announced).toHaveText(told[presses - 1]!)
+  }
 })
 
 test('the dark theme is kept, and has no serious fault on the start of a job, on the shelf, in lists and dialogs', async ({ page }) => {

@@ -68,7 +68,7 @@ describe('two copies of the server behind one PostgreSQL', () => {
       await later(500)
       const tick = () => writer.ask('PUT', `/api/jobs/${JOB}/ticks?list=van`, { ticks: [{ item: randomUUID(), done: true }] })
       expect((await tick()).status).toBe(200)
-      await expect.poll(() => heard, { timeout: 3000 }).toContain('"ticks":"van"')
+      await expect.poll(() => heard, { timeout: 10_000 }).toContain('"ticks":"van"')
       expect(heard).not.toContain('firmId')
       cluster.kill()
       databaseUrl = cluster.start()

@@ -103,13 +103,13 @@ describe('what was acknowledged', () => {
       await crew.underWay()
       cluster.kill()
       if (i < 2) {
-        await expect.poll(async () => await fetch(`${server.address}/api/health`).then(async answer => `${answer.status} ${await answer.text()}`), { timeout: 5000, interval: 50 }).toMatch(/^503 .*"database":false/)
+        await expect.poll(async () => await fetch(`${server.address}/api/health`).then(async answer => `${answer.status} ${await answer.text()}`), { timeout: 20_000, interval: 50 }).toMatch(/^503 .*"database":false/)
         const away = await client.ask('GET', '/api/me')
         healths.add(`${away.status} ${away.json<{ data: { problems: { sentence: string }[] } }>().data.problems[0]!.sentence}`)
       }
       cluster.start()
     }
-    await expect.poll(() => fetch(`${server.address}/api/health`).then(answer => answer.status), { timeout: 10_000 }).toBe(200)
+    await expect.poll(() => fetch(`${server.address}/api/health`).then(answer => answer.status), { timeout: 30_000 }).toBe(200)
     await crew.stop()
     expect([...healths]).toEqual([expect.stringMatching(/^503 .*Nothing is lost/)])
     expect(crew.made.length).toBeGreaterThan(often(20, 8))

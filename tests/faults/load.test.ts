@@ -83,23 +83,17 @@ describe('a job that takes long', () => {
     const sent = await Promise.all(Array.from({ length: 4 }, () => client.ask('POST', '/api/jobs/file', big)))
     expect(sent.map(one => [one.status, one.status === 201 ? '' : JSON.stringify(one.json())])).toEqual(sent.map(() => [201, '']))
     const jobIds = sent.map(one => one.json<{ jobId: string }>().jobId)
-    const healths = async (n: number) => {
-      const times: number[] = []
-      for (let i = 0; i < n; i++) {
-        const start = performance.now()
-        expect((await fetch(`${server.address}/api/health`)).status).toBe(200)
-        times.push(performance.now() - start)
-        await later(15)
-      }
-      return times.sort((a, b) => a - b)
-    }
-    await healths(50)
-    const asked = Promise.all(jobIds.map(jobId => client.ask('GET', `/api/jobs/${jobId}/mark-out.pdf`)))
+    let ready = 0
+    const asked = Promise.all(jobIds.map(jobId => client.ask('GET', `/api/jobs/${jobId}/mark-out.pdf`).then(() => ready++)))
     await later(300)
-    const busy = await healths(150)
-    // Nobody waits for a plan of another's: a server that plans in its own thread answers after a minute.
-    expect(busy[Math.floor(0.5 * busy.length)]).toBeLessThan(300)
-    expect(busy.at(-1)).toBeLessThan(5000)
+    let answered = 0
+    while (!ready && answered < 150) {
+      expect((await fetch(`${server.address}/api/health`)).status).toBe(200)
+      answered++
+      await later(15)
+    }
+    // Nobody waits for a plan of another's: a server that plans in its own thread answers once between two of them, however fast the machine is.
+    expect(answered).toBeGreaterThan(20)
     // They can still be edited, and the list is there.
     const { jobs } = (await client.ask('GET', '/api/jobs?order=opened')).json<{ jobs: { jobId: string }[] }>()
     expect(jobs.map(job => job.jobId)).toEqual(expect.arrayContaining(jobIds))

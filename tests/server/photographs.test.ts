@@ -75,7 +75,7 @@ describe('photographs', () => {
     await holder.query('select from jobs where job_id = $1 for update', [jobId])
     const sent = Array.from({ length: 9 }, () => office.ask('post', `/api/jobs/${jobId}/photographs`, { as, raw: plain, type: 'image/jpeg' }))
     const waiting = async () => (await holder.query('select from pg_locks where not granted')).rowCount
-    await expect.poll(waiting, { timeout: 8000 }).toBeGreaterThan(6)
+    await expect.poll(waiting, { timeout: 20_000 }).toBeGreaterThan(6)
     await holder.query('commit')
     await holder.end()
     expect((await Promise.all(sent)).map(one => one.status).sort()).toEqual([201, 201, 201, 409, 409, 409, 409, 409, 409])

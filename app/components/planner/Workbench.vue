@@ -28,18 +28,26 @@ const view = computed(() => stageViews[stage])
 const stagePath = useStagePath()
 const selection = ref<FaceRef>(selectedOn(stage))
 /** What to select once the rung it lives on has been reached. */
-let onArrival: FaceRef | null = null
+const onArrival = shallowRef<FaceRef | null>(null)
+/** What keys go on from: a key pressed on the way to a rung means what is taken hold of there, not what was held before. */
+const inHand = computed(() => onArrival.value ?? selection.value)
 watch(() => stage, (next) => {
-  selection.value = onArrival ?? selectedOn(next)
-  onArrival = null
+  selection.value = onArrival.value ?? selectedOn(next)
+  onArrival.value = null
 })
-function goTo(where: StageId, what: FaceRef) {
-  if (where === stage) {
+async function goTo(where: StageId, what: FaceRef) {
+  if (where === stage && !onArrival.value) {
     selection.value = what
     return
   }
-  onArrival = what
-  void navigateTo(stagePath(jobId, where))
+  onArrival.value = what
+  await navigateTo(stagePath(jobId, where))
+  await nextTick()
+  // Called back to the rung it was about to leave: the rung does not change, so nothing else takes it in.
+  if (stage === where && onArrival.value === what) {
+    selection.value = what
+    onArrival.value = null
+  }
 }
 /** Selecting on the face takes a person to the rung where the selection's figures are. */
 const over = computed(() => view.value.shows === 'face' ? view.value.over : undefined)
@@ -57,7 +65,7 @@ async function showFinding(finding: Finding) {
   if (finding.faceId !== face.value.id) await choose(finding.faceId)
   goTo(finding.stage, finding.about ?? selectedOn(finding.stage))
 }
-watch(() => face.value.id, () => selection.value = onArrival ?? selectedOn(stage))
+watch(() => face.value.id, () => selection.value = onArrival.value ?? selectedOn(stage))
 
 /** On a phone the face has the screen, and what is said of it comes up from below. */
 const phone = useMediaQuery('(max-width: 767.98px)')
@@ -81,7 +89,7 @@ useLoadedLater([
   () => import('../roof/RoofFormDialog.vue'), () => import('../roof/RoofImportDialog.vue'), () => import('../loads/RailChart.vue'), () => import('../working/WorkingPop.vue'), () => import('../supports/SupportsPaste.vue'),
 ])
 const message = ref('')
-const { announced, balance, swapDatum, nudge, step, stepKind, workings, allWorkings } = useFaceActions(job, face, facePlan, selection, select, message)
+const { announced, balance, swapDatum, nudge, step, stepKind, workings, allWorkings } = useFaceActions(job, face, facePlan, inHand, select, message)
 
 /** The selected rail where it has a chart: with loads known and fixings to stand on. */
 const charted = computed(() => {
