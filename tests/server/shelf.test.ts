@@ -19,7 +19,7 @@ const linesOf = async (as: Caller, name: string, raw: string | Buffer, query?: s
 const [module] = demoCatalogue.modules as [Module]
 
 describe('a firm’s shelf', () => {
-  it('goes out as a workbook, a table and a file, and comes back as it is', async () => {
+  it('goes out as a workbook, a table and a file, and comes back as it is', { timeout: 240_000 }, async () => {
     const as = await otherFirm()
     for (const name of ['parts.xlsx', 'parts.json']) {
       const { bytes } = await office.ask('get', `/api/shelf/${name}`, { as })
