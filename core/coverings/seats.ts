@@ -26,9 +26,9 @@ export function slotHighMm(closure: Closure, covering: Covering, { fromMm, toMm 
   return Math.min(Math.max(closure.cutHighMm, needed ?? 0), Math.max(closure.cutHighMm, closure.cutOldHighMm))
 }
 
-/** What a slot needs for the flashing's head to reach the lower edge of the batten above its course: gauge and lap less the batten and what is left below the slot. */
+/** What a slot needs for the flashing's head to reach the lower edge of the batten above its course: the slate's length less its gauge (which is gauge and lap), the batten and what is left below the slot. */
 export const slotNeededMm = ({ cutUpMm }: Pick<Closure, 'cutUpMm'>, covering: Covering, { fromMm, toMm }: Pick<Course, 'fromMm' | 'toMm'>): number | null =>
-  covering.kind === 'slate' ? toMm - fromMm + (covering.lengthMm - 2 * (toMm - fromMm)) - covering.battenMm - cutUpMm : null
+  covering.kind === 'slate' ? covering.lengthMm - (toMm - fromMm) - covering.battenMm - cutUpMm : null
 
 /** Where the middle of the screws may be in a course by the covering alone; null where this way asks nothing of the courses. */
 function inCourse(closure: Closure, covering: Covering, halfMm: number, course: Course): Interval | null {
@@ -48,8 +48,8 @@ function inCourse(closure: Closure, covering: Covering, halfMm: number, course: 
   }
 }
 
-/** Ways whose plate lies on the timber between two battens. */
-const BETWEEN_BATTENS: Closure['way'][] = ['hook', 'post', 'slot']
+/** Ways whose plate lies on the timber between two battens, and which therefore go through the underlay. */
+export const betweenBattens = ({ way }: Pick<Closure, 'way'>): boolean => way === 'hook' || way === 'post' || way === 'slot'
 
 /** Seats by what they follow from, none of which ever changes: every fixing of every try asks for them. */
 const knownSeats = onceFor((_covering: Covering) => onceFor((_outline: Outline) => onceFor((_closure: Closure) => new Map<number, Seat[] | null>())))
@@ -81,7 +81,7 @@ function seatsMade(covering: Covering, outline: Outline, closure: Closure, halfM
     const own = inCourse(closure, covering, halfMm, course)
     if (!own) return null
     if (own.toMm < own.fromMm - 1e-9) continue
-    const free = BETWEEN_BATTENS.includes(closure.way) && !closure.battenCut && lengthOf(covering) !== null ? clearOfBattens(covering, hung, closure.plateHighMm / 2, own) : [own]
+    const free = betweenBattens(closure) && !closure.battenCut && lengthOf(covering) !== null ? clearOfBattens(covering, hung, closure.plateHighMm / 2, own) : [own]
     seats.push(...free.map(screws => seatFrom(course, screws, closure)))
     if (!free.length) blocked.push(seatFrom(course, own, closure))
   }

@@ -3,7 +3,7 @@ import { shapeOf } from '../roof'
 import type { Interval } from '../geometry'
 import { MM_PER_INCH } from '../units'
 import { columnStart } from './courses'
-import { columnsOf } from './gauge'
+import { type Columns, columnsOf } from './gauge'
 import { type Foot, wayThrough } from './seats'
 
 /** A foot that is wider than its tab may stand out so far along the eave (common practice: half an inch of play). */
@@ -30,25 +30,40 @@ export function windowInUnit(covering: Covering, foot: Foot): Interval | null {
   }
 }
 
-/** The unit of a course at a place along the eave: its number from the left, whatever the datum, 1 being the first that begins on or right of the first column, and its left edge, mm. Null where nothing is laid to columns. */
-export function unitAt(covering: Covering, course: number, xMm: number): { number: number, leftMm: number, widthMm: number } | null {
-  const columns = columnsOf(covering)
+type Laid = Pick<Face, 'covering' | 'outline'>
+
+/** A strip at the end of a course that is narrower than this is no unit, mm: faces are some millimetres out of true, and nobody lays a sliver (common practice). */
+const SLIVER_MM = 25
+
+/** Which of its columns a course has at a place, 0 the one that was read. */
+const columnAt = (columns: Columns, course: number, xMm: number): number => Math.floor((xMm - columnStart(columns, course)) / columns.widthMm + 1e-9)
+/** The column in which the face begins, at whatever height that is: a face by a valley begins left of its eave. */
+const firstColumn = (columns: Columns, { outline }: Laid, course: number): number => columnAt(columns, course, shapeOf(outline).along.fromMm + SLIVER_MM)
+
+/** The unit of a course at a place along the eave: its number from the left, whatever the datum, 1 being that in which the face begins, cut or whole, and its left edge, mm. Null where nothing is laid to columns. */
+export function unitAt(face: Laid, course: number, xMm: number): { number: number, leftMm: number, widthMm: number } | null {
+  const columns = columnsOf(face.covering)
   if (!columns) return null
-  const startMm = columnStart(columns, course)
-  const k = Math.floor((xMm - startMm) / columns.widthMm + 1e-9)
-  // Where the bond is broken every other course begins with half a unit, which counts as its first.
-  const halfFirst = columns.brokenBond && course % 2 === 1 ? 1 : 0
-  return { number: k + 1 + halfFirst, leftMm: startMm + k * columns.widthMm, widthMm: columns.widthMm }
+  const k = columnAt(columns, course, xMm)
+  return { number: k - firstColumn(columns, face, course) + 1, leftMm: columnStart(columns, course) + k * columns.widthMm, widthMm: columns.widthMm }
 }
 
-/** A unit's number as it is counted from the face's datum: from the right the last one on the eave is number 1. The same takes such a number back. */
-export function fromDatum({ covering, outline, datum }: Pick<Face, 'covering' | 'outline' | 'datum'>, course: number, unit: number): number {
-  if (datum === 'left') return unit
-  const last = unitAt(covering, course, shapeOf(outline).along.toMm - END_MM)
-  return last ? last.number - unit + 1 : unit
+/** How many units a course can have from one end of the face to the other; 0 where nothing is laid to columns. */
+export const unitsIn = (face: Laid, course: number): number => unitAt(face, course, shapeOf(face.outline).along.toMm - SLIVER_MM)?.number ?? 0
+
+/** Where a unit of a course lies along the eave, mm; null where the course has none of that number. */
+export function unitAlong(face: Laid, course: number, unit: number): Interval | null {
+  const columns = columnsOf(face.covering)
+  if (!columns || unit < 1 || unit > unitsIn(face, course)) return null
+  const fromMm = columnStart(columns, course) + (firstColumn(columns, face, course) + unit - 1) * columns.widthMm
+  return { fromMm, toMm: fromMm + columns.widthMm }
 }
-/** A sliver of a unit at the far end is not counted, mm. */
-const END_MM = 1
+
+/** A unit's number as it is counted from the face's datum: from the right the last one of the face is number 1. The same takes such a number back; one that is not laid to columns keeps its number. */
+export function fromDatum(face: Laid & Pick<Face, 'datum'>, course: number, unit: number): number {
+  const units = unitsIn(face, course)
+  return face.datum === 'left' || !units ? unit : units - unit + 1
+}
 
 /** Stretches along the eave where a mount may go through the units of one course; null where any place will do. */
 export function windowsInCourse(covering: Covering, foot: Foot, course: number, along: Interval): Interval[] | null {

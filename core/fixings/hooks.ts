@@ -1,5 +1,5 @@
 import { goesOn, goesWith, offered } from '../catalogue'
-import { besideWindowMm, footOf } from '../coverings'
+import { besideWindowMm, footOf, fromDatum, unitAt } from '../coverings'
 import { shapeOf } from '../roof'
 import { type Cure, type FindingAsk, writer } from '../trade'
 import type { FixingsLayout } from './layout'
@@ -16,7 +16,7 @@ function reaches({ face, plan }: HooksAsk): { number: number, column: number, mi
   if (covering.kind !== 'interlocking-tile' || !plan.parts.mount.hook) return null
   return plan.supports.rafters.filter(one => one.centreMm > along.fromMm && one.centreMm < along.toMm).map(({ number, centreMm }) => ({
     number,
-    column: Math.max(1, Math.round((centreMm - covering.firstColumnMm) / covering.coverWidthMm) + 1),
+    column: fromDatum(face, ANY_COURSE, unitAt(face, ANY_COURSE, centreMm)!.number),
     missMm: besideWindowMm(covering, footOf(face, plan.parts.mount), ANY_COURSE, centreMm),
   }))
 }
@@ -29,8 +29,8 @@ export function hookWords(ask: HooksAsk): string {
   if (!hook || !missed.length) return ''
   const say = writer(ask)
   const most = Math.max(...missed.map(one => one.missMm))
-  const columns = [...new Set(missed.map(one => one.column))]
-  return ` ${missed.length === all!.length ? 'All rafters lie' : `${missed.length} of ${all!.length} rafters lie`} under side laps of the tiles: the arm of ${ask.plan.parts.mount.name} may be set ${say(hook.travelMm)} aside and would need ${say(hook.travelMm + most)}. Take a hook that reaches, or swap the tiles at the side laps of columns ${columns.slice(0, 4).join(', ')}${columns.length > 4 ? ' and so on' : ''} for flat ones made for hooks; and read where the first column begins, it decides.`
+  const columns = [...new Set(missed.map(one => one.column))].sort((a, b) => a - b)
+  return ` ${missed.length === all!.length ? 'All rafters lie' : `${missed.length} of ${all!.length} rafters lie`} under side laps of the tiles: the arm of ${ask.plan.parts.mount.name} may be set ${say(hook.travelMm)} aside and would need ${say(hook.travelMm + most)}. Take a hook that reaches, or swap the tiles at the side laps of columns ${columns.slice(0, 4).join(', ')}${columns.length > 4 ? ' and so on' : ''} (from the ${ask.face.datum}) for flat ones made for hooks; and read where the first column begins, it decides.`
 }
 
 /** Hooks on the shelf whose arm reaches from every rafter. */

@@ -5,6 +5,12 @@ import { signedAreaMm2 } from './ring'
 /** Area in square mm, holes taken off. */
 export const areaMm2 = (region: Region): number => Math.abs(region.reduce((sum, ring) => sum + signedAreaMm2(ring), 0))
 
+/** Length of all edges, round holes too, mm. */
+export const perimeterMm = (region: Region): number => region.reduce((sum, ring) => sum + ring.reduce((own, { x, y }, i) => {
+  const to = ring[(i + 1) % ring.length]!
+  return own + Math.hypot(to.x - x, to.y - y)
+}, 0), 0)
+
 /** An upright rectangle as a region. */
 export const rectangle = (along: Interval, up: Interval): Region => [[
   { x: along.fromMm, y: up.fromMm }, { x: along.toMm, y: up.fromMm },

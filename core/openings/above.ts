@@ -1,5 +1,5 @@
 import { coursesUp, fromDatum } from '../coverings'
-import type { Point } from '../geometry'
+import { type Point, rectangle } from '../geometry'
 import type { Face, Job } from '../job'
 import { rafterAt } from '../supports'
 import type { SectionDrawing, SectionTone } from './drawing'
@@ -20,7 +20,7 @@ export function aboveOf(job: Job, face: Face, plan: OpeningsLayout, opening: Ope
   const areas: SectionDrawing['areas'] = []
   const lines: SectionDrawing['lines'] = []
   const labels: SectionDrawing['labels'] = []
-  const rectangle = (fromX: number, toX: number, fromY: number, toY: number): Point[] => [{ x: fromX, y: fromY }, { x: toX, y: fromY }, { x: toX, y: toY }, { x: fromX, y: toY }]
+  const box = (fromX: number, toX: number, fromY: number, toY: number): Point[] => rectangle({ fromMm: fromX, toMm: toX }, { fromMm: fromY, toMm: toY })[0]!
   const shown = coursesUp(face.covering, face.outline).filter(one => one.number >= course.number - COURSES_ROUND && one.number <= course.number + COURSES_ROUND + 1)
   const tallMm = shown.at(-1)!.toMm - shown[0]!.fromMm
   const textMm = tallMm / 24
@@ -36,10 +36,10 @@ export function aboveOf(job: Job, face: Face, plan: OpeningsLayout, opening: Ope
     const lifted = (unit: number | null) => opening.lifted.some(ref => ref.course === one.number && (ref.unit === unit || ref.unit === null))
     const cut = (unit: number | null) => opening.cut !== null && opening.cut.course === one.number && opening.cut.unit === unit
     const tone = (unit: number | null): SectionTone => cut(unit) ? 'cut' : lifted(unit) ? 'lifted' : 'unit'
-    if (!units.length) areas.push({ tone: tone(null), points: rectangle(leftMm, rightMm, one.fromMm, one.toMm) })
+    if (!units.length) areas.push({ tone: tone(null), points: box(leftMm, rightMm, one.fromMm, one.toMm) })
     for (const unit of units) {
       const { along } = placeOfUnit(face, { course: one.number, unit })!
-      areas.push({ tone: tone(unit), points: rectangle(Math.max(along.fromMm, leftMm), Math.min(along.toMm, rightMm), one.fromMm, one.toMm) })
+      areas.push({ tone: tone(unit), points: box(Math.max(along.fromMm, leftMm), Math.min(along.toMm, rightMm), one.fromMm, one.toMm) })
       if (one.number === shown[0]!.number && along.fromMm >= leftMm && along.toMm <= rightMm) labels.push({ at: { x: (along.fromMm + along.toMm) / 2, y: one.fromMm - textMm * 1.3 }, text: String(fromDatum(face, one.number, unit)), leader: null, middle: true })
     }
     labels.push({ at: { x: leftMm - textMm * 1.6, y: (one.fromMm + one.toMm) / 2 - textMm * 0.35 }, text: String(one.number), leader: null, middle: true })
@@ -52,13 +52,13 @@ export function aboveOf(job: Job, face: Face, plan: OpeningsLayout, opening: Ope
   }
   lines.push({ tone: 'zone', points: [{ x: leftMm, y: opening.railAt.yMm }, { x: rightMm, y: opening.railAt.yMm }] })
   const { flashing, cut, unit } = opening
-  if (flashing) lines.push({ tone: 'flashing', points: closed(rectangle(plate.xMm - closure.flashWideMm / 2, plate.xMm + closure.flashWideMm / 2, flashing.footMm, flashing.headMm)) })
+  if (flashing) lines.push({ tone: 'flashing', points: closed(box(plate.xMm - closure.flashWideMm / 2, plate.xMm + closure.flashWideMm / 2, flashing.footMm, flashing.headMm)) })
   if (cut && cut.kind !== 'hole' && unit && cut.fromLeftMm !== null) {
     const own = placeOfUnit(face, { course: cut.course, unit: cut.unit })!
     const fromX = own.along.fromMm + cut.fromLeftMm
-    lines.push({ tone: 'sealant', points: closed(rectangle(fromX, fromX + cut.wideMm, course.fromMm + cut.fromLowerMm, course.fromMm + cut.fromLowerMm + cut.highMm)) })
+    lines.push({ tone: 'sealant', points: closed(box(fromX, fromX + cut.wideMm, course.fromMm + cut.fromLowerMm, course.fromMm + cut.fromLowerMm + cut.highMm)) })
   }
-  areas.push({ tone: 'steel', points: rectangle(plate.xMm - closure.plateWideMm / 2, plate.xMm + closure.plateWideMm / 2, plate.yMm - closure.plateHighMm / 2, plate.yMm + closure.plateHighMm / 2) })
+  areas.push({ tone: 'steel', points: box(plate.xMm - closure.plateWideMm / 2, plate.xMm + closure.plateWideMm / 2, plate.yMm - closure.plateHighMm / 2, plate.yMm + closure.plateHighMm / 2) })
   if (opening.exit) lines.push({ tone: 'screw', points: [{ x: opening.exit.xMm, y: plate.yMm }, { x: opening.exit.xMm, y: opening.railAt.yMm }] })
   for (const line of seal.lines) lines.push({ tone: 'sealant', points: line.map(({ x, y }) => ({ x: plate.xMm + x, y: plate.yMm + y })) })
   return {

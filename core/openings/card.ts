@@ -1,12 +1,12 @@
 import { sealNames } from '../catalogue'
-import { fromDatum } from '../coverings'
+import { betweenBattens, fromDatum } from '../coverings'
 import type { Face, Job } from '../job'
 import { listed, sentenceCase, writer } from '../trade'
 import { formatQuantity, torque } from '../units'
 import type { OpeningsLayout } from './layout'
 import type { Opening, UnitRef } from './opening'
 import { throughOf } from './through'
-import { unitWords } from './words'
+import { isHard, unitWords } from './words'
 
 /** What a roofer reads before opening the covering at one fixing: where, in what order, and what can hurt. */
 export interface OpeningCard {
@@ -67,7 +67,7 @@ export function cardOf(job: Job, face: Face, plan: OpeningsLayout, opening: Open
     arm !== null && `Arm ${say(arm.clearMm)} clear of the ${unit.one} below${arm.givesMm === null ? '' : `; it gives ${say(arm.givesMm)} at most under load`}.`,
     arm !== null && arm.ridesMm > 0 && `${cut ? 'The notch does not take all of the arm' : 'No notch'}: the ${unit.one} above rides up ${say(arm.ridesMm)} on the arm.`,
     closure.trimMm > 0 && `Trim the shingle back ${say(closure.trimMm)} round the post.`,
-    (closure.way === 'hook' || closure.way === 'slot' || closure.way === 'post') && 'Close the underlay’s hole so that water runs over it.',
+    betweenBattens(closure) && 'Close the underlay’s hole so that water runs over it.',
     lifted.length > 0 && (covering.kind === 'coursed-shingle' ? `Lay the courses down; ${closure.nails ? `${closure.nails} nails driven again, heads sealed; ` : ''}${closure.dabs} dabs under the tabs.` : `${sentenceCase(lifted.length === 1 ? unit.one : unit.many)} back; ${fixedAgain(covering.kind, lifted.length)}`),
     `Rail bolt ${formatQuantity(torque(mount.torqueNm), job.units)}, logged.`,
   ]
@@ -94,7 +94,7 @@ function fixedAgain(kind: Face['covering']['kind'], units: number): string {
 
 /** What can hurt at one opening. */
 function cautionsFor({ covering }: Pick<Face, 'covering'>, { cut, way }: Opening): string[] {
-  const hard = covering.kind === 'interlocking-tile' || covering.kind === 'plain-tile' || covering.kind === 'slate'
+  const hard = isHard({ covering })
   return [
     ...hard && cut && cut.kind !== 'hole' ? ['Dust of cut tile and slate is silica: wet cut or extraction, respirator (P3), goggles. Sparks and blade away from underlay and people.'] : [],
     ...way === 'plate' ? ['A slate drilled through keeps dry by its gasket and the flashing over it: no hole is left outside the flashing.'] : [],

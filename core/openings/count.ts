@@ -39,13 +39,14 @@ export function countUnits(openings: Opening[], closureOf: (opening: Opening) =>
   const lifted = stripped ? stripped.units : distinct(openings.flatMap(one => one.lifted))
   const shares = openings.length ? Math.max(...openings.map(one => closureOf(one).breaks)) : 0
   const thumb = Math.max(0, Math.min(lifted, Math.ceil(lifted * shares - 1e-9)))
-  const spare = stripped ? Math.max(0, stripped.covered - thumb) : 0
+  // What lay under the array is not laid again: first it stands in for what broke, then it is spare.
+  const covered = stripped?.covered ?? 0
+  const spare = Math.max(0, covered - thumb)
   const outside = broken.filter(one => !one.under).length
   // What lies under the array can be lent as far as it goes, and a new unit goes where it was: nobody sees that.
   const lent = Math.min(outside, lendable)
-  const needed = thumb + broken.length
   return {
     lifted, notched: cuts('notch'), slotted: cuts('slot'), cored: cuts('core'), drilled: cuts('hole'), kept: Math.max(0, lifted - thumb - spare), thumb, broken: broken.length, lent, spare,
-    bought: Math.max(0, stripped ? broken.length - spare : needed),
+    bought: Math.max(0, thumb + broken.length - covered),
   }
 }

@@ -1,5 +1,5 @@
 import type { Closure, Mount } from '../catalogue'
-import { armAtMm, battensIn, belowFirst, besideWindowMm, coursesUp, type Foot, headLapMm, type Seated, seatedAt, slotHighMm, slotNeededMm, unitAt } from '../coverings'
+import { armAtMm, battensIn, belowFirst, besideWindowMm, betweenBattens, coursesUp, type Foot, headLapMm, type Seated, seatedAt, slotHighMm, slotNeededMm, unitAt, unitsIn } from '../coverings'
 import { middleOf } from '../geometry'
 import { onceFor } from '../memory'
 import type { Covering, Face } from '../job'
@@ -30,10 +30,10 @@ export function openingOf({ face, plan, r, i, through, first }: ToOpen): Opening
   const seated = seatedAt(covering, outline, through, railAt.yMm)
   const yMm = seated?.screwsMm ?? railAt.yMm + middleOf(closure.screwsUp)
   const plate = { xMm: plateX(plan.supports, rail, fixing.member, railAt.xMm, yMm), yMm }
-  const unit = seated && unitAt(covering, seated.course.number, plate.xMm)
+  const unit = seated && unitAt(face, seated.course.number, plate.xMm)
   const exit = closure.armDownMm > 0 ? { xMm: seated ? armAtMm(covering, through, seated.course.number, plate.xMm) : plate.xMm, yMm: yMm - closure.armDownMm } : null
   const screws = screwsOf(mount, plate, plan.supports, fixing.member)
-  const cut = cutOf(closure, covering, seated, unit, plate, exit)
+  const cut = cutOf(closure, face, seated, unit, plate, exit)
   const batten = battenMet(face, closure, seated, plate.yMm)
   const arm = armOf(closure, mount, covering, plan, r, cut)
   const flashing = flashingOf(closure, covering, seated, plate.yMm, cut)
@@ -48,7 +48,7 @@ export function openingOf({ face, plan, r, i, through, first }: ToOpen): Opening
   ]
   return {
     fixingId: fixing.id, railId: rail.id, rail: rail.number, place: i + 1, of: own.length, member: fixing.member, mountId: mount.id, first, way: closure.way, closureId: closure.id,
-    course: seated && { ...seated.course }, unit, railAt, plate, screws, exit, arm, flashing, batten, cut, lifted: liftedBy(closure, covering, seated, plate.xMm), seal: sealOnce(closure), faults,
+    course: seated && { ...seated.course }, unit, railAt, plate, screws, exit, arm, flashing, batten, cut, lifted: liftedBy(closure, face, seated, plate.xMm), seal: sealOnce(closure), faults,
   }
 }
 
@@ -73,11 +73,11 @@ function screwsOf({ fasteners, screw }: Mount, plate: { xMm: number, yMm: number
   }))
 }
 
-function cutOf(closure: Closure, covering: Covering, seated: Seated | null, unit: Opening['unit'], plate: { xMm: number, yMm: number }, exit: Opening['exit']): Cut | null {
+function cutOf(closure: Closure, face: Face, seated: Seated | null, unit: Opening['unit'], plate: { xMm: number, yMm: number }, exit: Opening['exit']): Cut | null {
   if (!closure.cutWideMm || closure.way === 'strip') return null
   const kind = closure.way === 'hook' ? 'notch' : closure.way === 'slot' ? 'slot' : closure.way === 'post' ? 'core' : 'hole'
-  const highMm = kind === 'slot' && seated ? slotHighMm(closure, covering, seated.course) : closure.cutHighMm
-  const cutUnit = kind === 'notch' && exit && seated ? unitAt(covering, seated.course.number, exit.xMm) : unit
+  const highMm = kind === 'slot' && seated ? slotHighMm(closure, face.covering, seated.course) : closure.cutHighMm
+  const cutUnit = kind === 'notch' && exit && seated ? unitAt(face, seated.course.number, exit.xMm) : unit
   const middleMm = exit && kind === 'notch' ? exit.xMm : cutUnit ? asideFromEdges(plate.xMm, cutUnit, closure) : plate.xMm
   return {
     kind, course: seated?.course.number ?? 0, unit: cutUnit?.number ?? null, wideMm: closure.cutWideMm, highMm, deepMm: closure.cutDeepMm, toleranceMm: closure.cutToleranceMm,
@@ -92,10 +92,8 @@ function asideFromEdges(xMm: number, { leftMm, widthMm }: NonNullable<Opening['u
   return xMm + Math.max(-playMm, Math.min(playMm, wanted - xMm))
 }
 
-const MEETS_BATTENS: Closure['way'][] = ['hook', 'post', 'slot']
-
 function battenMet({ covering, outline }: Face, closure: Closure, seated: Seated | null, yMm: number): Opening['batten'] {
-  if (!seated || !MEETS_BATTENS.includes(closure.way)) return null
+  if (!seated || !betweenBattens(closure)) return null
   const courses = coursesUp(covering, outline)
   const half = closure.plateHighMm / 2 - 1e-6
   const [met] = battensIn(covering, [...belowFirst(covering, courses), ...courses], yMm - half, yMm + half)
@@ -132,11 +130,16 @@ function flashingOf(closure: Closure, covering: Covering, seated: Seated | null,
 }
 
 /** Units that are lifted: its own and those beside it where it goes through the course, those of the courses above where a flashing goes under them. */
-function liftedBy({ way, lifts, liftUnits, liftCourses }: Closure, covering: Covering, seated: Seated | null, xMm: number): UnitRef[] {
+function liftedBy({ way, lifts, liftUnits, liftCourses }: Closure, face: Face, seated: Seated | null, xMm: number): UnitRef[] {
   if (!lifts || !seated) return []
   const first = seated.course.number + (way === 'lapped' || way === 'slot' ? 1 : 0)
+  // As many to the left as to the right; one more on the side to which the plate is nearer.
+  const besideLeft = ({ leftMm, widthMm }: { leftMm: number, widthMm: number }) => Math.floor((liftUnits - (xMm < leftMm + widthMm / 2 ? 0 : 1)) / 2)
   return Array.from({ length: liftCourses }, (_, k) => first + k).flatMap((course) => {
-    const over = unitAt(covering, course, xMm)
-    return Array.from({ length: liftUnits }, (_, n): UnitRef => ({ course, unit: over ? Math.max(1, over.number - Math.floor((liftUnits - 1) / 2) + n) : null }))
+    const over = unitAt(face, course, xMm)
+    // Where the course ends beside it there are fewer to lift.
+    return over
+      ? Array.from({ length: liftUnits }, (_, n): UnitRef => ({ course, unit: over.number - besideLeft(over) + n })).filter(({ unit }) => unit! >= 1 && unit! <= unitsIn(face, course))
+      : Array.from({ length: liftUnits }, (): UnitRef => ({ course, unit: null }))
   })
 }

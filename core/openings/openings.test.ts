@@ -3,7 +3,7 @@ import { demoJobs } from '../../db/demo/jobs'
 import { after, catalogue, changed, planOf, threeRowsOfSix } from '../../tests/fixtures/jobs'
 import { seeded } from '../../tests/fixtures/random'
 import { usualLimits } from '../coverings/findings'
-import { besideWindowMm, courseLines, coursesUp, footOf, fromDatum, seatedAt, seatsOf, slotHighMm, slotNeededMm, usualCovering, windowInUnit } from '../coverings'
+import { besideWindowMm, courseLines, coursesUp, footOf, fromDatum, seatedAt, seatsOf, slotHighMm, slotNeededMm, unitAlong, unitAt, unitsIn, usualCovering, windowInUnit } from '../coverings'
 import type { Covering, Edit, Job } from '../job'
 import { planJob } from '../plan'
 import { expectedMisses, fitRafters, raftersOf } from '../supports'
@@ -131,6 +131,24 @@ describe('units by the datum', () => {
   })
 })
 
+describe('units of a face that begins left of its eave', () => {
+  it('are counted from where the face begins, beside a valley too, and only units that are there are lifted', () => {
+    const face = tile.faces[0]!
+    const covering = { ...face.covering as Extract<Covering, { kind: 'interlocking-tile' }>, firstColumnMm: 40 }
+    const wide = (leftMm: number): typeof face => ({ ...face, covering, outline: { kind: 'corners', corners: [{ xMm: 0, yMm: 0, edge: 'eave' }, { xMm: 9000, yMm: 0, edge: 'rake' }, { xMm: 9000, yMm: 5000, edge: 'ridge' }, { xMm: leftMm, yMm: 5000, edge: 'valley' }] } })
+    // 40 mm of a cut tile, then whole ones of 302; 1500 mm more on the left are five tiles more, the last of them cut.
+    expect([10, 41, 400].map(x => unitAt(wide(0), 5, x)!.number)).toEqual([1, 2, 3])
+    expect([10, 41, 400].map(x => unitAt(wide(-1500), 5, x)!.number)).toEqual([6, 7, 8])
+    expect(unitAt(wide(-1500), 5, -1490)!.number).toBe(1)
+    // Out of true by 3 mm is no tile more.
+    expect(unitAt(wide(-3), 5, 41)!.number).toBe(2)
+    expect(unitAlong(wide(-1500), 5, 7)).toEqual({ fromMm: 40, toMm: 342 })
+    expect([unitAlong(wide(0), 5, 0), unitAlong(wide(0), 5, unitsIn(wide(0), 5) + 1)]).toEqual([null, null])
+    // A covering that is not laid to columns keeps what was typed.
+    expect(fromDatum({ ...face, covering: usualCovering('coursed-shingle', true), datum: 'right' }, 4, 7)).toBe(7)
+  })
+})
+
 describe('rail ends', () => {
   it('are held by two fixings each where that is asked for: on neighbours, where every rafter can be had', () => {
     const job = threeRowsOfSix()
@@ -199,7 +217,24 @@ describe('units', () => {
       if (blocks.some(one => left < one.rightMm + 150 && right > one.leftMm - 150 && lines[c]! < one.topMm + 150 && lines[c + 1]! > one.bottomMm - 150)) hits++
     }
     expect(stripped!.areaM2).toBeCloseTo(hits / darts * 10.46 * (lines.at(-1)! - lines[0]!) / 1000, 0)
+    // The stripped area's edge by cells of 10 mm along a line that is walked: sides between a cell in it and one out of it.
+    const isIn = (x: number, y: number) => blocks.some(one => x > one.leftMm - 150 && x < one.rightMm + 150 && y > one.bottomMm - 150 && y < one.topMm + 150)
+    let sides = 0
+    for (let x = -395; x < 10_860; x += 10) for (let y = -395; y < 8000; y += 10) sides += Number(isIn(x, y) !== isIn(x + 10, y)) + Number(isIn(x, y) !== isIn(x, y + 10))
+    expect(Math.abs(stripped!.edgeMm - 10 * sides)).toBeLessThan(100)
     expect(plan.units.spare).toBe(stripped!.covered - plan.units.thumb)
+    // A pile of tiles: sound ones off the roof, then one by one laid round the array and where others were found broken; clips for those that are laid.
+    for (const foundBroken of [0, 3, 190]) {
+      const { units, list } = faceOf(after(job, { type: 'log-broken', faceId: 'main', broken: Array.from({ length: foundBroken }, (_, i) => ({ id: `b${i}`, course: 1, unit: i + 1, by: '', supplies: 'firm' as const, on: '2026-05-04' })) }))
+      let pile = units.lifted - units.thumb
+      let [laid, bought] = [0, 0]
+      for (let k = 0; k < units.lifted - stripped!.covered + units.broken; k++) {
+        if (pile) pile--
+        else bought++
+        if (k < units.lifted - stripped!.covered) laid++
+      }
+      expect([foundBroken, units.bought, list.find(part => part.kind === 'unit-clip')?.pieces]).toEqual([foundBroken, bought, laid])
+    }
     expect(stripped!.units).toBeGreaterThan(stripped!.covered)
   })
   it('of thin metal are walked on by boards: runs along each rail, cut from whole sheets', () => {

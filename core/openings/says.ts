@@ -8,7 +8,7 @@ import { openingSteps } from './marks'
 import type { Opening } from './opening'
 import { openingsShown } from './shown'
 import { throughOf } from './through'
-import { unitWords } from './words'
+import { isHard, unitWords } from './words'
 
 type Asked = PartAsk<OpeningsLayout>
 
@@ -40,7 +40,10 @@ const clipped = (kind: Face['covering']['kind']): boolean => kind === 'interlock
 
 /** Battens that are cut at a plate are carried by two trimmers each, a metre long (common practice). */
 const TRIMMERS = 2
+/** What is laid where the covering was stripped: bundle and roll cover so much, laps taken off the roll; lengths of flashing lap (common practice). */
 const BUNDLE_M2 = 3
+const ROLL_M2 = 9
+const EDGE_MM = { length: 2000, lap: 100 }
 
 /** How every fixing goes through the covering and keeps it dry. */
 export const openings = {
@@ -55,10 +58,12 @@ export const openings = {
     'screw': ask => perMount('screw', ask, ({ mount, fixings }) => ({ name: mount.screw.name, maker: mount.maker, amount: fixings * mount.screw.perMount, massKg: 'by shelf', price: 'by shelf', rule: `${mount.screw.perMount} a fixing` })),
     'sealant': ({ plan }) => any('sealant', 'Roof sealant', plan.openings.reduce((sum, one) => sum + one.seal.ml, 0), 'Bead by bead, length × section, and dabs; whole cartridges over the job'),
     'nail': ask => any('nail', 'Roofing nail', ask.plan.openings.reduce((sum, one) => sum + throughOf(ask.plan, one).closure.nails, 0), 'Those that were pulled'),
-    'unit-clip': ({ face, plan }) => clipped(face.covering.kind) ? any('unit-clip', 'Tile clip', plan.units.lifted - plan.units.spare, 'One for each tile that was lifted') : [],
+    'unit-clip': ({ face, plan }) => clipped(face.covering.kind) ? any('unit-clip', 'Tile clip', plan.units.lifted - (plan.stripped?.covered ?? 0), 'One for each tile that is laid again') : [],
     'underlay': ({ face, plan }) => laidOnBattens(face.covering) ? any('underlay', 'Underlay patch', plan.openings.filter(one => one.way !== 'strip').length, 'One an opening') : [],
     'batten': ({ plan }) => any('batten', 'Batten', plan.openings.filter(one => one.batten?.cut).length * TRIMMERS, 'Two trimmers a batten that is cut'),
     'shingle': ({ plan }) => plan.stripped ? any('shingle', 'Shingle', Math.ceil(plan.stripped.areaM2 / BUNDLE_M2), 'Over the stripped area, 3 m² a bundle') : [],
+    'underlay-roll': ({ plan }) => plan.stripped ? any('underlay-roll', 'Underlay, roll of 10 m²', Math.ceil(plan.stripped.areaM2 / ROLL_M2), 'Under the shingle of the stripped area, a tenth for laps') : [],
+    'edge-flashing': ({ plan }) => plan.stripped ? any('edge-flashing', 'Edge flashing, 2 m', Math.ceil(plan.stripped.edgeMm / (EDGE_MM.length - EDGE_MM.lap)), 'Round the stripped area, each length lapped 100 mm') : [],
     'unit': ({ face, plan, catalogue }) => {
       const sold = soldLike(catalogue, face)
       const unit = unitWords[face.covering.kind].one
@@ -80,7 +85,6 @@ const soldLike = ({ coverings }: Asked['catalogue'], { covering }: Face): Coveri
 
 /** A disc grinds or cuts so many openings before it is worn (common practice). */
 const CUTS_A_DISC = 40
-const isHard = ({ covering }: Pick<Face, 'covering'>): boolean => covering.kind === 'interlocking-tile' || covering.kind === 'plain-tile' || covering.kind === 'slate'
 const dustyCuts = (faces: { face: Face, plan: OpeningsLayout }[]): number => faces.reduce((sum, { face, plan }) => sum + (isHard(face) ? plan.openings.filter(one => one.cut && one.cut.kind !== 'core').length : 0), 0)
 
 export const openingsOfJob = {

@@ -1,4 +1,4 @@
-import { battensIn, belowFirst, type Course, coursesUp, fromDatum, lengthOf } from '../coverings'
+import { battensIn, belowFirst, betweenBattens, type Course, coursesUp, fromDatum, lengthOf } from '../coverings'
 import type { Point } from '../geometry'
 import type { Face, Job } from '../job'
 import { writer } from '../trade'
@@ -174,7 +174,7 @@ function drawMount(cutting: Cutting, drawn: Turned, says: Says): number {
     drawn.line('flashing', [footMm, onOwn(footMm)], [y, onOwn(y)], [flashing.headMm, onOwn(flashing.headMm)])
     says.below.push([`flashing’s head${flashing.under ? ` under course ${flashing.under}` : ''}`, [flashing.headMm, onOwn(flashing.headMm)]])
   }
-  const onTimber = closure.way === 'hook' || closure.way === 'slot' || closure.way === 'post' || closure.way === 'plate'
+  const onTimber = betweenBattens(closure) || closure.way === 'plate'
   const plateZ = onTimber ? 0 : (flashing ? onOwn(y) : surface(y)) + 1
   drawn.box('steel', y - half, y + half, plateZ, plateZ + mount.plateMm)
   const railMm = Math.max(mount.standoffMm - RAIL_MM.high / 2, surface(railAt.yMm) + 25)

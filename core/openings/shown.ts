@@ -1,13 +1,12 @@
-import type { Point } from '../geometry'
+import { rectangle } from '../geometry'
 import { type Ask, type FaceShown, type Layer, type Shape, shape } from '../trade'
 import { count, length, words } from '../units'
 import type { Working } from '../working'
 import type { OpeningsLayout } from './layout'
+import { throughOf } from './through'
 import { placeOfUnit } from './where'
 
 type Asked = Ask<OpeningsLayout>
-
-const rectangle = (fromX: number, toX: number, fromY: number, toY: number): Point[] => [{ x: fromX, y: fromY }, { x: toX, y: fromY }, { x: toX, y: toY }, { x: fromX, y: toY }]
 
 /** Units that are lifted, each once. */
 const lifted: Layer<Asked> = {
@@ -27,7 +26,7 @@ function unitShapes(face: Asked['face'], refs: { course: number, unit: number | 
     const key = `${ref.course} ${ref.unit}`
     const place = seen.has(key) ? null : placeOfUnit(face, ref)
     seen.add(key)
-    return place ? [shape({ kind: 'area', rings: [rectangle(place.along.fromMm, place.along.toMm, place.up.fromMm, place.up.toMm)] })] : []
+    return place ? [shape({ kind: 'area', rings: rectangle(place.along, place.up) })] : []
   })
 }
 
@@ -43,31 +42,39 @@ const plates: Layer<Asked> = {
   shapes: ({ plan }) => plan.openings.flatMap(({ plate, exit, fixingId, cut: own, unit, course }) => {
     const ref = { kind: 'fixing' as const, id: fixingId }
     const half = 35
-    const box = shape({ kind: 'area', rings: [rectangle(plate.xMm - half, plate.xMm + half, plate.yMm - half, plate.yMm + half)] }, ref)
+    const box = shape({ kind: 'area', rings: rectangle({ fromMm: plate.xMm - half, toMm: plate.xMm + half }, { fromMm: plate.yMm - half, toMm: plate.yMm + half }) }, ref)
     const arm = exit ? [shape({ kind: 'line', from: { x: exit.xMm, y: exit.yMm }, to: { x: exit.xMm, y: plate.yMm - half } }, ref)] : []
     const slot = own && own.kind !== 'hole' && unit && course && own.fromLeftMm !== null
-      ? [shape({ kind: 'area', rings: [rectangle(unit.leftMm + own.fromLeftMm, unit.leftMm + own.fromLeftMm + own.wideMm, course.fromMm + own.fromLowerMm, course.fromMm + own.fromLowerMm + own.highMm)] }, ref)]
+      ? [shape({ kind: 'area', rings: rectangle({ fromMm: unit.leftMm + own.fromLeftMm, toMm: unit.leftMm + own.fromLeftMm + own.wideMm }, { fromMm: course.fromMm + own.fromLowerMm, toMm: course.fromMm + own.fromLowerMm + own.highMm }) }, ref)]
       : []
     return [box, ...arm, ...slot]
   }),
 }
 
 /** Units and sealant of the face, and how they come about. */
-function openingWorkings({ openings, units }: OpeningsLayout): Working[] {
+function openingWorkings(plan: OpeningsLayout): Working[] {
+  const { openings, units, stripped } = plan
   if (!openings.length) return []
   const ml = openings.reduce((sum, one) => sum + one.seal.ml, 0)
-  const { beadLengthMm, sectionMm2 } = openings[0]!.seal
+  const ways = [true, false].map(first => openings.filter(one => one.first === first)).filter(own => own.length)
   return [
     {
       what: 'Sealant of the face', formula: 'Σ (bead × section + film + filling + dabs)', values: [
-        { symbol: 'n', what: 'openings', value: count(openings.length, 'openings') }, { symbol: 'l', what: 'bead of one', value: length(beadLengthMm) }, { symbol: 'A', what: 'its section', value: words(`${sectionMm2.toFixed(1)} mm²`) },
+        ...ways.flatMap((own): Working['values'] => {
+          const of = ways.length > 1 ? `, ${throughOf(plan, own[0]!).mount.name}` : ''
+          const { beadLengthMm, sectionMm2, ml: oneMl } = own[0]!.seal
+          return [
+            { symbol: 'n', what: `openings${of}`, value: count(own.length, 'openings') }, { symbol: 'l', what: `bead of one${of}`, value: length(beadLengthMm) },
+            { symbol: 'A', what: `its section${of}`, value: words(`${sectionMm2.toFixed(1)} mm²`) }, { symbol: 'V', what: `all of one${of}`, value: words(`${oneMl.toFixed(1)} ml`) },
+          ]
+        }),
       ],
       result: words(`${ml.toFixed(0)} ml`), source: 'Bead figures by the mount’s maker', basis: 'maker',
     },
     {
-      what: 'Units that are bought', formula: 'broken by rule of thumb + found broken − what is spare', values: [
+      what: 'Units that are bought', formula: 'broken by rule of thumb + found broken − what is not laid again; none below 0', values: [
         { symbol: 'l', what: 'lifted, each once', value: count(units.lifted, 'units') }, { symbol: 't', what: 'break by rule of thumb', value: count(units.thumb, 'units') }, { symbol: 'b', what: 'found broken', value: count(units.broken, 'units') },
-        { symbol: 's', what: 'spare', value: count(units.spare, 'units') },
+        { symbol: 'u', what: 'not laid again, under the array', value: count(stripped?.covered ?? 0, 'units') },
       ],
       result: count(units.bought, 'units'), source: 'Share by the mount’s way through (common practice)', basis: 'common practice',
     },

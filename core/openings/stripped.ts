@@ -1,9 +1,10 @@
 import { columnsOf, columnStart, coursesUp } from '../coverings'
+import { perimeterMm, rectangle, together } from '../geometry'
 import type { Face } from '../job'
 import { shapeOf } from '../roof'
 import type { RowPlan } from '../rows'
 
-/** The covering taken off under an array, flashed below and tiled back round: units off, those that the array's own ground keeps, and the area. */
+/** The covering taken off under an array, flashed below and tiled back round: units off, those that the array's own ground keeps, the area, and the length of its edge. */
 export interface Stripped { units: number, covered: number, areaM2: number, edgeMm: number }
 
 /** Flashing and the units that are tiled back over it reach so far past the array, mm (common practice). */
@@ -27,5 +28,5 @@ export function strippedUnder({ covering, outline }: Pick<Face, 'covering' | 'ou
       if (blocks.some(one => leftMm >= one.leftMm && rightMm <= one.rightMm && fromMm >= one.bottomMm && toMm <= one.topMm)) covered++
     }
   }
-  return { units, covered, areaM2: areaMm2 / 1e6, edgeMm: blocks.reduce((sum, one) => sum + 2 * (one.rightMm - one.leftMm + one.topMm - one.bottomMm), 0) }
+  return { units, covered, areaM2: areaMm2 / 1e6, edgeMm: perimeterMm(together(blocks.map(one => rectangle({ fromMm: one.leftMm - PAST_MM, toMm: one.rightMm + PAST_MM }, { fromMm: one.bottomMm - PAST_MM, toMm: one.topMm + PAST_MM })))) }
 }

@@ -1,20 +1,16 @@
-import { columnsOf, columnStart, coursesUp } from '../coverings'
+import { coursesUp, unitAlong } from '../coverings'
 import type { Interval } from '../geometry'
 import type { Face } from '../job'
 import type { RowsLayout } from '../rows'
 import type { UnitRef } from './opening'
 
 /** Where a unit lies on the face, by its course and its place in it, mm; null where the covering has no such unit. The eave's course lies below the first regular one. */
-export function placeOfUnit({ covering, outline }: Pick<Face, 'covering' | 'outline'>, { course, unit }: UnitRef): { along: Interval, up: Interval } | null {
-  const columns = columnsOf(covering)
-  const courses = coursesUp(covering, outline)
+export function placeOfUnit(face: Pick<Face, 'covering' | 'outline'>, { course, unit }: UnitRef): { along: Interval, up: Interval } | null {
+  const courses = coursesUp(face.covering, face.outline)
   const first = courses[0]
-  if (!columns || !first || unit === null) return null
-  const own = course === 1 ? { fromMm: 0, toMm: first.fromMm } : courses.find(one => one.number === course)
-  if (!own) return null
-  const halfFirst = columns.brokenBond && course % 2 === 1 ? 1 : 0
-  const leftMm = columnStart(columns, course) + (unit - 1 - halfFirst) * columns.widthMm
-  return { along: { fromMm: leftMm, toMm: leftMm + columns.widthMm }, up: { fromMm: own.fromMm, toMm: own.toMm } }
+  const along = unit === null ? null : unitAlong(face, course, unit)
+  const own = course === 1 ? first && { fromMm: 0, toMm: first.fromMm } : courses.find(one => one.number === course)
+  return along && own ? { along, up: { fromMm: own.fromMm, toMm: own.toMm } } : null
 }
 
 /** Whether a unit lies wholly under the array, where nobody sees it. */

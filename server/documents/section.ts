@@ -27,6 +27,14 @@ export function drawSection(pdf: Pdf, { box, areas, lines, labels, dimensions, t
     trace(points)
     pdf.lineWidth(sectionLook[tone].width * 0.7).strokeColor(sectionLook[tone].stroke).stroke()
   }
+  for (const { at: place, text, leader, middle } of labels) {
+    if (leader) {
+      trace(leader)
+      pdf.lineWidth(0.5).strokeColor(INK).stroke()
+    }
+    const [x, y] = at(place)
+    pdf.font('regular').fontSize(size).fillColor(INK).text(text, middle ? x - 40 : x, y - size * 0.85, middle ? { width: 80, align: 'center', lineBreak: false } : { lineBreak: false })
+  }
   for (const { from, to, text } of dimensions) {
     const long = Math.hypot(to.x - from.x, to.y - from.y) || 1
     const [nx, ny] = [-(to.y - from.y) / long * textMm * 0.5, (to.x - from.x) / long * textMm * 0.5]
@@ -36,16 +44,11 @@ export function drawSection(pdf: Pdf, { box, areas, lines, labels, dimensions, t
     }
     const [x, y] = at({ x: (from.x + to.x) / 2, y: (from.y + to.y) / 2 })
     pdf.save().rotate(-Math.atan2(to.y - from.y, to.x - from.x) * 180 / Math.PI, { origin: [x, y] })
-    pdf.font('bold').fontSize(size).fillColor(INK).text(text, x - 60, y + 2, { width: 120, align: 'center', lineBreak: false })
+    // Paper under the figure, so that no line strikes it out.
+    const wide = pdf.font('bold').fontSize(size).widthOfString(text)
+    pdf.rect(x - wide / 2 - 1, y + 2, wide + 2, size).fill('#ffffff')
+    pdf.fillColor(INK).text(text, x - 60, y + 2, { width: 120, align: 'center', lineBreak: false })
     pdf.restore()
-  }
-  for (const { at: place, text, leader, middle } of labels) {
-    if (leader) {
-      trace(leader)
-      pdf.lineWidth(0.5).strokeColor(INK).stroke()
-    }
-    const [x, y] = at(place)
-    pdf.font('regular').fontSize(size).fillColor(INK).text(text, middle ? x - 40 : x, y - size * 0.85, middle ? { width: 80, align: 'center', lineBreak: false } : { lineBreak: false })
   }
   pdf.restore()
 }

@@ -23,7 +23,9 @@ const randomFace = (random: Random): Face => {
   const [wide, high] = [random.between(5200, 11_500), random.between(3400, 6400)]
   // Out of true by a few millimetres, as every taped face is.
   const off = () => random.between(-3, 3)
-  const corners = ([[off(), off(), 'eave'], [wide + off(), off(), 'rake'], [wide + off(), high + off(), 'ridge'], [off(), high + off(), 'rake']] as const).map(([xMm, yMm, edge]) => ({ xMm, yMm, edge }))
+  // One in three widens upwards on the left, beside a valley: it begins left of its eave.
+  const widensMm = random.pick([0, 0, random.between(400, 1900)])
+  const corners = ([[off(), off(), 'eave'], [wide + off(), off(), 'rake'], [wide + off(), high + off(), 'ridge'], [off() - widensMm, high + off(), widensMm ? 'valley' : 'rake']] as const).map(([xMm, yMm, edge]) => ({ xMm, yMm, edge }))
   return changed({
     covering, outline: { kind: 'corners', corners }, pitchDeg: random.between(22, 47),
     supports: rafterRow(random.between(150, 500), random.pick([400, 450, 600, 610]), random.pick([45, 50, 63])),

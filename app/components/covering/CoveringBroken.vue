@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { fromDatum } from '#core/coverings'
+import { coursesUp, fromDatum, unitsIn } from '#core/coverings'
 import { brokenSchema, type Supplier, supplierNames, suppliers } from '#core/job'
 import { unitWords } from '#core/openings'
 
@@ -19,10 +19,12 @@ const today = () => new Date().toISOString().slice(0, 10)
 function add() {
   const read = brokenSchema.safeParse({ id: `b${crypto.randomUUID().slice(0, 8)}`, course: Number(course.value || Number.NaN), unit: Number(place.value || Number.NaN), by: me.me?.personName ?? '', supplies: supplies.value, on: today() })
   if (!read.success) return problem.value = read.error.issues[0]!.message
+  const top = coursesUp(face.value.covering, face.value.outline).at(-1)
+  if (top && read.data.course > top.number) return problem.value = `There are ${top.number} courses up to the ridge: course ${read.data.course} is none of them. Count again from the eave.`
+  const most = unitsIn(face.value, read.data.course)
+  if (most && read.data.unit > most) return problem.value = `Course ${read.data.course} has ${most} ${unit.value.many} from one end to the other: ${read.data.unit} is past its end. Count again from the ${face.value.datum}.`
   // It is kept as counted from the left, so that another datum corner moves no broken unit.
-  const unitFromLeft = fromDatum(face.value, read.data.course, read.data.unit)
-  if (unitFromLeft < 1) return problem.value = `Course ${read.data.course} has no so many ${unit.value.many}.`
-  const outcome = commit({ type: 'log-broken', faceId: face.value.id, broken: [{ ...read.data, unit: unitFromLeft }] })
+  const outcome = commit({ type: 'log-broken', faceId: face.value.id, broken: [{ ...read.data, unit: fromDatum(face.value, read.data.course, read.data.unit) }] })
   problem.value = outcome.ok ? '' : outcome.problem
   if (outcome.ok) [course.value, place.value] = ['', '']
 }

@@ -10,7 +10,7 @@ const lines = computed(() => ([
   ['Lifted', count.value.lifted], ['Notched', count.value.notched], ['Slotted', count.value.slotted], ['Cored', count.value.cored], ['Drilled', count.value.drilled], ['Put back', count.value.kept],
   ['Expected to break', count.value.thumb], ['Found broken', count.value.broken], ['Lent from under the array', count.value.lent], ['Spare for good', count.value.spare], ['To buy', count.value.bought],
 ] as [string, number][]).filter(([, n]) => n > 0))
-const kinds = ['mount', 'screw', 'flashing', 'retaining-clip', 'foam', 'cap', 'gasket', 'extension', 'sealant', 'unit', 'unit-clip', 'nail', 'underlay', 'batten', 'shingle', 'ply']
+const kinds = ['mount', 'screw', 'flashing', 'retaining-clip', 'foam', 'cap', 'gasket', 'extension', 'sealant', 'unit', 'unit-clip', 'nail', 'underlay', 'batten', 'shingle', 'underlay-roll', 'edge-flashing', 'ply']
 const parts = computed(() => facePlan.value.list.filter(part => kinds.includes(part.kind)))
 const ml = computed(() => facePlan.value.openings.reduce((sum, one) => sum + one.seal.ml, 0))
 const walkway = computed(() => facePlan.value.walkway)

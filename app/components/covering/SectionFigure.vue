@@ -49,31 +49,6 @@ function ticks(a: Point, b: Point): [Point, Point][] {
       vector-effect="non-scaling-stroke"
     />
     <g
-      v-for="(one, i) in drawing.dimensions"
-      :key="`d${i}`"
-      stroke="#22272e"
-    >
-      <polyline
-        :points="path([one.from, one.to])"
-        vector-effect="non-scaling-stroke"
-      />
-      <polyline
-        v-for="(tick, t) in ticks(one.from, one.to)"
-        :key="t"
-        :points="path(tick)"
-        vector-effect="non-scaling-stroke"
-      />
-      <text
-        :transform="`translate(${middle(one.from, one.to).x} ${-middle(one.from, one.to).y}) rotate(${turn(one.from, one.to)})`"
-        :dy="drawing.textMm * 1.1"
-        :font-size="drawing.textMm"
-        text-anchor="middle"
-        stroke="none"
-        fill="#22272e"
-        font-weight="600"
-      >{{ one.text }}</text>
-    </g>
-    <g
       v-for="(label, i) in drawing.labels"
       :key="`t${i}`"
     >
@@ -100,6 +75,34 @@ function ticks(a: Point, b: Point): [Point, Point][] {
         fill="#22272e"
         font-weight="600"
       >{{ label.text }}</text>
+    </g>
+    <g
+      v-for="(one, i) in drawing.dimensions"
+      :key="`d${i}`"
+      stroke="#22272e"
+    >
+      <polyline
+        :points="path([one.from, one.to])"
+        vector-effect="non-scaling-stroke"
+      />
+      <polyline
+        v-for="(tick, t) in ticks(one.from, one.to)"
+        :key="t"
+        :points="path(tick)"
+        vector-effect="non-scaling-stroke"
+      />
+      <text
+        :transform="`translate(${middle(one.from, one.to).x} ${-middle(one.from, one.to).y}) rotate(${turn(one.from, one.to)})`"
+        :dy="drawing.textMm * 1.1"
+        :font-size="drawing.textMm"
+        text-anchor="middle"
+        paint-order="stroke"
+        stroke="#fdfcf8"
+        :stroke-width="drawing.textMm * 0.35"
+        stroke-linejoin="round"
+        fill="#22272e"
+        font-weight="600"
+      >{{ one.text }}</text>
     </g>
   </svg>
 </template>
