@@ -2,7 +2,8 @@ import { coveringShown } from './coverings/shown'
 import { fixingsShown } from './fixings/shown'
 import { keepClearShown } from './keepclear/shown'
 import { loadsShown } from './loads/shown'
-import type { OpeningsLayout } from './openings'
+import type { InRoofLayout } from './inroof'
+import { inRoofShown } from './inroof/shown'
 import { openingsShown } from './openings/shown'
 import { railsShown } from './rails/shown'
 import { rowsShown } from './rows/shown'
@@ -13,4 +14,4 @@ import { surveyShown } from './survey/shown'
 import type { FaceShown } from './trade'
 
 /** What of every trade is drawn, taken hold of and worked out before eyes, in the order of work. `core/trades.ts` says the rest. */
-export const shownTrades: FaceShown<OpeningsLayout>[] = [surveyShown, supportsShown, coveringShown, keepClearShown, rowsShown, loadsShown, railsShown, fixingsShown, sticksShown, strengthShown, openingsShown]
+export const shownTrades: FaceShown<InRoofLayout>[] = [surveyShown, supportsShown, coveringShown, keepClearShown, rowsShown, loadsShown, railsShown, fixingsShown, sticksShown, strengthShown, openingsShown, inRoofShown]

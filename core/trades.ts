@@ -1,8 +1,9 @@
 import { covering } from './coverings'
 import { fixings, type FixingsAsk, fixingsOfJob } from './fixings'
+import { inRoof, type InRoofLayout, inRoofOfJob } from './inroof'
 import { keepClearOfJob, keepClearOnFace, type RoofClear } from './keepclear'
 import { loads, loadsOfJob } from './loads'
-import { openings, type OpeningsLayout, openingsOfJob } from './openings'
+import { openings, openingsOfJob } from './openings'
 import { rails } from './rails'
 import { type RoofRowsAsk, rows, rowsOfRoof } from './rows'
 import { site } from './site'
@@ -14,12 +15,12 @@ import type { FaceSays, FindingAsk, JobAsk, JobSays } from './trade'
 import { wiring, wiringOfJob } from './wiring'
 
 /** A face with everything laid out on it. */
-export type FaceLayout = OpeningsLayout
+export type FaceLayout = InRoofLayout
 export type FaceAsk = FindingAsk<FaceLayout> & Pick<FixingsAsk, 'places'>
 export type WholeAsk = RoofRowsAsk & JobAsk<FaceLayout> & { roof: RoofClear }
 
 /** What one trade says of each face, and of the whole job. */
-export interface Trade { id: string, face?: FaceSays<FaceLayout, FaceAsk>, job?: JobSays<FaceLayout, WholeAsk> }
+export interface Trade { id: string, /** Speaks only of arrays on rails, or only of those that take the covering's place. */ only?: 'on-rails' | 'in-roof', face?: FaceSays<FaceLayout, FaceAsk>, job?: JobSays<FaceLayout, WholeAsk> }
 
 /** All trades in the order of work. What sheets, lists, files and screens show is what these say, and nothing else. */
 export const trades: Trade[] = [
@@ -30,10 +31,14 @@ export const trades: Trade[] = [
   { id: 'keep-clear', face: keepClearOnFace, job: keepClearOfJob },
   { id: 'rows', face: rows, job: rowsOfRoof },
   { id: 'loads', face: loads, job: loadsOfJob },
-  { id: 'rails', face: rails },
-  { id: 'fixings', face: fixings, job: fixingsOfJob },
-  { id: 'sticks', face: sticks, job: sticksOfJob },
-  { id: 'strength', face: strength, job: strengthOfJob },
-  { id: 'openings', face: openings, job: openingsOfJob },
+  { id: 'rails', only: 'on-rails', face: rails },
+  { id: 'fixings', only: 'on-rails', face: fixings, job: fixingsOfJob },
+  { id: 'sticks', only: 'on-rails', face: sticks, job: sticksOfJob },
+  { id: 'strength', only: 'on-rails', face: strength, job: strengthOfJob },
+  { id: 'openings', only: 'on-rails', face: openings, job: openingsOfJob },
+  { id: 'in-roof', only: 'in-roof', face: inRoof, job: inRoofOfJob },
   { id: 'wiring', face: wiring, job: wiringOfJob },
 ]
+
+/** The trades that speak of a face: not those for arrays that are built another way. */
+export const tradesOn = ({ inRoof: within }: Pick<FaceLayout, 'inRoof'>): Trade[] => trades.filter(({ only }) => !only || only === (within ? 'in-roof' : 'on-rails'))

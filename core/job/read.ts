@@ -8,9 +8,11 @@ import { problemsOf, type Reading } from '../outcome'
 export function readJob(data: unknown, catalogue: Catalogue): Reading<Job> {
   const parsed = jobSchema.safeParse(upgraded(data))
   if (!parsed.success) return { ok: false, problems: problemsOf(parsed.error) }
-  const problems = parsed.data.faces.flatMap((face, index) => unknownParts(catalogue, face.array).map(({ field, id }) => ({
-    path: `faces.${index}.array.${field}`, sentence: `The catalogue has no part “${id}”.`,
-  })))
+  const unknown = (path: string, id: string) => ({ path, sentence: `The catalogue has no part “${id}”.` })
+  const problems = parsed.data.faces.flatMap((face, index) => [
+    ...unknownParts(catalogue, face.array).map(({ field, id }) => unknown(`faces.${index}.array.${field}`, id)),
+    ...face.inRoof && !catalogue.inRoofs.some(one => one.id === face.inRoof!.systemId) ? [unknown(`faces.${index}.inRoof.systemId`, face.inRoof.systemId)] : [],
+  ])
   return problems.length ? { ok: false, problems } : { ok: true, value: parsed.data }
 }
 

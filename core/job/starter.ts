@@ -72,7 +72,7 @@ export function starterFace(id: string, name: string, units: Job['units'], parts
     setbacks: us
       ? { eaveMm: inch(12), ridgeMm: inch(36), leftRakeMm: inch(36), rightRakeMm: inch(36), hipMm: inch(18), valleyMm: inch(18), wallMm: inch(12) }
       : { eaveMm: 300, ridgeMm: 900, leftRakeMm: 900, rightRakeMm: 900, hipMm: 450, valleyMm: 450, wallMm: 300 },
-    yieldShare: 1, windStripMm: 0, reserved: [], lowEdgeMm: null, broken: [], obstructions: [],
+    yieldShare: 1, windStripMm: 0, reserved: [], lowEdgeMm: null, broken: [], obstructions: [], inRoof: null,
     array: {
       ...plainBuild, ...parts, orientation: 'upright', columnGapMm: null, rowGapMm: us ? inch(0.5) : 15, rowCount: null, shiftMm: null, rows: [],
       columns: 'aligned', stackFrom: 'eave', fixingPattern: 'soft-stagger', allowedSpanMm: null, allowedOverhangMm: null, trimTailMm: us ? inch(3) : 80,

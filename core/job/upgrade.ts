@@ -45,7 +45,7 @@ function coveringOf(covering: unknown): unknown {
 }
 
 const faceOf = (face: Facts): Facts => ({
-  timber: plainTimber, yieldShare: 1, windStripMm: 0, reserved: [], lowEdgeMm: null, broken: [], obstructions: [], ...face, covering: coveringOf(face.covering),
+  timber: plainTimber, yieldShare: 1, windStripMm: 0, reserved: [], lowEdgeMm: null, broken: [], obstructions: [], inRoof: null, ...face, covering: coveringOf(face.covering),
   place: filled(plainPlace, face.place), supports: supportsOf(face.supports), setbacks: setbacksOf(face.setbacks), array: isFacts(face.array) ? arrayOf(face.array) : face.array,
 })
 

@@ -35,8 +35,11 @@ export interface FaceLoading { loads: FaceLoads | null }
 
 const GRAVITY = 9.80665
 
-/** Loads on one face by the job's rules, for the parts its array is built of. */
-export function loadingOf(job: Pick<Job, 'loads'>, face: Face, parts: ChosenParts): FaceLoading {
+/**
+ * Loads on one face by the job's rules, for the parts its array is built of.
+ * @param kitKg what lies under one module of an array that is the covering, in place of rails; null for one on rails
+ */
+export function loadingOf(job: Pick<Job, 'loads'>, face: Face, parts: ChosenParts, kitKg: number | null = null): FaceLoading {
   const { rules } = job.loads
   const all = combinationsOf(rules.edition)
   if (!all || rules.edition === 'none') return { loads: null }
@@ -46,7 +49,8 @@ export function loadingOf(job: Pick<Job, 'loads'>, face: Face, parts: ChosenPart
   const wind = windOn(rules, face, building, moduleMm2)
   const snow = roofSnow(rules, face.pitchDeg, building)
   // Two rails a module, the other way's dimension being the longer estimate.
-  const deadPa = GRAVITY * (module.massKg + 2 * rail.massKgPerM * module.shortMm / 1000) / (moduleMm2 / 1e6)
+  const underKg = kitKg ?? 2 * rail.massKgPerM * module.shortMm / 1000
+  const deadPa = GRAVITY * (module.massKg + underKg) / (moduleMm2 / 1e6)
   const slope = radians(face.pitchDeg)
   return {
     loads: {
@@ -56,9 +60,11 @@ export function loadingOf(job: Pick<Job, 'loads'>, face: Face, parts: ChosenPart
       workings: [
         ...wind.workings, ...snow.workings,
         {
-          what: DEAD_LOAD, formula: 'd = g (m + 2 r w) / A', values: [
+          what: DEAD_LOAD, formula: kitKg === null ? 'd = g (m + 2 r w) / A' : 'd = g (m + k) / A', values: [
             { symbol: 'm', what: module.name, value: { kind: 'mass', kg: module.massKg } },
-            { symbol: 'r w', what: 'rail for one module’s width, each', value: { kind: 'mass', kg: rail.massKgPerM * module.shortMm / 1000 } },
+            kitKg === null
+              ? { symbol: 'r w', what: 'rail for one module’s width, each', value: { kind: 'mass', kg: underKg / 2 } }
+              : { symbol: 'k', what: 'tray or frame, joints and screws under one module', value: { kind: 'mass', kg: kitKg } },
             { symbol: 'A', what: 'module', value: area(moduleMm2) },
           ], result: pressure(deadPa), source: 'Masses by the makers', basis: 'maker',
         },

@@ -60,7 +60,7 @@ const METHOD = { highestMm: 10 * INCH, leastGapMm: 0.25 * INCH, greatestGapMm: 6
 const METHOD_ENDS = 'The edition’s method for modules close over the roof does not hold there: ask your engineer.'
 
 /** Modules close over a roof have a method of their own in the 2016 edition; outside its conditions its factors do not hold. */
-const byMethod = ({ plan }: LoadsAsk): boolean => Boolean(plan.loading.loads?.exposure) && plan.rows.rows.length > 0
+const byMethod = ({ face, plan }: LoadsAsk): boolean => Boolean(plan.loading.loads?.exposure) && plan.rows.rows.length > 0 && !face.inRoof
 const outsideMethod = (ask: LoadsAsk, id: string, sentence: string): DraftFinding[] => [{ ...onFace(ask, 'rails', id), severity: 'caution', sentence: `${sentence} ${METHOD_ENDS}` }]
 const overRoofMm = ({ plan: { parts } }: LoadsAsk): number => parts.mount.standoffMm + parts.module.thicknessMm + 40
 

@@ -1,5 +1,5 @@
-import { closureParts, type CoveringItem, type Mount, type PartKind } from '../catalogue'
-import { laidOnBattens } from '../coverings'
+import { closureParts, type Mount, type PartKind } from '../catalogue'
+import { laidOnBattens, soldLike } from '../coverings'
 import type { Face } from '../job'
 import type { FaceSays, JobSays, PartAsk, PartDraft } from '../trade'
 import { brittle, cannotOpen, firstTooWeak, firstUnsaid, mustNotCut, otherProfile, surfaceSealed, waysUnsaid } from './findings'
@@ -75,13 +75,6 @@ export const openings = {
     'ply': ({ plan }) => plan.walkway ? any('ply', 'Plywood 1/2 in', plan.walkway.sheets, `${plan.walkway.boards} boards to walk on, taken along from row to row`, 'set-up') : [],
   },
 } satisfies FaceSays<OpeningsLayout>
-
-/** Sold units differ from those taped on a roof by so much, mm. */
-const TAPED_MM = 5
-
-/** The covering on the shelf of which a face's units are; null where none is like them. */
-const soldLike = ({ coverings }: Asked['catalogue'], { covering }: Face): CoveringItem | null => coverings.find(({ size, retired }) =>
-  !retired && size.kind === covering.kind && 'coverWidthMm' in size && 'coverWidthMm' in covering && Math.abs(size.coverWidthMm - covering.coverWidthMm) <= TAPED_MM) ?? null
 
 /** A disc grinds or cuts so many openings before it is worn (common practice). */
 const CUTS_A_DISC = 40

@@ -2,8 +2,7 @@ import { type Catalogue, chooseParts } from '../catalogue'
 import type { Face, Job, KeepClearRules } from '../job'
 import { clearRoof, type CountFace, type FaceClear, type FaceCount, keepClear, type RoofClear } from '../keepclear'
 import { memoryOf } from '../memory'
-import { fillRows } from '../rows'
-import { rowHeightsOf } from './lines'
+import { rowsOn } from './lines'
 
 /** Counts remembered: cures plan the same faces under the same claims again many times. */
 const MOST_COUNTS = 2000
@@ -15,7 +14,7 @@ const countRows = (catalogue: Catalogue, rules: KeepClearRules): CountFace => (f
   const { applies, ridgeMm, pathways, straddles, openEdges, most } = clear
   return counts(catalogue, [face, rules.ruleSet, rules.values, rules.coverageAs, applies, ridgeMm, pathways.join(), straddles.join(), openEdges.join(), most], () => {
     const parts = chooseParts(catalogue, face.array)
-    const { rows } = fillRows(keepClear(face, rules, clear).region, face.array, parts, clear.most, rowHeightsOf(face, catalogue))
+    const { rows } = rowsOn(face, keepClear(face, rules, clear).region, parts, catalogue, clear.most)
     const modules = rows.reduce((sum, row) => sum + row.count, 0)
     const glassMm2 = modules * parts.module.longMm * parts.module.shortMm
     const outlines = rows.flatMap(row => row.blocks.map(block => (block.rightMm - block.leftMm) * (row.topMm - row.bottomMm))).reduce((sum, area) => sum + area, 0)

@@ -10,12 +10,13 @@ import { openCovering } from '../openings'
 import { shapeOf } from '../roof'
 import { movedRail, placeRails, railLimits, type RailLimits, type RailPlan, wayOf } from '../rails'
 import { fillRows, type RailLines, type RowHeights } from '../rows'
+import { inRoofPlan, type SetOutFace, systemOf } from '../inroof'
 import { cutSticks, MOST_NODES, type SticksPlan, spliceWindows } from '../sticks'
 import { battenLoads, battenUse, type BattenUse, checkRail, type FaceStrength, faceStrength, judgeOf, moduleUse, type RailSetting, type RailUse, settingOf, type StrengthLayout } from '../strength'
 import { placesOutside, type PlacesForRail, supportSystem, type SupportsPlan } from '../supports'
 import type { FaceLayout } from '../trades'
 import type { FacePlan } from './layout'
-import { linesOn, rowHeightsOn } from './lines'
+import { inRoofOn, linesOn, rowHeightsOn } from './lines'
 import { marksOf } from './marks'
 import { partsOf } from './parts'
 import { standingShift } from './stand'
@@ -42,22 +43,26 @@ export function finishFace(face: Face, job: Job, catalogue: Catalogue, { problem
 export type LaidOut = FaceLayout & { problem: FixingProblem }
 
 /** A face before its array stands anywhere on it: nothing of this depends on the array's shift. */
-interface BareFace extends Pick<FaceLayout, 'parts' | 'supports' | 'railLines' | 'strips' | 'region' | 'loading' | 'limits'> { places: PlacesForRail, heights: RowHeights | null, /** Where courses let mounts through at unlike places. */ best: RailLines['best'] | null }
+interface BareFace extends Pick<FaceLayout, 'parts' | 'supports' | 'railLines' | 'strips' | 'region' | 'loading' | 'limits'> { places: PlacesForRail, heights: RowHeights | null, /** Where courses let mounts through at unlike places. */ best: RailLines['best'] | null, /** Where an array that takes the covering's place stands. */ within: SetOutFace | null }
 
 function bareFace(face: Face, catalogue: Catalogue, job: Job, clear: FaceClear): BareFace {
   const parts = chooseParts(catalogue, face.array)
   const { plan: supports, places } = groundOf(face, parts)
-  const loading = loadingOf(job, face, parts)
+  const system = systemOf(face, catalogue)
+  const loading = loadingOf(job, face, parts, system?.kitKg ?? null)
+  const kept = keepClear(face, job.keepClear, clear)
   const lines = linesOn(face, parts, catalogue, supports)
   const limits = railLimits(parts.rail, parts.mount, face.array, loading.loads !== null, job.loads.engineer.name)
   return {
-    parts, supports, places, loading, ...keepClear(face, job.keepClear, clear), railLines: lines.covering, heights: rowHeightsOn(face, parts, lines),
+    parts, supports, places, loading, ...kept, within: inRoofOn(face, kept.region, parts, catalogue, clear.most), railLines: lines.covering, heights: rowHeightsOn(face, parts, lines),
     limits, best: coursesDiffer(face.covering, footOf(face, parts.mount)) ? bestCourse(places, limits) : null,
   }
 }
 
 /** Rows of modules and the rails under them. */
-function arrayOn({ parts, region, railLines, supports, heights, best }: BareFace, array: Face['array'], { most }: FaceClear): Pick<FaceLayout, 'rows' | 'rails'> {
+function arrayOn({ parts, region, railLines, supports, heights, best, within }: BareFace, array: Face['array'], { most }: FaceClear): Pick<FaceLayout, 'rows' | 'rails'> {
+  // An array that is the covering has no rails: what holds it lies under each module.
+  if (within) return { rows: within.rows, rails: [] }
   const rows = fillRows(region, array, parts, most, heights)
   return { rows, rails: placeRails(rows.rows, array, parts, { covering: railLines, supports: supports.railLines, ...best && { best } }) }
 }
@@ -71,7 +76,7 @@ export function layOut(asked: Face, catalogue: Catalogue, job: Job, clear: FaceC
   const face = standing(asked, bare, catalogue, job, clear)
   const { parts, supports, places, railLines, strips, region, loading, limits } = bare
   const { rows, rails } = arrayOn(bare, face.array, clear)
-  const strength = loading.loads && faceStrength(face, loading.loads, parts, rows.rows, rails)
+  const strength = bare.within ? null : loading.loads && faceStrength(face, loading.loads, parts, rows.rows, rails)
   const settings = strength && settingsOf(face, parts, rails, strength)
   const problem = fixingProblem(rails, places, limits, settings ? judgesOf(settings, limits) : [], trial)
   const fixings = placeFixings(rails, problem, limits, face.array.fixingPattern, face.array.doubledEnds)
@@ -84,7 +89,9 @@ export function layOut(asked: Face, catalogue: Catalogue, job: Job, clear: FaceC
     uses, battens: battensUnder(face, strength, { rails, fixings, uses }), sticks,
     holds: strength ? rails.map((rail, r) => moduleUse(strength, r, rail, parts)) : [], modules, powerW: modules * parts.module.powerW,
   }
-  return { problem, ...built, ...openCovering(face, job, catalogue, built, trial) }
+  const opened = { ...built, ...openCovering(face, job, catalogue, built, trial) }
+  const system = systemOf(face, catalogue)
+  return { problem, ...opened, inRoof: bare.within && system && inRoofPlan(job, face, catalogue, system, bare.within, opened) }
 }
 
 /** Where arrays stand is one figure a face: many are kept, so that cures do not push out what the next edit asks for again. */
@@ -97,7 +104,7 @@ const stands = memoryOf<{ shiftMm: number }>(MOST_STANDS)
  */
 function standing(face: Face, bare: BareFace, catalogue: Catalogue, job: Job, clear: FaceClear): Face {
   const { array } = face
-  if (array.shiftMm !== null) return face
+  if (array.shiftMm !== null || bare.within) return face
   const facts = { ...face, name: '', datum: 'left', array: { ...array, trimTailMm: 0, spliceAs: 'butted' } }
   const { shiftMm } = stands(catalogue, [facts, clear, job.keepClear, job.loads], () => {
     const { rows, rails } = arrayOn(bare, array, clear)

@@ -1,5 +1,5 @@
 import type { DraftFinding } from '../trade'
-import { type FaceAsk, trades, type WholeAsk } from '../trades'
+import { type FaceAsk, trades, tradesOn, type WholeAsk } from '../trades'
 
 /** A finding with the trades' word for what it is. */
 export type KnownDraft = DraftFinding & { kind: string }
@@ -8,7 +8,7 @@ const said = <A>(findings: Record<string, (ask: A) => DraftFinding[]> | undefine
   Object.entries(findings ?? {}).flatMap(([kind, find]) => find(ask).map(finding => ({ ...finding, kind })))
 
 /** Every judgement on one face, not yet in order of weight. */
-export const faceFindings = (ask: FaceAsk): KnownDraft[] => trades.flatMap(({ face }) => said(face?.findings, ask))
+export const faceFindings = (ask: FaceAsk): KnownDraft[] => tradesOn(ask.plan).flatMap(({ face }) => said(face?.findings, ask))
 
 /** Every judgement on the whole job. */
 export const jobFindings = (ask: WholeAsk): KnownDraft[] => trades.flatMap(({ job }) => said(job?.findings, ask))

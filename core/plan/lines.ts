@@ -1,9 +1,11 @@
 import { type Catalogue, chooseParts, type ChosenParts, type Mount } from '../catalogue'
 import { allowedRailLines, fixedScrewsUp, type Foot, footOf } from '../coverings'
+import type { Region } from '../geometry'
 import type { Face } from '../job'
 import { wayOf } from '../rails'
 import { shapeOf } from '../roof'
-import { heightsByLines, type RailLines, type RowHeights } from '../rows'
+import { setOutFace, type SetOutFace, systemOf } from '../inroof'
+import { fillRows, heightsByLines, type RailLines, type RowHeights, type RowsPlan } from '../rows'
 import { supportSystem, type SupportsPlan } from '../supports'
 
 /** The mount with which the first few fixings are opened; null where all are alike. */
@@ -29,3 +31,13 @@ export function rowHeightsOf(face: Face, catalogue: Catalogue): RowHeights | nul
   const { plan } = supportSystem(face, parts.mount, wayOf(face.array, parts), fixedScrewsUp(footOf(face, parts.mount)))
   return rowHeightsOn(face, parts, linesOn(face, parts, catalogue, plan))
 }
+
+/** Where an array that takes the covering's place stands; null for one on rails. */
+export function inRoofOn(face: Face, region: Region, { module }: Pick<ChosenParts, 'module'>, catalogue: Catalogue, most: number | null): SetOutFace | null {
+  const system = systemOf(face, catalogue)
+  return system && setOutFace({ face, region, module, system, most })
+}
+
+/** Rows of modules on a face, on rails or in the roof. */
+export const rowsOn = (face: Face, region: Region, parts: ChosenParts, catalogue: Catalogue, most: number | null): RowsPlan =>
+  inRoofOn(face, region, parts, catalogue, most)?.rows ?? fillRows(region, face.array, parts, most, rowHeightsOf(face, catalogue))

@@ -1,5 +1,5 @@
 import { type Ask, type MarkStep, markStepKinds, type MarkStepKind, stepMaker } from '../trade'
-import { type FaceLayout, trades } from '../trades'
+import { type FaceLayout, tradesOn } from '../trades'
 
 /** What is struck on a face that carries nothing yet. */
 const BEFORE_ROWS: MarkStepKind[] = ['datum', 'keep-clear']
@@ -8,5 +8,5 @@ const BEFORE_ROWS: MarkStepKind[] = ['datum', 'keep-clear']
 export function marksOf(ask: Ask<FaceLayout>): MarkStep[] {
   const make = stepMaker(ask.face)
   const kinds = ask.plan.rows.rows.length ? markStepKinds : BEFORE_ROWS
-  return kinds.flatMap(kind => trades.flatMap(trade => trade.face?.marks?.[kind]?.(ask, make) ?? [])).filter(step => step.marks.length > 0 || step.checks.length > 0)
+  return kinds.flatMap(kind => tradesOn(ask.plan).flatMap(trade => trade.face?.marks?.[kind]?.(ask, make) ?? [])).filter(step => step.marks.length > 0 || step.checks.length > 0)
 }

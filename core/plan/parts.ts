@@ -1,7 +1,7 @@
 import { type Catalogue, partKinds } from '../catalogue'
 import type { Face } from '../job'
 import { type JobAsk, type Part, type PartAsk, type PartDraft, partLine } from '../trade'
-import { type FaceLayout, trades } from '../trades'
+import { type FaceLayout, trades, tradesOn } from '../trades'
 
 /** Where several small parts would do, those that a face's set names; for the whole job, those of its first face that names one. */
 const lines = (catalogue: Catalogue, faces: Pick<Face, 'array'>[], drafts: PartDraft[]): Part[] => {
@@ -10,7 +10,7 @@ const lines = (catalogue: Catalogue, faces: Pick<Face, 'array'>[], drafts: PartD
 }
 
 /** Everything one face takes, in the order in which parts are listed. */
-export const partsOf = (ask: PartAsk<FaceLayout>): Part[] => partKinds.flatMap(kind => trades.flatMap(trade => lines(ask.catalogue, [ask.face], trade.face?.parts?.[kind]?.(ask) ?? [])))
+export const partsOf = (ask: PartAsk<FaceLayout>): Part[] => partKinds.flatMap(kind => tradesOn(ask.plan).flatMap(trade => lines(ask.catalogue, [ask.face], trade.face?.parts?.[kind]?.(ask) ?? [])))
 
 /** What a job takes beside what its faces do. */
 export const partsOfJob = (ask: JobAsk<FaceLayout>): Part[] => partKinds.flatMap(kind => trades.flatMap(trade => lines(ask.catalogue, ask.faces.map(({ face }) => face), trade.job?.parts?.[kind]?.(ask) ?? [])))

@@ -86,7 +86,7 @@ export function moduleSteps({ face, job: { units }, plan: { rows: { rows, column
     })
     return make({
       id: `modules-row${row.index + 1}`, kind: 'modules', title: `Modules, row ${row.index + 1}`, tape: 'along', lineMm: row.bottomMm,
-      instruction: `Set about three, measure both ends to the ridge, then go on. Clamps: nip, then ${formatQuantity(torque(clamps.torqueNm), units)} with the torque wrench.`,
+      instruction: `Set about three, measure both ends to the ridge, then go on. ${face.inRoof ? 'Each is screwed and flashed by the order of the kit before the next covers it.' : `Clamps: nip, then ${formatQuantity(torque(clamps.torqueNm), units)} with the torque wrench.`}`,
       marks: even ? ends : row.moduleLeftsMm.flatMap(leftMm => [{ ...edge(leftMm, 'left'), mm: leftMm }, { ...edge(leftMm, 'right'), mm: leftMm + moduleWidthMm }]),
       gauge: even && row.blocks.length === 1 && row.count > 1 ? { what: 'module and gap along the eave', lengthMm: moduleWidthMm + columnGapMm, steps: row.count - 1 } : null,
     })

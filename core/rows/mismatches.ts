@@ -8,7 +8,8 @@ const MOST_SETS = 3
 /** Parts that the catalogue does not allow together. Those that nothing is built from yet are nobody's trouble. */
 export function partsApart(ask: FindingAsk<RowsLayout>): DraftFinding[] {
   const { catalogue, face, plan } = ask
-  if (!plan.rows.rows.length) return []
+  // Rail, mount and clamps are not built where the array takes the covering's place.
+  if (!plan.rows.rows.length || face.inRoof) return []
   const ground = { covering: face.covering.kind, support: face.supports.kind }
   const found = mismatches(catalogue, plan.parts, ground)
   if (!found.length) return []
@@ -42,7 +43,7 @@ const nameOf = (catalogue: Catalogue, field: PartField, id: string): string => c
 export function retiredParts({ catalogue, face, plan }: FindingAsk<RowsLayout>): DraftFinding[] {
   if (!plan.rows.rows.length) return []
   const parts = byField(plan.parts)
-  return partFields.filter(field => parts[field].retired).map((field) => {
+  return partFields.filter(field => parts[field].retired && (field === 'moduleId' || !face.inRoof)).map((field) => {
     const next = catalogue[shelfOf[field]].filter(item => item.replaces === parts[field].id && !item.retired)
     return {
       id: `retired:${face.id}:${field}`, severity: 'note', stage: 'rows', faceId: face.id, about: null, measured: null, limit: null,

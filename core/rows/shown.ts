@@ -29,11 +29,16 @@ const modules: Layer<RowsAsk> = {
 
 const edge = (placeMm: number, label: string): TapePlace => ({ placeMm, label, tone: 'module' })
 
+/** Left edge of the first column of an array in the roof, mm: rows that lie the other way up have a grid of their own. */
+const firstColumnMm = ({ rows: { rows } }: RowsLayout): number => Math.min(...rows.filter(row => row.count && row.orientation === rows[0]!.orientation).map(row => row.leftMm))
+
 /** One row, or the whole array where `row` is null; what snaps is the left edge. */
 function slide({ face, plan }: RowsAsk, row: RowPlan | null, sign: number, push: number | 'snap'): Edit | null {
   const moved = row ?? plan.rows.rows[0]!
   const byMm = pushBy(plan.supports.rafters.map(rafter => rafterAt(rafter, moved.bottomMm)), moved.leftMm, sign, push)
   if (byMm === null) return null
+  // An array in the roof lies on one grid: it moves as a whole.
+  if (face.inRoof) return { type: 'set-in-roof', faceId: face.id, values: { leftMm: firstColumnMm(plan) + byMm } }
   return row
     ? { type: 'set-row', faceId: face.id, row: row.index, values: { shiftMm: (face.array.rows[row.index] ?? plainRow).shiftMm + byMm } }
     : { type: 'set-array', faceId: face.id, values: { shiftMm: plan.shiftMm + byMm } }
@@ -42,6 +47,7 @@ function slide({ face, plan }: RowsAsk, row: RowPlan | null, sign: number, push:
 /** Rows above follow, since each lies on the gap below it. */
 function raise({ face, plan }: RowsAsk, row: RowPlan, sign: number, push: number | 'snap'): Edit | null {
   const byMm = pushBy(plan.courses, row.bottomMm, sign, push)
+  if (face.inRoof) return byMm === null ? null : { type: 'set-in-roof', faceId: face.id, values: { bottomMm: Math.max(0, plan.rows.rows[0]!.bottomMm + byMm) } }
   return byMm === null ? null : { type: 'set-row', faceId: face.id, row: row.index, values: { gapBelowMm: Math.max(0, gapBelow(plan.rows, row.index) + byMm) } }
 }
 

@@ -87,7 +87,7 @@ export function freeId(catalogue: Catalogue, shelf: Shelf, wanted: string): stri
  */
 export function companionsFor(catalogue: Catalogue, shelf: Shelf, fromId: string, toId: string, source: Source | null): Change[] {
   const own = source && { source }
-  if (shelf === 'supplies' || shelf === 'coverings' || shelf === 'sets' || shelf === 'pairs') return []
+  if (shelf === 'supplies' || shelf === 'coverings' || shelf === 'sets' || shelf === 'pairs' || shelf === 'approvals') return []
   const taken = new Set<string>()
   return namersOf(catalogue, fromId).flatMap(({ shelf: on, item }): Change[] => {
     if (on === 'pairs') {

@@ -22,11 +22,15 @@ const isOn = (catalogue: Catalogue, on: Shelf[], id: string): boolean => on.some
 export function danglingIn(catalogue: Catalogue, shelf: Shelf, item: Item): Problem[] {
   if (shelf === 'supplies') {
     const { forId } = item as ItemOf<'supplies'>
-    return forId === null || isOn(catalogue, ['modules', 'rails', 'mounts', 'clamps', 'coverings'], forId) ? [] : [missing('forId', forId)]
+    return forId === null || isOn(catalogue, ['modules', 'rails', 'mounts', 'clamps', 'coverings', 'inRoofs'], forId) ? [] : [missing('forId', forId)]
   }
   if (shelf === 'pairs') {
     const { railId, withId } = item as ItemOf<'pairs'>
     return [...isOn(catalogue, ['rails'], railId) ? [] : [missing('railId', railId)], ...isOn(catalogue, ['mounts', 'clamps'], withId) ? [] : [missing('withId', withId)]]
+  }
+  if (shelf === 'approvals') {
+    const { moduleId, systemId } = item as ItemOf<'approvals'>
+    return [...isOn(catalogue, ['modules'], moduleId) ? [] : [missing('moduleId', moduleId)], ...isOn(catalogue, ['inRoofs'], systemId) ? [] : [missing('systemId', systemId)]]
   }
   if (shelf !== 'sets') return []
   const { railId, mountId, clampsId, supplyIds } = item as ItemOf<'sets'>
@@ -61,6 +65,10 @@ export function gapsOf(catalogue: Catalogue, shelf: Shelf, item: Item): string[]
       ...catalogue.clamps.some(clamps => taken.includes(clamps.id)) ? [] : ['No clamps go with it yet.'],
     ]
   }
+  if (shelf === 'inRoofs') {
+    const { id, holds } = item as ItemOf<'inRoofs'>
+    return [...holds.length ? [] : ['Nothing says what a module on it holds: it can’t be checked under load.'], ...catalogue.approvals.some(one => one.systemId === id) ? [] : ['No module is approved with it yet.']]
+  }
   if (shelf === 'sets') return [
     ...danglingIn(catalogue, shelf, item).map(problem => problem.sentence),
     ...(['rails', 'mounts', 'clamps'] as const).map(on => findItem(catalogue, on, (item as ItemOf<'sets'>)[({ rails: 'railId', mounts: 'mountId', clamps: 'clampsId' } as const)[on]])).filter(part => part && 'retired' in part && part.retired).map(part => `${(part as ItemOf<'rails'>).name} is retired: the set is not offered.`),
@@ -72,6 +80,7 @@ export function gapsOf(catalogue: Catalogue, shelf: Shelf, item: Item): string[]
 export const namersOf = (catalogue: Catalogue, id: string): { shelf: Shelf, item: Item }[] => shelves.flatMap(shelf => itemsOf(catalogue, shelf).filter((item) => {
   if (shelf === 'supplies') return (item as ItemOf<'supplies'>).forId === id
   if (shelf === 'pairs') return (item as ItemOf<'pairs'>).railId === id || (item as ItemOf<'pairs'>).withId === id
+  if (shelf === 'approvals') return (item as ItemOf<'approvals'>).moduleId === id || (item as ItemOf<'approvals'>).systemId === id
   if (shelf !== 'sets') return false
   const { railId, mountId, clampsId, supplyIds } = item as ItemOf<'sets'>
   return [railId, mountId, clampsId, ...supplyIds].includes(id)

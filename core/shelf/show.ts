@@ -14,7 +14,9 @@ const telling: Record<Shelf, string[]> = {
   clamps: ['thicknessMm.fromMm', 'thicknessMm.toMm', 'gapMm', 'railPastMm'],
   supplies: ['kind', 'forId', 'packOf', 'price'],
   coverings: ['size.kind', 'size.exposureMm', 'size.gaugeMm', 'size.coverWidthMm'],
+  inRoofs: ['kind', 'coverings', 'leastPitchDeg', 'mostRows'],
   sets: ['railId', 'mountId', 'clampsId'],
+  approvals: ['moduleId', 'systemId', 'fireClass', 'on'],
   pairs: ['railId', 'withId'],
 }
 export const tellingFigures = (shelf: Shelf): PlacedFigure[] => telling[shelf].map(path => figuresOf(shelf, () => 1).find(one => one.path === path)!)
@@ -22,7 +24,7 @@ export const tellingFigures = (shelf: Shelf): PlacedFigure[] => telling[shelf].m
 export const money = (price: number, currency: string): string => new Intl.NumberFormat('en', { style: 'currency', currency }).format(price)
 
 const nameById = (catalogue: Catalogue, id: string, on: Shelf | 'any'): string => {
-  const shelves: Shelf[] = on === 'any' ? ['modules', 'rails', 'mounts', 'clamps'] : [on]
+  const shelves: Shelf[] = on === 'any' ? ['modules', 'rails', 'mounts', 'clamps', 'inRoofs'] : [on]
   const item = shelves.map(shelf => findItem(catalogue, shelf, id)).find(one => one !== null)
   return item && 'name' in item ? item.name : id
 }

@@ -36,12 +36,14 @@ export interface GaugeStick {
 
 /** Kinds of steps in the order in which a crew strikes them: from the datum to the trim. */
 export const markStepKinds = [
+  'scaffold',
   'datum',
   'keep-clear',
   'square',
   'supports',
   'first-row',
   'rows',
+  'battens',
   'rails',
   'openings',
   'fixings',
@@ -50,6 +52,7 @@ export const markStepKinds = [
   'electronics',
   'trunk',
   'modules',
+  'flashings',
   'trim',
 ] as const
 export type MarkStepKind = typeof markStepKinds[number]

@@ -13,7 +13,7 @@ export const loadStageNames: Record<LoadStage, string> = {
 }
 
 /** An item of the catalogue, by its shelf. */
-export interface ItemRef { shelf: 'modules' | 'rails' | 'mounts' | 'clamps' | 'coverings', id: string }
+export interface ItemRef { shelf: 'modules' | 'rails' | 'mounts' | 'clamps' | 'coverings' | 'inRoofs', id: string }
 
 /** One line of what a face, or a job, takes. */
 export interface Part {

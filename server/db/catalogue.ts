@@ -29,7 +29,7 @@ export async function saveItem(client: PoolClient, firmId: string, shelf: Shelf,
 /** Takes an item from its shelf, and with it its own small parts and what was said of what it goes with. */
 export async function removeItem(client: PoolClient, shelf: Shelf, id: string): Promise<void> {
   await client.query('delete from catalogue_items where kind = $1 and item_id = $2', [shelf, id])
-  if (shelf === 'supplies' || shelf === 'coverings' || shelf === 'sets' || shelf === 'pairs') return
+  if (shelf === 'supplies' || shelf === 'coverings' || shelf === 'sets' || shelf === 'pairs' || shelf === 'approvals') return
   await client.query('delete from catalogue_items where (kind = \'pairs\' and (data ->> \'railId\' = $1 or data ->> \'withId\' = $1)) or (kind = \'supplies\' and data ->> \'forId\' = $1)', [id])
 }
 

@@ -1,6 +1,7 @@
 import type { Catalogue, Fasteners, Resistance } from '../schema'
 import { closures } from './closures'
 import { coverings } from './coverings'
+import { approvals, inRoofs, inRoofSupplies } from './in-roofs'
 import { inventedSource } from './source'
 import { supplies } from './supplies'
 import { pairs, sets } from './together'
@@ -350,5 +351,6 @@ export const demoCatalogue: Catalogue = {
       }, resistances: [design(3300, 9000, 1250)],
     },
   ],
-  supplies, coverings, sets, pairs,
+  supplies: [...supplies, ...inRoofSupplies],
+  inRoofs, approvals, coverings, sets, pairs,
 }

@@ -33,6 +33,7 @@ export const supplies: Supply[] = [
   supply('hook-80-plate', 'screw', 'Windlass Roof Hardware', 'Hook screw 6 x 80 mm', 0.015, 100, 0.2, 'windlass-slate-plate'), supply('gull-tile-clip', 'unit-clip', 'Gull & Mackerel', 'Tile clip with nail', 0.02, 100, 0.22),
   supply('gull-underlay', 'underlay', 'Gull & Mackerel', 'Underlay patch, self-adhesive', 0.06, 20, 1.1), supply('gull-batten', 'batten', 'Gull & Mackerel', 'Batten, 1 m', 0.5, 10, 1.3), supply('gull-nail', 'nail', 'Gull & Mackerel', 'Roofing nail', 0.003, 500, 0.02),
   supply('gull-ply', 'ply', 'Gull & Mackerel', 'Plywood 1/2 in, 2440 x 1220 mm', 21, 1, 38), supply('gull-disc', 'disc', 'Gull & Mackerel', 'Diamond disc 115 mm', 0.12, 1, 14), supply('gull-respirator', 'respirator', 'Gull & Mackerel', 'Respirator, P3 filters', 0.25, 1, 31),
+  supply('gull-batten-long', 'new-batten', 'Gull & Mackerel', 'Batten, treated, 4.8 m', 2.6, 10, 4.9),
   supply('samphire-pan-tile', 'unit', 'Samphire Clay', 'Samphire double pan', 3.4, 6, 2.1, 'samphire-pan'), supply('samphire-plain-tile', 'unit', 'Samphire Clay', 'Samphire plain', 1.25, 12, 0.9, 'samphire-plain'),
   supply('scaur-slate', 'unit', 'Scaur Quarries', 'Scaur 500 x 250', 1.7, 10, 3.8, 'scaur-500'),
   supply('marram-bundle', 'shingle', 'Marram Roofing', 'Shingle, bundle of 3 m²', 26, 1, 41), supply('marram-underlay', 'underlay-roll', 'Marram Roofing', 'Underlay, roll of 10 m²', 14, 1, 52),

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { clampSetSchema } from './clamps'
 import { coveringItemSchema } from './covering'
+import { approvalSchema, inRoofSchema } from './in-roof'
 import { moduleSchema } from './module'
 import { mountSchema } from './mount'
 import { railSchema } from './rail'
@@ -11,6 +12,7 @@ export * from './clamps'
 export * from './closure'
 export * from './covering'
 export { formats, type Format, itemId, type Resistance } from './fields'
+export * from './in-roof'
 export * from './module'
 export * from './mount'
 export * from './rail'
@@ -21,7 +23,7 @@ export * from './together'
 /** The shelves, in the order in which a set is put together. */
 export const shelfSchemas = {
   modules: moduleSchema, rails: railSchema, mounts: mountSchema, clamps: clampSetSchema, supplies: supplySchema,
-  coverings: coveringItemSchema, sets: setSchema, pairs: pairSchema,
+  coverings: coveringItemSchema, inRoofs: inRoofSchema, sets: setSchema, pairs: pairSchema, approvals: approvalSchema,
 } as const
 export type Shelf = keyof typeof shelfSchemas
 export const shelves = Object.keys(shelfSchemas) as Shelf[]
@@ -32,8 +34,8 @@ export const catalogueSchema = z.object({
   /** ISO 4217 code of its prices. */
   currency: z.string().regex(/^[A-Z]{3}$/, 'A currency is three capitals, as USD or EUR.'),
   modules: z.array(moduleSchema), rails: z.array(railSchema), mounts: z.array(mountSchema), clamps: z.array(clampSetSchema), supplies: z.array(supplySchema),
-  coverings: z.array(coveringItemSchema), sets: z.array(setSchema), pairs: z.array(pairSchema),
+  coverings: z.array(coveringItemSchema), inRoofs: z.array(inRoofSchema).default([]), sets: z.array(setSchema), pairs: z.array(pairSchema), approvals: z.array(approvalSchema).default([]),
 })
 export type Catalogue = z.infer<typeof catalogueSchema>
 
-export const emptyCatalogue = (currency: string): Catalogue => ({ currency, modules: [], rails: [], mounts: [], clamps: [], supplies: [], coverings: [], sets: [], pairs: [] })
+export const emptyCatalogue = (currency: string): Catalogue => ({ currency, modules: [], rails: [], mounts: [], clamps: [], supplies: [], coverings: [], inRoofs: [], sets: [], pairs: [], approvals: [] })

@@ -2,6 +2,7 @@ import { setAssumed } from './on-assumed'
 import { setArray, setRow } from './on-array'
 import { dropBroken, logBroken } from './on-broken'
 import { addFace, removeFace, setFace } from './on-faces'
+import { dropTask, putTask, setInRoof, takeIn } from './on-in-roof'
 import { setJob, setKeepClear, setLoadout, setLoads, setSite, setVan } from './on-job'
 import { dropHits, logHits, moveRafter, setRafters, useHit } from './on-rafters'
 
@@ -11,4 +12,5 @@ export const editKinds = [
   addFace, removeFace, setFace, setArray, setRow,
   setRafters, moveRafter, logHits, dropHits, useHit,
   logBroken, dropBroken,
+  takeIn, setInRoof, putTask, dropTask,
 ] as const

@@ -5,6 +5,7 @@ import { brokenSchema, MOST_BROKEN } from './broken'
 import { codesSchema } from './codes'
 import { coveringSchema } from './covering'
 import { lengthMm, shortId, sides } from './fields'
+import { inRoofFactsSchema } from './in-roof'
 import { loadoutSchema } from './loadout'
 import { loadsSchema } from './loads'
 import { keepClearSchema, reservedSchema } from './keepclear'
@@ -41,6 +42,8 @@ export const faceSchema = z.object({
   /** The corner at the eave where both tapes start. */
   datum: z.enum(sides),
   array: arraySchema,
+  /** An array that takes the covering's place; null for one on rails above it. */
+  inRoof: inRoofFactsSchema.nullable(),
 })
 
 export const MOST_FACES = 20
@@ -76,7 +79,7 @@ export type Job = z.infer<typeof jobSchema>
 export type Face = z.infer<typeof faceSchema>
 
 /** A face's own facts; its array has words of its own. */
-export const faceWords: WordsOf<Omit<Face, 'id' | 'array'>> = {
+export const faceWords: WordsOf<Omit<Face, 'id' | 'array' | 'inRoof'>> = {
   name: 'the face’s name', outline: 'the face’s size', pitchDeg: 'the pitch', place: 'where the face lies', covering: 'the covering', supports: 'what it is fixed to', timber: 'the timber', setbacks: 'the setbacks',
   yieldShare: 'how much the face yields', windStripMm: 'the wind strip', reserved: 'the reserved parts', lowEdgeMm: 'the wish for the lower edge', broken: 'the broken units', obstructions: 'what stands on the face', datum: 'the datum corner',
 }

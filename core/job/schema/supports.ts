@@ -70,7 +70,7 @@ const battenNailsSchema = z.object({
 export type BattenNails = z.infer<typeof battenNailsSchema>
 
 /** What a batten is and how it is held, as far as it carries an array. */
-const battenSchema = z.object({
+export const battenSchema = z.object({
   rafterSpacingMm: lengthMm('The rafter spacing', 150, 1500),
   /** Allowable or characteristic, by the rules in force. */
   bendingMpa: z.number().min(1, 'The bending strength is at least 1 MPa (145 psi).').max(60, 'The bending strength is at most 60 MPa (8700 psi).'),

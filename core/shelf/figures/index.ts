@@ -2,6 +2,7 @@
 import { plainClosure, type Shelf } from '../../catalogue'
 import type { Figure, Group, ShelfWords } from './figure'
 import { clampGroups, mountGroups } from './holding'
+import { approvalGroups, inRoofGroups } from './in-roof'
 import { moduleGroups } from './modules'
 import { railGroups } from './rails'
 import { coveringGroups, pairGroups, setGroups, supplyGroups } from './small'
@@ -23,8 +24,10 @@ export const shelfWords: Record<Shelf, ShelfWords> = {
   clamps: { one: 'clamp set', many: 'Clamps', groups: [named, ...clampGroups] },
   supplies: { one: 'small part', many: 'Electronics and small parts', groups: [named, ...supplyGroups] },
   coverings: { one: 'covering', many: 'Coverings', groups: [named, ...coveringGroups] },
+  inRoofs: { one: 'in-roof system', many: 'In-roof systems', groups: [named, ...inRoofGroups] },
   sets: { one: 'set', many: 'Sets', groups: [named, ...setGroups] },
   pairs: { one: 'pairing', many: 'What goes with what', groups: pairGroups },
+  approvals: { one: 'approval', many: 'Approved in-roof modules', groups: [named, ...approvalGroups] },
 }
 
 /** A figure with its whole path and name, in a repeated group for its nth row. */

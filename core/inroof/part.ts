@@ -1,0 +1,151 @@
+import type { InRoof, Module } from '../catalogue'
+import { discAround, rectangle, type Region, without } from '../geometry'
+import { type Face, type Orientation, wayUpOther } from '../job'
+import { memoryOf } from '../memory'
+import { shapeOf } from '../roof'
+import { moduleId, moduleSize, type RowPlan, type RowsPlan } from '../rows'
+import { count } from '../units'
+import type { ArrayPart, Cell } from './cells'
+import { bottomHeights, courseAbove, type Laid, offCourseMm, topHeights } from './edges'
+import { isWindow } from './kit'
+import type { SetOutProof } from './layout'
+import { laidOf } from './laid'
+import { type SetOut, setOut } from './setout'
+
+/** What bears on where an in-roof array stands. */
+export interface ToSetOut { face: Face, region: Region, module: Module, system: InRoof, /** At most so many modules; null for no limit. */ most: number | null }
+
+export interface SetOutFace { parts: ArrayPart[], proof: SetOutProof, rows: RowsPlan }
+
+const MOST_KNOWN = 300
+const known = memoryOf<SetOutFace>(MOST_KNOWN)
+
+/** Sets an in-roof array out on a face: its parts, what was proved, and its rows as every array has them. */
+export function setOutFace(asked: ToSetOut): SetOutFace {
+  const { face, region, module, system, most } = asked
+  const { rowCount, rows, orientation } = face.array
+  const own = face.inRoof!
+  const facts = [region, face.outline, face.obstructions, face.covering, own.leftMm, own.bottomMm, own.changeAtRow, own.battensRead, module.longMm, module.shortMm, rowCount, rows, orientation, most]
+  return known(system, facts, () => setOutAnew(asked))
+}
+
+/** What a window keeps free round it, and what flashing can't pass. */
+function groundsOf({ face, region, system }: ToSetOut): { region: Region, open: Region } {
+  const box = ({ xMm, yMm, widthMm, heightMm, round }: Face['obstructions'][number], byMm: number): Region => round
+    ? discAround({ x: xMm, y: yMm }, widthMm / 2 + byMm)
+    : rectangle({ fromMm: xMm - widthMm / 2 - byMm, toMm: xMm + widthMm / 2 + byMm }, { fromMm: yMm - heightMm / 2 - byMm, toMm: yMm + heightMm / 2 + byMm })
+  let [glass, open] = [region, shapeOf(face.outline).region]
+  for (const one of face.obstructions) {
+    if (isWindow(one)) glass = without(glass, box(one, system.window.nearMm))
+    else open = without(open, box(one, 0))
+  }
+  return { region: glass, open }
+}
+
+function setOutAnew(asked: ToSetOut): SetOutFace {
+  const { face, module, system } = asked
+  const own = face.inRoof!
+  const laid = laidOf(face)
+  const none: SetOutFace = { parts: [], proof: { proved: true, tried: 0, corners: 0, cuts: 0, slivers: 0, off: [] }, rows: rowsOf([], asked, null) }
+  if (!laid || face.array.rowCount === 0 || asked.most === 0) return none
+  const grounds = groundsOf(asked)
+  const wanted = Math.min(system.mostRows, face.array.rowCount ?? system.mostRows)
+  const turned = own.changeAtRow !== null && own.changeAtRow <= wanted ? own.changeAtRow - 1 : null
+  const ask = (orientation: Orientation, mostRows: number, leftMm: number | null, bottomMm: number | null, fromMm: number) => setOut({
+    ground: { ...grounds, ...moduleSize(module, orientation), outMm: system.side.outMm, downMm: system.bottom.downMm, upMm: system.top.upMm },
+    system, laid, mostRows, leftMm, bottomMm, fromMm,
+  })
+  const first = ask(face.array.orientation, turned ?? wanted, own.leftMm, own.bottomMm, 0)
+  if (!first) return none
+  const parts = [partOf(first, 0, face.array.orientation, 0, module)]
+  let proved = first.proved
+  let tried = first.tried
+  let { corners, cuts, slivers } = first
+  if (turned !== null) {
+    const topMm = Math.max(...parts[0]!.cells.map(one => one.topMm))
+    const above = courseAbove(system, laid, topMm)
+    // So many whole courses lie between the two parts: the upper one's apron lies over the last of them.
+    const last = above && laid.courses.find(one => one.number === above.number + system.changeCourses - 1)
+    const other = wayUpOther(face.array.orientation)
+    const second = last ? ask(other, wanted - turned, null, null, last.fromMm + laid.lengthMm + system.bottom.clearMm) : null
+    if (second) {
+      parts.push(partOf(second, 1, other, turned, module))
+      tried += second.tried
+      corners += second.corners
+      cuts += second.cuts
+      slivers += second.slivers
+    }
+    // Each part is the best by itself; both together were not tried.
+    proved = false
+  }
+  const kept = limited(parts, face.array.rows, asked.most)
+  return { parts: kept, proof: { proved, tried, corners, cuts, slivers, off: offCourse(kept, system, laid) }, rows: rowsOf(kept, asked, { proved, tried }) }
+}
+
+function partOf(found: SetOut, index: number, orientation: Orientation, firstRow: number, module: Module): ArrayPart {
+  const { widthMm, heightMm } = moduleSize(module, orientation)
+  const cells = Array.from({ length: found.rows }, (_, row) => [...found.cells].filter(([, mask]) => mask >> row & 1).map(([column], place): Cell => {
+    const [leftMm, bottomMm] = [found.leftMm + column * found.pitchXMm, found.bottomMm + row * found.pitchYMm]
+    return { id: moduleId(firstRow + row, place), row, column, leftMm, rightMm: leftMm + widthMm, bottomMm, topMm: bottomMm + heightMm }
+  })).flat()
+  return { index, orientation, firstRow, pitchXMm: found.pitchXMm, pitchYMm: found.pitchYMm, cells }
+}
+
+/** Places that somebody left empty, and no more modules than are wanted: those over go from the top, the right ones first. */
+function limited(parts: ArrayPart[], rules: Face['array']['rows'], most: number | null): ArrayPart[] {
+  let left = most ?? Infinity
+  return parts.map((part) => {
+    const rows = [...new Set(part.cells.map(cell => cell.row))].sort((a, b) => a - b)
+    const cells = rows.flatMap((row) => {
+      const skip = rules[part.firstRow + row]?.skip ?? []
+      const own = part.cells.filter(cell => cell.row === row).sort((a, b) => a.column - b.column).filter((_, place) => !skip.includes(place + 1)).slice(0, left)
+      left -= own.length
+      return own.map((cell, place) => ({ ...cell, id: moduleId(part.firstRow + row, place) }))
+    })
+    return { ...part, cells }
+  }).filter(part => part.cells.length)
+}
+
+/** Open edges that lie on no course, each row's once. */
+function offCourse(parts: ArrayPart[], system: InRoof, laid: Laid): SetOutProof['off'] {
+  const heights = { bottom: bottomHeights(system, laid), top: topHeights(system, laid) }
+  const found = new Map<string, SetOutProof['off'][number]>()
+  for (const part of parts) {
+    const at = new Set(part.cells.map(cell => `${cell.row} ${cell.column}`))
+    for (const cell of part.cells) for (const edge of ['bottom', 'top'] as const) {
+      if (at.has(`${cell.row + (edge === 'bottom' ? -1 : 1)} ${cell.column}`)) continue
+      const mm = offCourseMm(heights[edge], edge === 'bottom' ? cell.bottomMm : cell.topMm)
+      if (mm > 0.5) found.set(`${edge} ${part.firstRow + cell.row}`, { row: part.firstRow + cell.row, edge, mm: Number.isFinite(mm) ? mm : 1e4 })
+    }
+  }
+  return [...found.values()]
+}
+
+/** The array's rows as all arrays have them. */
+function rowsOf(parts: ArrayPart[], { face, module, system }: ToSetOut, proof: { proved: boolean, tried: number } | null): RowsPlan {
+  const size = moduleSize(module, face.array.orientation)
+  const last = Math.max(...parts.flatMap(part => part.cells.map(cell => part.firstRow + cell.row)), -1)
+  const rows = Array.from({ length: last + 1 }, (_, index): RowPlan => {
+    const part = parts.find(one => one.cells.some(cell => one.firstRow + cell.row === index)) ?? parts.findLast(one => one.firstRow <= index)!
+    const cells = part.cells.filter(cell => part.firstRow + cell.row === index).sort((a, b) => a.column - b.column)
+    const { widthMm, heightMm } = moduleSize(module, part.orientation)
+    const bottomMm = part.cells[0]!.bottomMm + (index - part.firstRow - part.cells[0]!.row) * part.pitchYMm
+    const runs: Cell[][] = []
+    for (const cell of cells) {
+      if (runs.at(-1)?.at(-1)!.column === cell.column - 1) runs.at(-1)!.push(cell)
+      else runs.push([cell])
+    }
+    const lefts = cells.map(cell => cell.leftMm)
+    return {
+      index, count: cells.length, fills: cells.length, held: false, locked: false, orientation: part.orientation, moduleWidthMm: widthMm, moduleHeightMm: heightMm, heldModules: 0, free: null, fits: true, moduleLeftsMm: lefts,
+      leftMm: cells[0]?.leftMm ?? part.cells[0]!.leftMm, rightMm: cells.at(-1)?.rightMm ?? part.cells[0]!.leftMm, bottomMm, topMm: bottomMm + heightMm,
+      blocks: runs.map(own => ({ count: own.length, leftMm: own[0]!.leftMm, rightMm: own.at(-1)!.rightMm, free: null, fits: true, moduleLeftsMm: own.map(cell => cell.leftMm) })),
+      working: {
+        what: `Modules of row ${index + 1}`, formula: 'of all origins the one that holds the most', values: [{ symbol: 't', what: 'origins tried', value: count(proof?.tried ?? 0, 'origins') }],
+        result: count(cells.length, cells.length === 1 ? 'module' : 'modules'), source: proof?.proved ? 'Every height on whole mm that courses allow, every place along it where anything changes' : 'Not every origin was tried', basis: 'arithmetic',
+      },
+    }
+  })
+  return { rows, moduleWidthMm: size.widthMm, moduleHeightMm: size.heightMm, columnGapMm: system.columnGapMm, rowsThatFit: rows.filter(row => row.count).length, waits: null, baseMm: rows[0]?.bottomMm ?? 0, slack: null }
+}
+
