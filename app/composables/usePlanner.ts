@@ -7,7 +7,7 @@ import type { PlannerApi } from '../workers/planner.worker'
 
 type Questions = Omit<Remote<PlannerApi>, 'planNews'>
 /** Asks the planner; a plan comes as the faces that are new, put together with those that are here already. */
-export interface Planner extends Pick<Questions, 'balanceFace' | 'probeFace' | 'arrangeFace' | 'compareRails' | 'pricePatterns'> {
+export interface Planner extends Pick<Questions, 'balanceFace' | 'probeFace' | 'arrangeFace' | 'compareRails' | 'pricePatterns' | 'bothWays' | 'betterModules'> {
   planJob: (job: Job, catalogue: Catalogue) => Promise<Plan>
   /** Ends what the planner is at: it begins anew with what it is asked next, and whoever waits for a plan gets `GivenUp`. */
   giveUp: () => void
@@ -21,14 +21,14 @@ let planner: Planner | null = null
 function started(): Planner {
   const thread = new Worker(new URL('../workers/planner.worker.ts', import.meta.url), { type: 'module', name: 'planner' })
   const remote = wrap<PlannerApi>(thread)
-  const { balanceFace, probeFace, arrangeFace, compareRails, pricePatterns } = remote
+  const { balanceFace, probeFace, arrangeFace, compareRails, pricePatterns, bothWays, betterModules } = remote
   const heard = planListener()
   let given: Catalogue | null = null
   let end: (reason: GivenUp) => void = () => {}
   const ended = new Promise<never>((_, reject) => end = reject)
   ended.catch(() => {})
   return {
-    balanceFace, probeFace, arrangeFace, compareRails, pricePatterns,
+    balanceFace, probeFace, arrangeFace, compareRails, pricePatterns, bothWays, betterModules,
     async planJob(job, catalogue) {
       // A shelf is a hundred times as much as a key: it goes over once.
       const shelf = catalogue === given ? null : catalogue

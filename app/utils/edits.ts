@@ -14,3 +14,5 @@ export const loadsEdit = (values: ValuesOf<'set-loads'>): Edit => ({ type: 'set-
 export const vanEdit = (values: ValuesOf<'set-van'>): Edit => ({ type: 'set-van', values })
 /** An edit of the load: spares, lift and crate. */
 export const loadoutEdit = (values: ValuesOf<'set-loadout'>): Edit => ({ type: 'set-loadout', values })
+/** An edit of an in-roof array's own facts. */
+export const inRoofEdit = (faceId: string, values: ValuesOf<'set-in-roof'>): Edit => ({ type: 'set-in-roof', faceId, values })

@@ -1,5 +1,5 @@
 import { expose } from 'comlink'
-import { arrangeFace, balanceFace, compareRails, pricePatterns, probeFace } from '#core/asks'
+import { arrangeFace, balanceFace, betterModules, bothWays, compareRails, pricePatterns, probeFace } from '#core/asks'
 import type { Catalogue } from '#core/catalogue'
 import type { Job } from '#core/job'
 import { planJob } from '#core/plan'
@@ -9,7 +9,7 @@ const tell = planTeller()
 let shelf: Catalogue | null = null
 
 const planner = {
-  balanceFace, probeFace, arrangeFace, compareRails, pricePatterns,
+  balanceFace, probeFace, arrangeFace, compareRails, pricePatterns, bothWays, betterModules,
   /** @param catalogue null: the one that was given last */
   planNews(job: Job, catalogue: Catalogue | null): PlanNews {
     shelf = catalogue ?? shelf

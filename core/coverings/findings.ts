@@ -75,7 +75,7 @@ export function pitchLow(ask: Ask): DraftFinding[] {
 export function gaugeOnce(ask: Ask): DraftFinding[] {
   const { face, job } = ask
   const { covering } = face
-  if ((covering.kind !== 'slate' && covering.kind !== 'plain-tile') || covering.coursesRead.length > 0 || face.array.rowCount === 0) return []
+  if ((covering.kind !== 'slate' && covering.kind !== 'plain-tile') || covering.coursesRead.length > 0 || face.array.rowCount === 0 || (face.inRoof?.battensRead.length ?? 0) > 2) return []
   if (job.site.coveringState !== 'worn' && (job.site.coveringAgeYears ?? 0) < OLD_YEARS) return []
   const top = coursesUp(covering, face.outline).at(-1)
   return [{

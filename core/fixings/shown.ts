@@ -9,7 +9,7 @@ export type Fixed = Ask<FixingsLayout>
 
 /** Crayon crosses. */
 const crosses: Layer<Fixed> = {
-  id: 'fixings', toggle: { name: 'Fixings', key: 'f', on: true }, depth: 80, style: { fill: null, stroke: '#cf3a1a', width: 1.5, text: 0, ink: '#22272e', dxfColour: 1 },
+  id: 'fixings', toggle: { name: 'Fixings', key: 'f', on: true, only: 'on-rails' }, depth: 80, style: { fill: null, stroke: '#cf3a1a', width: 1.5, text: 0, ink: '#22272e', dxfColour: 1 },
   shapes: ({ plan }) => plan.fixings.rails.flatMap((rail, r) => rail.fixings.map((fixing) => {
     const { xMm, yMm } = onFace(plan.rails[r]!, fixing.atMm)
     return shape({ kind: 'cross', at: { x: xMm, y: yMm } }, { kind: 'fixing', id: fixing.id }, fixing.state === 'proved' ? 'plain' : fixing.state)

@@ -62,15 +62,15 @@ export interface Kit {
 const WINDOWS: Obstruction['kind'][] = ['roof-window', 'escape-window']
 export const isWindow = ({ kind }: Pick<Obstruction, 'kind'>): boolean => WINDOWS.includes(kind)
 
-/** A run cut into lengths that lie over each other: each full but the last. */
+/** A run cut into lengths that lie over each other, from the left or from below: each full but the last. */
 function lengthsOf({ side, from, to, lengthMm }: Run, { stockMm, overlapMm }: { stockMm: number, overlapMm: number }): { from: Point, to: Point, lengthMm: number }[] {
   const n = piecesFor(lengthMm, stockMm, overlapMm)
-  const sign = side === 'bottom' || side === 'right' ? 1 : -1
-  const along = (mm: number): Point => side === 'bottom' || side === 'top' ? { x: from.x + sign * mm, y: from.y } : { x: from.x, y: from.y + sign * mm }
+  const [start, end] = side === 'bottom' || side === 'right' ? [from, to] : [to, from]
+  const along = (mm: number): Point => side === 'bottom' || side === 'top' ? { x: start.x + mm, y: start.y } : { x: start.x, y: start.y + mm }
   return Array.from({ length: n }, (_, i) => {
     const startMm = i * (stockMm - overlapMm)
     const ownMm = Math.min(stockMm, lengthMm - startMm)
-    return { from: along(startMm), to: i === n - 1 ? to : along(startMm + ownMm), lengthMm: ownMm }
+    return { from: along(startMm), to: i === n - 1 ? end : along(startMm + ownMm), lengthMm: ownMm }
   })
 }
 
@@ -188,7 +188,7 @@ function pinchesOf(part: ArrayPart): Point[] {
 
 /** Gives pieces their marks along the face from the eave up, and the work its steps: row by row, from the left. */
 function ordered(drafts: Draft[], parts: ArrayPart[], school: FlashSchool): Pick<Kit, 'pieces' | 'steps'> {
-  const sorted = [...drafts].sort((a, b) => a.row - b.row || a.turn - b.turn || Math.min(a.from.x, a.to.x) - Math.min(b.from.x, b.to.x) || Math.min(a.from.y, a.to.y) - Math.min(b.from.y, b.to.y))
+  const sorted = [...drafts].sort((a, b) => a.row - b.row || a.turn - b.turn || Math.min(a.from.x, a.to.x) - Math.min(b.from.x, b.to.x) || Number(b.lengthMm === null) - Number(a.lengthMm === null) || Math.min(a.from.y, a.to.y) - Math.min(b.from.y, b.to.y))
   const numbers = new Map<string, number>()
   const pieces: Piece[] = []
   const steps: KitStep[] = []

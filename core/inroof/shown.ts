@@ -24,19 +24,25 @@ const battenLook: Record<BattenAct, { fill: string, stroke: string, dxfColour: n
 }
 
 const battenLayer = (act: BattenAct, depth: number): Layer<Asked> => ({
-  id: `battens-${act}`, toggle: { name: 'Battens', key: 'd', on: false }, depth, style: { fill: battenLook[act].fill, stroke: battenLook[act].stroke, width: 0.8, text: 0, ink: '#22272e', dxfColour: battenLook[act].dxfColour, ...act === 'cut' ? { dash: [4, 3] as [number, number] } : {} },
+  id: `battens-${act}`, toggle: { name: 'Battens', key: 'd', on: false, only: 'in-roof' }, depth, style: { fill: battenLook[act].fill, stroke: battenLook[act].stroke, width: 0.8, text: 0, ink: '#22272e', dxfColour: battenLook[act].dxfColour, ...act === 'cut' ? { dash: [4, 3] as [number, number] } : {} },
   shapes: ({ plan }) => (plan.inRoof?.battens?.steps ?? []).filter(one => one.act === act).map(({ upperMm, fromMm, toMm }, i): Shape =>
     ({ ...shape({ kind: 'area', rings: rectangle({ fromMm, toMm }, { fromMm: upperMm - plan.inRoof!.battens!.widthMm, toMm: upperMm }) }), name: `Batten ${i + 1}, ${battenLook[act].name}` })),
 })
 
 const screws: Layer<Asked> = {
-  id: 'in-roof-screws', toggle: { name: 'Battens', key: 'd', on: false }, depth: 57, style: { fill: null, stroke: '#22272e', width: 1, text: 0, ink: '#22272e', dxfColour: 250 },
+  id: 'in-roof-screws', toggle: { name: 'Battens', key: 'd', on: false, only: 'in-roof' }, depth: 57, style: { fill: null, stroke: '#22272e', width: 1, text: 0, ink: '#22272e', dxfColour: 250 },
   shapes: ({ plan }) => (plan.inRoof?.battens?.screws ?? []).map(({ xMm, yMm, moduleId }) => shape({ kind: 'dot', at: { x: xMm, y: yMm } }, { kind: 'module', id: moduleId })),
+}
+
+/** The sides of a rectangle. */
+function ringOf(low: number, high: number, down: number, up: number): Shape[] {
+  const points = [{ x: low, y: down }, { x: high, y: down }, { x: high, y: up }, { x: low, y: up }]
+  return points.map((from, i) => shape({ kind: 'line', from, to: points[(i + 1) % 4]! }))
 }
 
 /** Pieces of flashing where they lie, each with its mark; areas as wide as the piece reaches. */
 const flashing: Layer<Asked> = {
-  id: 'flashing', toggle: { name: 'Flashing', key: 'w', on: false }, depth: 58, style: { fill: null, stroke: '#0f7a6c', width: 2.2, text: 8, ink: '#084f46', dxfColour: 3 },
+  id: 'flashing', toggle: { name: 'Flashing', key: 'w', on: false, only: 'in-roof' }, depth: 58, style: { fill: '#c5e5de', stroke: '#0f7a6c', width: 1.4, text: 8, ink: '#063f38', dxfColour: 3 },
   shapes: ({ plan }) => {
     const { inRoof } = plan
     if (!inRoof) return []
@@ -55,13 +61,14 @@ const flashing: Layer<Asked> = {
           const out = piece.side === 'left' ? [low - side.outMm, low] as const : [high, high + side.outMm] as const
           return [named(shape({ kind: 'area', rings: rectangle({ fromMm: out[0], toMm: out[1] }, { fromMm: down, toMm: up }) })), word((out[0] + out[1]) / 2, (down + up) / 2, side.outMm * 2)]
         }
-        case 'outer-corner': {
+        case 'outer-corner':
+        case 'inner-corner': {
           const [left, lower] = [piece.name!.includes('left'), piece.name!.includes('bottom')]
           const [dx, dy] = [left ? -side.outMm : side.outMm, lower ? -bottom.downMm : top.upMm]
           return [named(shape({ kind: 'area', rings: rectangle({ fromMm: Math.min(low, low + dx), toMm: Math.max(low, low + dx) }, { fromMm: Math.min(down, down + dy), toMm: Math.max(down, down + dy) }) })), word(low + dx / 2, down + dy / 2, side.outMm * 2)]
         }
-        case 'inner-corner': return [named(shape({ kind: 'cross', at: from })), word(from.x, from.y + 90, 400)]
-        case 'window-set': return [named(shape({ kind: 'area', rings: rectangle({ fromMm: low, toMm: high }, { fromMm: down, toMm: up }) })), word((low + high) / 2, down + 110, 500)]
+        // The window below it is to be seen.
+        case 'window-set': return [...ringOf(low, high, down, up).map(named), word((low + high) / 2, down + 110, 500)]
         case 'joint-up':
         case 'joint-across': return [named(shape({ kind: 'line', from: kind === 'joint-up' ? { x: (low + high) / 2, y: down } : { x: low, y: (down + up) / 2 }, to: kind === 'joint-up' ? { x: (low + high) / 2, y: up } : { x: high, y: (down + up) / 2 } }))]
         default: return [named(shape({ kind: 'dot', at: { x: (low + high) / 2, y: (down + up) / 2 } }))]

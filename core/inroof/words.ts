@@ -4,7 +4,7 @@ import type { CoverCheck } from './strength'
 
 export const coverCheckWords: Record<CoverCheck, { name: string, of: (value: number) => Quantity }> = {
   'module-up': { name: 'suction on a module', of: pressure }, 'module-down': { name: 'pressure on a module', of: pressure }, 'screw': { name: 'a screw’s pull', of: force },
-  'batten-bending': { name: 'bending of a batten', of: moment }, 'batten-shear': { name: 'shear in a batten', of: force }, 'batten-nails': { name: 'the pull on a batten’s nails', of: force },
+  'batten-bending': { name: 'bending of a batten', of: moment }, 'batten-shear': { name: 'shear in a batten', of: force }, 'batten-nails': { name: 'pull on a batten’s nails', of: force },
 }
 
 export const workNames: Record<InRoofWork, string> = { 'new': 'New roof', 're-roof': 'Re-roof', 'retrofit': 'Retrofit, the covering stays' }

@@ -10,13 +10,13 @@ type Asked = Ask<OpeningsLayout>
 
 /** Units that are lifted, each once. */
 const lifted: Layer<Asked> = {
-  id: 'units-lifted', toggle: { name: 'Openings', key: 'o', on: false }, depth: 36, style: { fill: '#f0dfa8', stroke: '#8a6a12', width: 0.5, text: 0, ink: '#22272e', dxfColour: 40 },
+  id: 'units-lifted', toggle: { name: 'Openings', key: 'o', on: false, only: 'on-rails' }, depth: 36, style: { fill: '#f0dfa8', stroke: '#8a6a12', width: 0.5, text: 0, ink: '#22272e', dxfColour: 40 },
   shapes: ({ face, plan }) => unitShapes(face, plan.openings.flatMap(one => one.lifted)),
 }
 
 /** Units that are notched, slotted, cored or drilled. */
 const cut: Layer<Asked> = {
-  id: 'units-cut', toggle: { name: 'Openings', key: 'o', on: false }, depth: 37, style: { fill: '#f3c3b4', stroke: '#b4331a', width: 0.8, text: 0, ink: '#22272e', dxfColour: 30 },
+  id: 'units-cut', toggle: { name: 'Openings', key: 'o', on: false, only: 'on-rails' }, depth: 37, style: { fill: '#f3c3b4', stroke: '#b4331a', width: 0.8, text: 0, ink: '#22272e', dxfColour: 30 },
   shapes: ({ face, plan }) => unitShapes(face, plan.openings.flatMap(one => one.cut ? [{ course: one.cut.course, unit: one.cut.unit }] : [])),
 }
 
@@ -32,13 +32,13 @@ function unitShapes(face: Asked['face'], refs: { course: number, unit: number | 
 
 /** Units that were found broken. */
 const broken: Layer<Asked> = {
-  id: 'units-broken', toggle: { name: 'Openings', key: 'o', on: false }, depth: 38, style: { fill: '#e2b7af', stroke: '#8c2116', width: 1.2, text: 0, ink: '#22272e', dxfColour: 14, hatched: true },
+  id: 'units-broken', toggle: { name: 'Openings', key: 'o', on: false, only: 'on-rails' }, depth: 38, style: { fill: '#e2b7af', stroke: '#8c2116', width: 1.2, text: 0, ink: '#22272e', dxfColour: 14, hatched: true },
   shapes: ({ face }) => unitShapes(face, face.broken),
 }
 
 /** Plates where they are screwed, and the cuts at their true size. */
 const plates: Layer<Asked> = {
-  id: 'openings', toggle: { name: 'Openings', key: 'o', on: false }, depth: 79, style: { fill: null, stroke: '#7a2c12', width: 1, text: 0, ink: '#22272e', dxfColour: 12 },
+  id: 'openings', toggle: { name: 'Openings', key: 'o', on: false, only: 'on-rails' }, depth: 79, style: { fill: null, stroke: '#7a2c12', width: 1, text: 0, ink: '#22272e', dxfColour: 12 },
   shapes: ({ plan }) => plan.openings.flatMap(({ plate, exit, fixingId, cut: own, unit, course }) => {
     const ref = { kind: 'fixing' as const, id: fixingId }
     const half = 35

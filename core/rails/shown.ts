@@ -16,7 +16,7 @@ const at = (rail: RailPlan, mm: number): Point => {
 
 const refOf = ({ id }: RailPlan): Ref => ({ kind: 'rail', id })
 
-const toggle = { name: 'Rails', key: 'l', on: true }
+const toggle = { name: 'Rails', key: 'l', on: true, only: 'on-rails' as const }
 
 /** Rails, or lines of coupled frames; one outside its clamp zone is wrong. */
 const lines: Layer<RailsAsk> = {

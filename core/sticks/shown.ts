@@ -6,7 +6,7 @@ import type { FaceShown, Ask, Layer } from '../trade'
 export type Cut = Ask<SticksLayout>
 
 const splices: Layer<Cut> = {
-  id: 'splices', toggle: { name: 'Rails', key: 'l', on: true }, depth: 70, style: { fill: '#ffffff', stroke: '#1c5fae', width: 1, text: 0, ink: '#22272e', dxfColour: 3 },
+  id: 'splices', toggle: { name: 'Rails', key: 'l', on: true, only: 'on-rails' }, depth: 70, style: { fill: '#ffffff', stroke: '#1c5fae', width: 1, text: 0, ink: '#22272e', dxfColour: 3 },
   shapes: ({ plan: { rails, sticks } }) => sticks.splices.map(({ railId, atMm }) => {
     const rail = rails.find(one => one.id === railId)!
     const { xMm, yMm } = onFace(rail, atMm)

@@ -53,7 +53,7 @@ export interface Layer<A> {
   /** Names the layer in files. */
   id: string
   /** What it is called on the screen, the letter that switches it there with others of that letter, and whether it is on to begin with; null where it always is. */
-  toggle: { name: string, key: string, on: boolean } | null
+  toggle: { name: string, key: string, on: boolean, /** Only where arrays are built that way. */ only?: 'on-rails' | 'in-roof' } | null
   /** Where it lies over others, the lowest first. */
   depth: number
   /** Looked at on the screen only: not on sheets and in files. */

@@ -364,7 +364,7 @@ const mizzen = job(mizzenStart, {
 const ringNailed = { rafterSpacingMm: 400, bendingMpa: 18, shearMpa: 3.4, nails: { kind: 'ring-shank' as const, diameterMm: 3.4, lengthMm: 90, headMm: 8, faxMpa: 7.2, perRafter: 2 } }
 // The street side is covered anew, with framed modules stepped round a chimney.
 mizzen.faces.push(...alsoFaces(mizzen, { kind: 'gable', lengthMm: 7340, depthMm: 2 * 5210 * Math.cos(44 * Math.PI / 180), pitchDeg: 44, azimuthDeg: 180 }, ['Front'], {
-  covering: { ...usualCovering('plain-tile', false), firstColumnMm: 38 } as Face['covering'],
+  covering: { ...usualCovering('plain-tile', false), firstColumnMm: 38, battenMm: 50 } as Face['covering'],
   supports: rafterRow(210, 400, 50),
   setbacks: mizzen.faces[0]!.setbacks,
   obstructions: [{ id: 'chimney', kind: 'chimney', round: false, xMm: 6050, yMm: 3560, widthMm: 690, heightMm: 560, clearanceMm: 150 }],
@@ -402,7 +402,7 @@ const fennel = job(fennelStart, {
 const eelgrass = job(starterJob('2 Eelgrass Cottages', 'Brackwater', 'metric', metricParts), {
   name: 'Garden face', datum: 'right', outline: { kind: 'rectangle', eaveLengthMm: 8430, slopeLengthMm: 5340 }, pitchDeg: 40,
   place: { azimuthDeg: 205, eastMm: 0, northMm: 0, eaveHeightMm: 4300, storeys: 2 },
-  covering: { kind: 'interlocking-tile', gaugeMm: 338, coverWidthMm: 302, lengthMm: 420, firstCourseMm: 330, firstColumnMm: 55, pan: { fromMm: 70, toMm: 238 }, coursesRead: [{ course: 9, mm: 2701 }], coursesCounted: 15, battenMm: 38, battenDeepMm: 25 },
+  covering: { kind: 'interlocking-tile', gaugeMm: 338, coverWidthMm: 302, lengthMm: 420, firstCourseMm: 330, firstColumnMm: 55, pan: { fromMm: 70, toMm: 238 }, coursesRead: [{ course: 9, mm: 2701 }], coursesCounted: 15, battenMm: 50, battenDeepMm: 25 },
   supports: rafterRow(240, 400, 50), setbacks: setbacks(350, 350, 400, 400),
   inRoof: {
     ...plainInRoof, systemId: 'foreshore-frame', work: 'retrofit', school: 'module', batten: ringNailed, found: { felt: 'done', battens: 'done', windows: 'unseen', vents: 'unseen', scaffold: 'missing' }, foundBy: 'Surveyor', foundOn: '2026-06-03', coursesLaid: 14,

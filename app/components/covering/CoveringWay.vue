@@ -75,6 +75,7 @@ const firstOnes = computed(() => facePlan.value.openings.filter(one => one.first
     no="Held by one fixing each"
     @choose="set({ doubledEnds: $event })"
   />
+  <InRoofTake />
   <SlipAllFaces
     what="way through"
     :array="['mountId', 'closureId', 'openFirst', 'doubledEnds']"

@@ -2,7 +2,7 @@
 import { useLayers } from '../../composables/useLayers'
 
 /** The covering's rung: the section through one fixing, all of them, the face with what is opened, and what it takes. */
-const { facePlan } = useFace()
+const { face, facePlan } = useFace()
 const tabs = [{ label: 'Section', value: 'section' }, { label: 'All fixings', value: 'all' }, { label: 'Units to lift', value: 'units' }, { label: 'Take-off', value: 'take-off' }]
 const tab = ref('section')
 const { shows } = useLayers()
@@ -22,7 +22,10 @@ onBeforeUnmount(leave)
 </script>
 
 <template>
-  <div>
+  <InRoofWork v-if="face.inRoof">
+    <slot />
+  </InRoofWork>
+  <div v-else>
     <UTabs
       v-model="tab"
       :items="tabs"

@@ -3,6 +3,8 @@ import { layerSwitches, useLayers } from '../../composables/useLayers'
 
 /** Switches the drawing's layers. */
 const { shows, toggle } = useLayers()
+const { face } = useFace()
+const switches = computed(() => layerSwitches.filter(({ only }) => !only || only === (face.value.inRoof ? 'in-roof' : 'on-rails')))
 </script>
 
 <template>
@@ -12,7 +14,7 @@ const { shows, toggle } = useLayers()
     aria-label="Layers of the drawing"
   >
     <button
-      v-for="layer in layerSwitches"
+      v-for="layer in switches"
       :key="layer.key"
       type="button"
       class="shrink-0 border-b-2 px-1 py-0.5 text-sm whitespace-nowrap"

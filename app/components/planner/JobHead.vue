@@ -71,7 +71,7 @@ const toWork = () => (document.querySelector<HTMLElement>('[role=application]') 
     <div class="min-w-0 shrink-0 text-right text-[15px] leading-tight max-md:text-[13px]">
       <p data-testid="totals">
         <template v-if="store.plan">
-          {{ store.plan.totals.modules }} modules<span class="max-md:sr-only">, {{ formatPower(store.plan.totals.powerW) }}, {{ store.plan.totals.fixings }} fixings</span>
+          {{ store.plan.totals.modules }} modules<span class="max-md:sr-only">, {{ formatPower(store.plan.totals.powerW) }}{{ store.plan.totals.fixings || !store.job?.faces.some(one => one.inRoof) ? `, ${store.plan.totals.fixings} fixings` : '' }}</span>
         </template>
       </p>
       <p

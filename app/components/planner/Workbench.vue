@@ -138,6 +138,7 @@ usePlannerKeys({
           <div class="flex shrink-0 items-center gap-1">
             <template v-if="view.shows === 'face' && !phone">
               <UButton
+                v-if="!face.inRoof"
                 size="xs"
                 color="neutral"
                 variant="outline"

@@ -9,11 +9,14 @@ const parts3 = [{ label: 'Card', value: 'card' }, { label: 'Way through', value:
 </script>
 
 <template>
+  <SlipInRoof v-if="face.inRoof || face.covering.kind === 'felt-and-battens'" />
   <SlipTabs
+    v-else
     v-model="part"
     :parts="parts3"
   />
-  <template v-if="part === 'card'">
+  <template v-if="face.inRoof || face.covering.kind === 'felt-and-battens'" />
+  <template v-else-if="part === 'card'">
     <template v-if="card && opening">
       <h2 class="slip-title">
         {{ card.title }}

@@ -29,6 +29,7 @@ const patternNames: Record<FixingPattern, string> = { 'soft-stagger': 'Soft stag
 const totals = shallowRef<PatternTotals | null>(null)
 watch(facePlan, async () => {
   const asked = facePlan.value
+  if (face.value.inRoof) return
   const found = await usePlanner().pricePatterns(job.value, catalogue.value, face.value.id).catch(() => null)
   if (facePlan.value === asked) totals.value = found
 }, { immediate: true })
@@ -42,160 +43,171 @@ const patternChoices = computed(() => (Object.keys(patternNames) as FixingPatter
 </script>
 
 <template>
-  <SlipRail
-    v-if="rail"
-    :rail="rail"
-  />
-  <SlipTabs
-    v-else
-    v-model="part"
-    :parts="parts4"
-  />
-  <template v-if="!rail && part === 'loads'">
-    <LoadsForm />
-  </template>
-  <template v-else-if="!rail && part === 'holds'">
-    <LoadsTimberForm />
-  </template>
-  <template v-else-if="!rail && part === 'sticks'">
-    <LoadsVanForm />
-  </template>
-  <template v-else-if="!rail">
-    <div class="mb-2 flex gap-1">
-      <UButton
-        color="neutral"
-        class="flex-1 justify-center"
-        label="Spans and rails…"
-        @click="asksSpans = true"
-      />
-      <UButton
-        color="neutral"
-        variant="outline"
-        icon="i-lucide-file-text"
-        label="PDF"
-        title="Calculation sheet of this job"
-        :to="`/api/jobs/${jobId}/calculations.pdf`"
-        external
-        download
-      />
-    </div>
-    <LazyLoadsSpanTableDialog
-      v-if="spansAsked"
-      v-model:open="asksSpans"
+  <p
+    v-if="face.inRoof"
+    class="text-[15px] leading-snug"
+  >
+    This array is the covering: it has no rails. What holds it, its battens and its flashing are on the <NuxtLink
+      :to="`/jobs/${jobId}/covering?face=${face.id}`"
+      class="underline underline-offset-2"
+    >covering’s rung</NuxtLink>.
+  </p>
+  <template v-else>
+    <SlipRail
+      v-if="rail"
+      :rail="rail"
     />
-    <SlipLoadSummary />
-    <FieldChoiceField
-      v-if="setChoices.length"
-      label="Set"
-      :value="taken"
-      placeholder="Parts chosen one by one"
-      :choices="setChoices"
-      @choose="takeSet"
-    />
-    <FieldChoiceField
-      label="Rail"
-      :value="array.railId"
-      :choices="railChoices"
-      @choose="choosePart('railId', $event)"
-    />
-    <FieldChoiceField
-      v-if="!frames"
-      label="Rails run"
-      :value="array.railWay"
-      :choices="ways"
-      @choose="set({ railWay: $event })"
-    />
-    <p
+    <SlipTabs
       v-else
-      class="text-[13px] text-muted"
-    >
-      No rail: mounts stand under the modules’ own edges, coupled from frame to frame.
-    </p>
-    <FieldChoiceField
-      label="Mount"
-      :value="array.mountId"
-      :choices="mountChoices"
-      @choose="choosePart('mountId', $event)"
+      v-model="part"
+      :parts="parts4"
     />
-    <FieldChoiceField
-      label="Clamps"
-      :value="array.clampsId"
-      :choices="clampChoices"
-      @choose="choosePart('clampsId', $event)"
-    />
-    <SlipAllFaces
-      what="parts"
-      :array="['railId', 'mountId', 'clampsId', 'supplyIds']"
-    />
-    <FieldChoiceField
-      label="Fixing pattern"
-      :value="array.fixingPattern"
-      :choices="patternChoices"
-      @choose="set({ fixingPattern: $event })"
-    />
-    <FieldLengthField
-      label="Allowed span"
-      :hint="over('span') ? 'the maker’s: the typed one is larger' : array.allowedSpanMm !== null ? 'typed; empty for the maker’s' : facePlan.strength ? 'the makers’ greatest' : 'usual for this rail'"
-      :working="facePlan.limits.spanWorking.what"
-      :mm="facePlan.limits.maxSpanMm"
-      :units="units"
-      optional
-      :commit="mm => set({ allowedSpanMm: mm })"
-    />
-    <FieldLengthField
-      label="Allowed overhang"
-      :hint="over('overhang') ? 'the maker’s: the typed one is larger' : array.allowedOverhangMm === null ? (facePlan.parts.rail.overhangMm === null ? 'common practice' : 'maker’s limit') : 'typed; empty for the usual'"
-      :working="facePlan.limits.overhangWorking.what"
-      :mm="facePlan.limits.maxOverhangMm"
-      :units="units"
-      optional
-      :commit="mm => set({ allowedOverhangMm: mm })"
-    />
-    <FieldLengthField
-      v-if="!frames"
-      label="Trim tail"
-      hint="left long at each end"
-      :mm="array.trimTailMm"
-      :units="units"
-      :commit="mm => set({ trimTailMm: mm! })"
-    />
-    <dl class="mt-3">
-      <SlipLine
-        label="Fixings"
-        working="Fixings of the face"
+    <template v-if="!rail && part === 'loads'">
+      <LoadsForm />
+    </template>
+    <template v-else-if="!rail && part === 'holds'">
+      <LoadsTimberForm />
+    </template>
+    <template v-else-if="!rail && part === 'sticks'">
+      <LoadsVanForm />
+    </template>
+    <template v-else-if="!rail">
+      <div class="mb-2 flex gap-1">
+        <UButton
+          color="neutral"
+          class="flex-1 justify-center"
+          label="Spans and rails…"
+          @click="asksSpans = true"
+        />
+        <UButton
+          color="neutral"
+          variant="outline"
+          icon="i-lucide-file-text"
+          label="PDF"
+          title="Calculation sheet of this job"
+          :to="`/api/jobs/${jobId}/calculations.pdf`"
+          external
+          download
+        />
+      </div>
+      <LazyLoadsSpanTableDialog
+        v-if="spansAsked"
+        v-model:open="asksSpans"
+      />
+      <SlipLoadSummary />
+      <FieldChoiceField
+        v-if="setChoices.length"
+        label="Set"
+        :value="taken"
+        placeholder="Parts chosen one by one"
+        :choices="setChoices"
+        @choose="takeSet"
+      />
+      <FieldChoiceField
+        label="Rail"
+        :value="array.railId"
+        :choices="railChoices"
+        @choose="choosePart('railId', $event)"
+      />
+      <FieldChoiceField
+        v-if="!frames"
+        label="Rails run"
+        :value="array.railWay"
+        :choices="ways"
+        @choose="set({ railWay: $event })"
+      />
+      <p
+        v-else
+        class="text-[13px] text-muted"
       >
-        {{ facePlan.fixings.total }}{{ facePlan.fixings.fewestProved ? ', fewest for this pattern' : '' }}
-      </SlipLine>
-      <SlipLine
-        :label="face.supports.kind === 'rafters' ? 'Rafters that share them' : 'Places that share them'"
-        working="Supports that share the fixings"
-      >
-        {{ facePlan.fixings.membersUsed }}{{ facePlan.fixings.spreadProved ? ', the most possible' : '' }}
-      </SlipLine>
-    </dl>
-    <h2 class="slip-title mt-5">
-      {{ frames ? 'Line by line' : 'Rail by rail' }}
-    </h2>
-    <ul>
-      <li
-        v-for="one in [...facePlan.rails].reverse()"
-        :key="one.id"
-      >
-        <button
-          type="button"
-          class="flex w-full items-baseline justify-between border-b border-dotted border-graphite-300 py-1.5 text-left text-[15px] hover:bg-chalk-50"
-          @click="select({ kind: 'rail', id: one.id })"
+        No rail: mounts stand under the modules’ own edges, coupled from frame to frame.
+      </p>
+      <FieldChoiceField
+        label="Mount"
+        :value="array.mountId"
+        :choices="mountChoices"
+        @choose="choosePart('mountId', $event)"
+      />
+      <FieldChoiceField
+        label="Clamps"
+        :value="array.clampsId"
+        :choices="clampChoices"
+        @choose="choosePart('clampsId', $event)"
+      />
+      <SlipAllFaces
+        what="parts"
+        :array="['railId', 'mountId', 'clampsId', 'supplyIds']"
+      />
+      <FieldChoiceField
+        label="Fixing pattern"
+        :value="array.fixingPattern"
+        :choices="patternChoices"
+        @choose="set({ fixingPattern: $event })"
+      />
+      <FieldLengthField
+        label="Allowed span"
+        :hint="over('span') ? 'the maker’s: the typed one is larger' : array.allowedSpanMm !== null ? 'typed; empty for the maker’s' : facePlan.strength ? 'the makers’ greatest' : 'usual for this rail'"
+        :working="facePlan.limits.spanWorking.what"
+        :mm="facePlan.limits.maxSpanMm"
+        :units="units"
+        optional
+        :commit="mm => set({ allowedSpanMm: mm })"
+      />
+      <FieldLengthField
+        label="Allowed overhang"
+        :hint="over('overhang') ? 'the maker’s: the typed one is larger' : array.allowedOverhangMm === null ? (facePlan.parts.rail.overhangMm === null ? 'common practice' : 'maker’s limit') : 'typed; empty for the usual'"
+        :working="facePlan.limits.overhangWorking.what"
+        :mm="facePlan.limits.maxOverhangMm"
+        :units="units"
+        optional
+        :commit="mm => set({ allowedOverhangMm: mm })"
+      />
+      <FieldLengthField
+        v-if="!frames"
+        label="Trim tail"
+        hint="left long at each end"
+        :mm="array.trimTailMm"
+        :units="units"
+        :commit="mm => set({ trimTailMm: mm! })"
+      />
+      <dl class="mt-3">
+        <SlipLine
+          label="Fixings"
+          working="Fixings of the face"
         >
-          <span>{{ frames ? 'Line' : 'Rail' }} {{ one.number }}, {{ one.way === 'up' ? 'along' : 'up' }} <FieldLengthText
-            :mm="readingOn(face, otherTape(runTape(one)), one.lineMm)"
-            :units="units"
-          /></span>
-          <span
-            class="font-semibold"
-            :class="facePlan.fixings.rails[one.number - 1]!.shortfalls.length || !one.inZone || (facePlan.uses[one.number - 1]?.worst ?? 0) > 1.000001 ? 'text-brick-600' : ''"
-          >{{ facePlan.fixings.rails[one.number - 1]!.fixings.length }} fixings{{ facePlan.uses[one.number - 1] ? `, ${formatUse(facePlan.uses[one.number - 1]!.worst)}` : '' }}</span>
-        </button>
-      </li>
-    </ul>
+          {{ facePlan.fixings.total }}{{ facePlan.fixings.fewestProved ? ', fewest for this pattern' : '' }}
+        </SlipLine>
+        <SlipLine
+          :label="face.supports.kind === 'rafters' ? 'Rafters that share them' : 'Places that share them'"
+          working="Supports that share the fixings"
+        >
+          {{ facePlan.fixings.membersUsed }}{{ facePlan.fixings.spreadProved ? ', the most possible' : '' }}
+        </SlipLine>
+      </dl>
+      <h2 class="slip-title mt-5">
+        {{ frames ? 'Line by line' : 'Rail by rail' }}
+      </h2>
+      <ul>
+        <li
+          v-for="one in [...facePlan.rails].reverse()"
+          :key="one.id"
+        >
+          <button
+            type="button"
+            class="flex w-full items-baseline justify-between border-b border-dotted border-graphite-300 py-1.5 text-left text-[15px] hover:bg-chalk-50"
+            @click="select({ kind: 'rail', id: one.id })"
+          >
+            <span>{{ frames ? 'Line' : 'Rail' }} {{ one.number }}, {{ one.way === 'up' ? 'along' : 'up' }} <FieldLengthText
+              :mm="readingOn(face, otherTape(runTape(one)), one.lineMm)"
+              :units="units"
+            /></span>
+            <span
+              class="font-semibold"
+              :class="facePlan.fixings.rails[one.number - 1]!.shortfalls.length || !one.inZone || (facePlan.uses[one.number - 1]?.worst ?? 0) > 1.000001 ? 'text-brick-600' : ''"
+            >{{ facePlan.fixings.rails[one.number - 1]!.fixings.length }} fixings{{ facePlan.uses[one.number - 1] ? `, ${formatUse(facePlan.uses[one.number - 1]!.worst)}` : '' }}</span>
+          </button>
+        </li>
+      </ul>
+    </template>
   </template>
 </template>
