@@ -7,6 +7,8 @@ import type { Covering } from '../job'
 export const COURSES_BELOW = 2
 /** Units have so much play that a joint this near to an edge needs no cut, mm (common practice). */
 export const SNUG_MM = 3
+/** What misses half a unit by less than this is half of one, mm. */
+export const HALF_MM = 1
 
 /** What of courses and units decides where an array may begin and end. */
 export interface Laid { courses: Course[], /** Length of one unit up the slope, mm. */ lengthMm: number, covering: Covering }
@@ -21,7 +23,9 @@ const underCourse = ({ top: { upMm, lapMm, gapMm } }: Pick<InRoof, 'top'>, { fro
 const real = (one: Interval): boolean => one.toMm >= one.fromMm
 
 /** Heights, mm up the slope, at which lower edges of modules may lie. */
-export const bottomHeights = (system: InRoof, { courses, lengthMm }: Laid): Interval[] => unite(courses.filter(one => one.number >= COURSES_BELOW).map(one => overCourse(system, lengthMm, one)).filter(real))
+export const bottomHeights = (system: InRoof, laid: Laid): Interval[] => unite(bottomsByCourse(system, laid))
+/** The heights over one course after another, from the lowest. */
+export const bottomsByCourse = (system: InRoof, { courses, lengthMm }: Laid): Interval[] => courses.filter(one => one.number >= COURSES_BELOW).map(one => overCourse(system, lengthMm, one)).filter(real)
 /** Heights at which their upper edges may lie. */
 export const topHeights = (system: InRoof, { courses }: Laid): Interval[] => unite(courses.map(one => underCourse(system, one)).filter(real))
 

@@ -72,6 +72,7 @@ export function waysAndRows(ask: InRoofAsk): DraftFinding[] {
     ...wrong.length ? [say(ask, 'inroof-way', 'stop', `${system.name} takes modules ${listed(system.waysUp.map(way => wayUpNames[way].toLowerCase()))} only.`, { measured: words(wayUpNames[wrong[0]!]), limit: words(wayUpNames[system.waysUp[0]!]), propose: () => [
       { label: `${wayUpNames[system.waysUp[0]!]}, all of them`, edit: { type: 'batch', edits: [{ type: 'set-array', faceId: id, values: { orientation: system.waysUp[0]! } }, { type: 'set-in-roof', faceId: id, values: { changeAtRow: null } }] } },
     ] })] : [],
+    ...facts(ask).changeAtRow !== null && parts.length === 1 ? [say(ask, 'inroof-turn', 'caution', `Row ${facts(ask).changeAtRow} and those above were to lie the other way up; over the rows below, ${plural(system.changeCourses, 'course')} apart, there is no room for one. All are left out.`, { propose: () => [{ label: 'Keep one way up', edit: set(ask, { changeAtRow: null }) }] })] : [],
     ...over ? [say(ask, 'inroof-rows', 'stop', `${plural(array.rowCount!, 'row')} are asked for; ${system.name} was tested with ${system.mostRows} at most. ${system.mostRows} are set out.`, { measured: count(array.rowCount!, 'rows'), limit: count(system.mostRows, 'rows'), propose: () => [{ label: `Build ${plural(system.mostRows, 'row')}`, edit: { type: 'set-array', faceId: id, values: { rowCount: system.mostRows } } }] })] : [],
   ]
 }

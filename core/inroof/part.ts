@@ -6,11 +6,11 @@ import { shapeOf } from '../roof'
 import { moduleId, moduleSize, type RowPlan, type RowsPlan } from '../rows'
 import { count } from '../units'
 import type { ArrayPart, Cell } from './cells'
-import { bottomHeights, courseAbove, type Laid, offCourseMm, topHeights } from './edges'
+import { bottomHeights, bottomsByCourse, courseAbove, type Laid, offCourseMm, topHeights } from './edges'
 import { isWindow } from './kit'
 import type { SetOutProof } from './layout'
 import { laidOf } from './laid'
-import { type SetOut, setOut } from './setout'
+import { type SetOut, setOut, type SetOutQuestion } from './setout'
 
 /** What bears on where an in-roof array stands. */
 export interface ToSetOut { face: Face, region: Region, module: Module, system: InRoof, /** At most so many modules; null for no limit. */ most: number | null }
@@ -51,35 +51,43 @@ function setOutAnew(asked: ToSetOut): SetOutFace {
   const grounds = groundsOf(asked)
   const wanted = Math.min(system.mostRows, face.array.rowCount ?? system.mostRows)
   const turned = own.changeAtRow !== null && own.changeAtRow <= wanted ? own.changeAtRow - 1 : null
-  const ask = (orientation: Orientation, mostRows: number, leftMm: number | null, bottomMm: number | null, fromMm: number) => setOut({
+  const ask = (orientation: Orientation, mostRows: number, values: Partial<Pick<SetOutQuestion, 'leftMm' | 'bottomMm' | 'fromMm' | 'toMm'>>) => setOut({
     ground: { ...grounds, ...moduleSize(module, orientation), outMm: system.side.outMm, downMm: system.bottom.downMm, upMm: system.top.upMm },
-    system, laid, mostRows, leftMm, bottomMm, fromMm,
+    system, laid, mostRows, leftMm: null, bottomMm: null, fromMm: 0, toMm: Infinity, ...values,
   })
-  const first = ask(face.array.orientation, turned ?? wanted, own.leftMm, own.bottomMm, 0)
-  if (!first) return none
-  const parts = [partOf(first, 0, face.array.orientation, 0, module)]
-  let proved = first.proved
-  let tried = first.tried
-  let { corners, cuts, slivers } = first
-  if (turned !== null) {
-    const topMm = Math.max(...parts[0]!.cells.map(one => one.topMm))
+  const typed = { leftMm: own.leftMm, bottomMm: own.bottomMm }
+  const both = turned === null ? null : bothWaysUp(typed, { system, laid, turned, wanted, ask, orientation: face.array.orientation })
+  const found = both ?? [ask(face.array.orientation, turned ?? wanted, typed)].filter(one => one !== null)
+  if (!found.length) return none
+  const parts = found.map((one, i) => partOf(one, i, i ? wayUpOther(face.array.orientation) : face.array.orientation, i ? turned! : 0, module))
+  const sum = (of: (one: SetOut) => number) => found.reduce((total, one) => total + of(one), 0)
+  // Two parts were each solved over the lowest courses one after the other: both together were not.
+  const [proved, tried] = [turned === null && found[0]!.proved, sum(one => one.tried)]
+  const kept = limited(parts, face.array.rows, asked.most)
+  return { parts: kept, proof: { proved, tried, corners: sum(one => one.corners), cuts: sum(one => one.cuts), slivers: sum(one => one.slivers), off: offCourse(kept, system, laid) }, rows: rowsOf(kept, asked, { proved, tried }) }
+}
+
+/** Lowest courses over which the lower part of two is tried. */
+const TRIED_COURSES = 6
+
+interface TwoWays { system: InRoof, laid: Laid, turned: number, wanted: number, orientation: Orientation, ask: (orientation: Orientation, mostRows: number, values: Partial<Pick<SetOutQuestion, 'leftMm' | 'bottomMm' | 'fromMm' | 'toMm'>>) => SetOut | null }
+
+/** Two parts of which the upper lies the other way up, whole courses apart: the most modules together of those tried; null where both have no room. */
+function bothWaysUp(typed: Pick<SetOutQuestion, 'leftMm' | 'bottomMm'>, { system, laid, turned, wanted, orientation, ask }: TwoWays): [SetOut, SetOut] | null {
+  let best: [SetOut, SetOut] | null = null
+  const caps = typed.bottomMm === null ? bottomsByCourse(system, laid).slice(0, TRIED_COURSES).map(one => one.toMm) : [Infinity]
+  for (const toMm of caps) {
+    const low = ask(orientation, turned, { ...typed, toMm })
+    if (!low) continue
+    const heightMm = low.pitchYMm - system.rowGapMm
+    const topMm = low.bottomMm + Math.max(...[...low.cells.values()].map(mask => 31 - Math.clz32(mask))) * low.pitchYMm + heightMm
     const above = courseAbove(system, laid, topMm)
     // So many whole courses lie between the two parts: the upper one's apron lies over the last of them.
     const last = above && laid.courses.find(one => one.number === above.number + system.changeCourses - 1)
-    const other = wayUpOther(face.array.orientation)
-    const second = last ? ask(other, wanted - turned, null, null, last.fromMm + laid.lengthMm + system.bottom.clearMm) : null
-    if (second) {
-      parts.push(partOf(second, 1, other, turned, module))
-      tried += second.tried
-      corners += second.corners
-      cuts += second.cuts
-      slivers += second.slivers
-    }
-    // Each part is the best by itself; both together were not tried.
-    proved = false
+    const high = last ? ask(wayUpOther(orientation), wanted - turned, { fromMm: last.fromMm + laid.lengthMm + system.bottom.clearMm }) : null
+    if (high && (!best || low.count + high.count > best[0].count + best[1].count)) best = [low, high]
   }
-  const kept = limited(parts, face.array.rows, asked.most)
-  return { parts: kept, proof: { proved, tried, corners, cuts, slivers, off: offCourse(kept, system, laid) }, rows: rowsOf(kept, asked, { proved, tried }) }
+  return best
 }
 
 function partOf(found: SetOut, index: number, orientation: Orientation, firstRow: number, module: Module): ArrayPart {

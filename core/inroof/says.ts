@@ -37,7 +37,7 @@ export const inRoof = {
     ...pieces,
     'tray': ask => ask.plan.inRoof!.system.kind === 'tray' ? own(ask, 'tray', `${ask.plan.inRoof!.system.name}`, ask.plan.modules, 'One under each module') : [],
     'tray-clamp': ask => own(ask, 'tray-clamp', `Clamp for ${ask.plan.inRoof!.system.name}`, ask.plan.modules * ask.plan.inRoof!.system.clamps, `${ask.plan.inRoof!.system.clamps} a module`),
-    'screw': ask => own(ask, 'screw', ask.plan.inRoof!.system.screw.name, ask.plan.inRoof!.battens?.screws.length ?? 0, 'One at each place on a batten'),
+    'in-roof-screw': ask => own(ask, 'in-roof-screw', ask.plan.inRoof!.system.screw.name, ask.plan.inRoof!.battens?.screws.length ?? 0, 'One at each place on a batten'),
     'sealing-strip': (ask) => {
       const { bottom, right, top, left } = ask.plan.inRoof!.kit.edgesMm
       return own(ask, 'sealing-strip', 'Sealing strip', Math.ceil((bottom + right + top + left) / STRIP_MM), 'Along every edge, 5 m a roll')

@@ -1,5 +1,5 @@
 import { chosen, type Columns, cornersOf, ones, rectangleOf } from './choose'
-import { bottomHeights, courseAbove, courseBelow, keptOfUnit, type Laid, topHeights } from './edges'
+import { bottomHeights, courseAbove, courseBelow, HALF_MM, keptOfUnit, type Laid, SNUG_MM, topHeights } from './edges'
 import { type Ground, leftsOver } from './lefts'
 import type { InRoof } from '../catalogue'
 import { columnsOf, columnStart, type Course } from '../coverings'
@@ -14,8 +14,9 @@ export interface SetOutQuestion {
   /** Typed by somebody, mm on the face; null is solved. */
   leftMm: number | null
   bottomMm: number | null
-  /** Nothing begins below this, mm. */
+  /** The lowest row begins between these, mm. */
   fromMm: number
+  toMm: number
 }
 
 /** Modules on one grid. */
@@ -36,8 +37,8 @@ export interface SetOut {
   tried: number
 }
 
-/** More trials than this are not made for one answer. */
-const MOST_TRIALS = 150_000
+/** More is not worked out for one answer: places of modules, and the cuts beside them. */
+const MOST_WORKED = 250_000
 /** Rows that a mask holds. */
 const MASK_ROWS = 20
 const TOLERANCE_MM = 1e-3
@@ -55,7 +56,7 @@ export function setOut(question: SetOutQuestion): SetOut | null {
   const pitchYMm = ground.heightMm + system.rowGapMm
   const heights = heightsOf(question, pitchYMm).sort((a, b) => b.most - a.most || a.bottomMm - b.bottomMm)
   const middleMm = middleOf(heights)
-  let tried = 0
+  let [tried, worked] = [0, 0]
   let best = null as { key: number[], height: Height, leftMm: number, cells: Columns } | null
   let cut = false
   const known = new Map<string, Map<number, number>>()
@@ -78,7 +79,7 @@ export function setOut(question: SetOutQuestion): SetOut | null {
   const counts = new Map<string, number>()
   for (const height of heights) {
     if (height.most < mostCount || height.most === 0) break
-    if (tried > MOST_TRIALS) {
+    if (worked > MOST_WORKED) {
       cut = true
       break
     }
@@ -87,6 +88,7 @@ export function setOut(question: SetOutQuestion): SetOut | null {
     let own = 0
     for (const place of leftMm === null ? critical(height, pitchXMm) : [leftMm]) {
       tried++
+      worked++
       own = Math.max(own, sum(cellsAt(height, place)))
     }
     counts.set(key, own)
@@ -95,35 +97,53 @@ export function setOut(question: SetOutQuestion): SetOut | null {
   if (mostCount === 0) return null
 
   const seen = new Set<string>()
+  const joints = leftMm === null ? aligned(question, heights, pitchXMm) : []
+  // What a place cuts is the same for all heights at which the same places carry modules beside the same courses.
+  const graded = new Map<string, Graded[]>()
+  const gradesOf = (height: Height, cells: Columns, wrapMm: number): Graded[] => {
+    const key = `${wrapMm} ${[...cells].join(';')} ${coursesKey(height)}`
+    let own = graded.get(key)
+    if (!own) {
+      worked += joints.length
+      graded.set(key, own = joints.map(mm => ({ mm: mm + wrapMm, ...cutsOf(question, height, mm + wrapMm, cells, pitchXMm) })))
+    }
+    return own
+  }
+  const judge = (height: Height, cells: Columns, corners: number, { mm, slivers, cuts }: Graded) => {
+    tried++
+    const own = [slivers, cuts, corners, Math.round(Math.abs(middleAt(cells, mm, pitchXMm) - middleMm)), height.bottomMm]
+    if (!best || lower(own, best.key)) best = { key: own, height, leftMm: mm, cells }
+  }
+  const judgeAt = (height: Height, cells: Columns, places: number[]) => {
+    worked += places.length
+    const corners = cornersOf(cells, height.lefts.length)
+    for (const mm of places) judge(height, cells, corners, { mm, ...cutsOf(question, height, mm, cells, pitchXMm) })
+    return corners
+  }
   // Where not all can be tried, those that are lie all over the face.
   for (const height of spread(heights)) {
     const key = signature(height)
     if (counts.get(key) !== mostCount || seen.has(key)) continue
     seen.add(key)
-    if (tried > MOST_TRIALS) {
+    if (worked > MOST_WORKED) {
       cut = true
       break
     }
-    const judge = (place: number, cells: Columns) => {
-      tried++
-      const { cuts, slivers } = cutsOf(question, height, place, cells, pitchXMm)
-      const own = [slivers, cuts, cornersOf(cells, height.lefts.length), Math.round(Math.abs(middleAt(cells, place, pitchXMm) - middleMm)), height.bottomMm]
-      if (!best || lower(own, best.key)) best = { key: own, height, leftMm: place, cells }
-    }
     if (leftMm !== null) {
-      judge(leftMm, cellsAt(height, leftMm))
+      judgeAt(height, cellsAt(height, leftMm), [leftMm])
       continue
     }
     // Between two places at which some row gains or loses a module all carry the same ones: only the cuts differ.
     const ends = critical(height, pitchXMm)
-    const joints = aligned(question, height, pitchXMm)
     for (const [i, place] of ends.entries()) {
       const at = cellsAt(height, place)
-      if (sum(at) === mostCount) judge(place, at)
+      if (sum(at) === mostCount) judgeAt(height, at, [place])
       const nextMm = ends[i + 1] ?? ends[0]! + pitchXMm
       const between = cellsAt(height, (place + nextMm) / 2)
+      worked += 2
       if (sum(between) !== mostCount) continue
-      for (const mm of [(place + nextMm) / 2, Math.ceil(place), Math.floor(nextMm), ...joints, ...joints.map(one => one + pitchXMm)]) if (mm > place && mm < nextMm) judge(mm, between)
+      const corners = judgeAt(height, between, [(place + nextMm) / 2, Math.ceil(place), Math.floor(nextMm)].filter(mm => mm > place && mm < nextMm))
+      for (const wrapMm of nextMm > pitchXMm ? [0, pitchXMm] : [0]) for (const one of gradesOf(height, between, wrapMm)) if (one.mm > place && one.mm < nextMm) judge(height, between, corners, one)
     }
   }
   if (!best) return null
@@ -142,11 +162,16 @@ const lower = (a: number[], b: number[]): boolean => {
   return at >= 0 && a[at]! < b[at]!
 }
 
+/** A place of the grid with what it cuts. */
+interface Graded { mm: number, cuts: number, slivers: number }
+
+const coursesKey = ({ courses }: Height): string => courses.map(one => `${one.below} ${one.above} ${one.first} ${one.last}`).join()
+
 /** The same for heights at which the very same places along the eave, edges and courses are found. */
-const signature = ({ lefts, begins, ends, courses }: Height): string => `${begins} ${ends} ${courses.map(one => `${one.below} ${one.above} ${one.first} ${one.last}`).join()} ${lefts.map(row => row.map(one => `${one.fromMm.toFixed(3)} ${one.toMm.toFixed(3)}`).join()).join(';')}`
+const signature = (height: Height): string => `${height.begins} ${height.ends} ${coursesKey(height)} ${height.lefts.map(row => row.map(one => `${one.fromMm.toFixed(3)} ${one.toMm.toFixed(3)}`).join()).join(';')}`
 
 /** Every height that is worth a trial: on whole mm, and where an edge or the strip meets something, mm. */
-function heightsOf({ ground, system, laid, mostRows, bottomMm, fromMm }: SetOutQuestion, pitchYMm: number): Height[] {
+function heightsOf({ ground, system, laid, mostRows, bottomMm, fromMm, toMm }: SetOutQuestion, pitchYMm: number): Height[] {
   const box = bounds(ground.region)
   if (!box) return []
   const lefts = leftsOver(ground)
@@ -157,7 +182,7 @@ function heightsOf({ ground, system, laid, mostRows, bottomMm, fromMm }: SetOutQ
   if (bottomMm !== null) own.push(bottomMm)
   else {
     for (const one of bottoms) {
-      const [from, to] = [Math.max(one.fromMm, lowMm), Math.min(one.toMm, highMm)]
+      const [from, to] = [Math.max(one.fromMm, lowMm), Math.min(one.toMm, highMm, toMm)]
       for (let mm = Math.ceil(from); mm <= to; mm++) own.push(mm)
       if (to >= from) own.push(from, to)
     }
@@ -172,7 +197,7 @@ function heightsOf({ ground, system, laid, mostRows, bottomMm, fromMm }: SetOutQ
   return own.flatMap((mm): Height[] => {
     const key = Math.round(mm * 1000)
     // A height that somebody typed stands, whatever it meets: findings say so.
-    if (tried.has(key) || (bottomMm === null && (mm < lowMm - 1e-6 || mm > highMm + 1e-6 || !inside(bottoms, mm)))) return []
+    if (tried.has(key) || (bottomMm === null && (mm < lowMm - 1e-6 || mm > Math.min(highMm, toMm) + 1e-6 || !inside(bottoms, mm)))) return []
     tried.add(key)
     const height: Height = { bottomMm: mm, lefts: [], begins: 0, ends: 0, courses: [], most: 0 }
     for (let r = 0; r < Math.min(mostRows, MASK_ROWS); r++) {
@@ -200,7 +225,7 @@ function coursesOfRow(system: InRoof, laid: Laid, fromMm: number, toMm: number):
 
 const middleOf = (heights: Height[]): number => {
   const all = heights.flatMap(one => one.lefts.flat())
-  return all.length ? (Math.min(...all.map(one => one.fromMm)) + Math.max(...all.map(one => one.toMm))) / 2 : 0
+  return all.length ? (all.reduce((least, one) => Math.min(least, one.fromMm), Infinity) + all.reduce((most, one) => Math.max(most, one.toMm), -Infinity)) / 2 : 0
 }
 /** Middle of the array as the place of a module's left edge. */
 const middleAt = (cells: Columns, leftMm: number, pitchXMm: number): number => leftMm + (Math.min(...cells.keys()) + Math.max(...cells.keys())) / 2 * pitchXMm
@@ -211,12 +236,12 @@ const folded = (mm: number, pitchMm: number): number => mm - Math.floor(mm / pit
 const critical = ({ lefts }: Height, pitchXMm: number): number[] =>
   [...new Set(lefts.flat().flatMap(({ fromMm, toMm }) => [fromMm, toMm]).map(mm => Math.round(folded(mm, pitchXMm) * 1000) / 1000))].sort((a, b) => a - b)
 
-/** Places of the grid, on whole mm, at which an edge of some column comes to a joint of the units or to the middle of one. */
-function aligned({ ground, system, laid }: SetOutQuestion, { lefts }: Height, pitchXMm: number): number[] {
+/** Places of the grid at which an edge of some column comes to a joint of the units, or to the middle of one, or leaves what still counts as either. */
+function aligned({ ground, system, laid }: SetOutQuestion, heights: Height[], pitchXMm: number): number[] {
   const columns = columnsOf(laid.covering)
-  const all = lefts.flat()
+  const all = heights.flatMap(one => one.lefts.flat())
   if (!columns || !all.length) return []
-  const [lowMm, highMm] = [Math.min(...all.map(one => one.fromMm)), Math.max(...all.map(one => one.toMm))]
+  const [lowMm, highMm] = [all.reduce((least, one) => Math.min(least, one.fromMm), Infinity), all.reduce((most, one) => Math.max(most, one.toMm), -Infinity)]
   const half = columns.widthMm / 2
   const beyondMm = Math.max(system.side.gapMm, system.columnGapMm / 2)
   const found = new Set<number>()
@@ -224,7 +249,8 @@ function aligned({ ground, system, laid }: SetOutQuestion, { lefts }: Height, pi
     const startMm = columnStart(columns, 2)
     for (let k = Math.ceil((lowMm + offsetMm - startMm) / half); startMm + k * half - offsetMm <= highMm; k++) {
       const place = startMm + k * half - offsetMm
-      for (const mm of [Math.floor(place), Math.ceil(place)]) found.add(Math.round(folded(mm, pitchXMm) * 1000) / 1000)
+      // On whole mm, each just inside what it stands for.
+      for (const mm of [Math.round(place), Math.ceil(place - SNUG_MM), Math.floor(place + SNUG_MM), Math.ceil(place - HALF_MM), Math.floor(place + HALF_MM)]) found.add(Math.round(folded(mm, pitchXMm) * 1000) / 1000)
     }
   }
   return [...found]
@@ -254,7 +280,7 @@ function cutsOf({ ground, system, laid }: SetOutQuestion, { courses }: Height, l
           const mm = kept[laid.courses[at]!.number % 2]!
           if (mm === 0) continue
           cuts++
-          if (mm < widthMm / 2 - 1) slivers++
+          if (mm < widthMm / 2 - HALF_MM) slivers++
         }
         low = high
       }

@@ -2,7 +2,7 @@ import type { InRoof } from '../catalogue'
 import { columnsOf, columnStart, type Course } from '../coverings'
 import { type Interval, unite } from '../geometry'
 import type { ArrayPart } from './cells'
-import { courseAbove, courseBelow, type Laid, SNUG_MM } from './edges'
+import { courseAbove, courseBelow, HALF_MM, type Laid, SNUG_MM } from './edges'
 
 /** What becomes of the covering's units where an array takes their place. */
 export interface TileCount {
@@ -62,7 +62,7 @@ export function tilesOf(parts: ArrayPart[], system: InRoof, laid: Laid): TileCou
       for (const kept of [startMm + first * widthMm - fromMm > SNUG_MM ? fromMm - startMm - (first - 1) * widthMm : 0, toMm - startMm - last * widthMm > SNUG_MM ? startMm + (last + 1) * widthMm - toMm : 0]) {
         if (kept <= 0) continue
         cut++
-        if (kept < widthMm / 2 - 1) slivers++
+        if (kept < widthMm / 2 - HALF_MM) slivers++
       }
     }
     return [{ number: course.number, gaps, saved, cut, slivers, areaMm2 }]

@@ -361,7 +361,7 @@ const mizzen = job(mizzenStart, {
   bring: ['tower', 'tarpaulin'],
 })
 /** Ring-shank nails by an invented maker's figure: smooth ones don't hold battens down under an array that is the covering. */
-const ringNailed = { rafterSpacingMm: 400, bendingMpa: 18, shearMpa: 3.4, nails: { kind: 'ring-shank' as const, diameterMm: 3.4, lengthMm: 90, headMm: 8, faxMpa: 7.2, perRafter: 2 } }
+const ringNailed = { rafterSpacingMm: 400, bendingMpa: 20, shearMpa: 3.6, nails: { kind: 'ring-shank' as const, diameterMm: 3.4, lengthMm: 90, headMm: 8, faxMpa: 7.2, perRafter: 2 } }
 // The street side is covered anew, with framed modules stepped round a chimney.
 mizzen.faces.push(...alsoFaces(mizzen, { kind: 'gable', lengthMm: 7340, depthMm: 2 * 5210 * Math.cos(44 * Math.PI / 180), pitchDeg: 44, azimuthDeg: 180 }, ['Front'], {
   covering: { ...usualCovering('plain-tile', false), firstColumnMm: 38, battenMm: 50 } as Face['covering'],

@@ -30,7 +30,7 @@ export async function saveItem(client: PoolClient, firmId: string, shelf: Shelf,
 export async function removeItem(client: PoolClient, shelf: Shelf, id: string): Promise<void> {
   await client.query('delete from catalogue_items where kind = $1 and item_id = $2', [shelf, id])
   if (shelf === 'supplies' || shelf === 'coverings' || shelf === 'sets' || shelf === 'pairs' || shelf === 'approvals') return
-  await client.query('delete from catalogue_items where (kind = \'pairs\' and (data ->> \'railId\' = $1 or data ->> \'withId\' = $1)) or (kind = \'supplies\' and data ->> \'forId\' = $1)', [id])
+  await client.query('delete from catalogue_items where (kind = \'pairs\' and (data ->> \'railId\' = $1 or data ->> \'withId\' = $1)) or (kind = \'supplies\' and data ->> \'forId\' = $1) or (kind = \'approvals\' and (data ->> \'moduleId\' = $1 or data ->> \'systemId\' = $1))', [id])
 }
 
 export async function setCurrency(client: PoolClient, currency: string): Promise<void> {

@@ -45,6 +45,15 @@ export async function countJobs(client: PoolClient): Promise<{ atWork: number, a
   return (await client.query<{ atWork: number, archived: number }>(`select ${counted(false)} as "atWork", ${counted(true)} as archived`)).rows[0]!
 }
 
+/** Open jobs that name a part, or named it before something was undone, in the order of their ids, from behind one of them. */
+export async function jobsNaming(client: PoolClient, shelf: string, itemId: string, after: string | null, most: number): Promise<string[]> {
+  const { rows } = await client.query<{ jobId: string }>(
+    `select p.job_id as "jobId" from job_parts p join jobs j using (firm_id, job_id)
+     where p.firm_id = current_firm() and p.shelf = $1 and p.item_id = $2 and j.deleted_at is null and not j.archived and ($3::uuid is null or p.job_id > $3) order by p.job_id limit $4`,
+    [shelf, itemId, after, most])
+  return rows.map(one => one.jobId)
+}
+
 /** The state of the shelf: what was worked out with another no longer holds. */
 export async function catalogueVersion(client: PoolClient): Promise<number> {
   return (await client.query<{ n: number }>('select catalogue_version as n from firms where firm_id = current_firm()')).rows[0]?.n ?? 0

@@ -1,3 +1,4 @@
+import { betterModules } from '#core/asks'
 import type { Catalogue, Shelf } from '#core/catalogue'
 import { shelves } from '#core/catalogue'
 import type { Edit, Job } from '#core/job'
@@ -76,6 +77,8 @@ export const tasks = {
   faceSvg: ({ faceId, ...planned }: Planned & { faceId: string }) => ofFace(planned, faceId, faceSvg),
   /** A job file, checked as the command line checks it. */
   readJob: ({ data, catalogue }: { data: unknown, catalogue: Catalogue }) => readJob(data, catalogue),
+  /** What a module that was approved with an in-roof system would change on a job. */
+  betterModules: ({ job, catalogue, only }: Planned & { only: { moduleId: string, systemId: string } }) => betterModules(job, catalogue, only),
   partsXlsx: (catalogue: Catalogue) => partsXlsx(catalogue),
   partsCsv: ({ catalogue, shelf }: { catalogue: Catalogue, shelf: Shelf }) => partsCsv(writeTables(catalogue)[shelves.indexOf(shelf)]!),
   readPartsFile: ({ bytes, name, catalogue, given }: { bytes: Uint8Array, name: string, catalogue: Catalogue, given: Parameters<typeof readPartsFile>[3] }) => readPartsFile(Buffer.from(bytes), name, catalogue, given),

@@ -6,7 +6,7 @@ import { formatLength } from '#core/units'
 const { facePlan, units } = useFace()
 const kit = computed(() => facePlan.value.inRoof!.kit)
 const counts = computed(() => pieceKinds.map(kind => ({ kind, n: kit.value.pieces.filter(piece => piece.kind === kind).length })).filter(one => one.n))
-const edges = computed(() => [['Bottoms', kit.value.edgesMm.bottom], ['Sides', kit.value.edgesMm.left + kit.value.edgesMm.right], ['Tops', kit.value.edgesMm.top]] as const)
+const edges = computed(() => [['Bottoms in all', kit.value.edgesMm.bottom], ['Sides in all', kit.value.edgesMm.left + kit.value.edgesMm.right], ['Tops in all', kit.value.edgesMm.top]] as const)
 </script>
 
 <template>
@@ -26,7 +26,7 @@ const edges = computed(() => [['Bottoms', kit.value.edgesMm.bottom], ['Sides', k
         <SlipLine
           v-for="[name, mm] in edges"
           :key="name"
-          :label="`${name}, length of the outline`"
+          :label="name"
           working="Length of the outline"
         >
           {{ formatLength(mm, units) }}

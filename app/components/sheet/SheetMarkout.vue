@@ -113,7 +113,7 @@ const files = computed(() => [[
         </li>
       </ul>
       <p class="mb-4 border-l-4 border-amber-500 py-1 pl-3 text-[15px] leading-snug">
-        <b>Harness on and anchored, ladder tied off, covering dry.</b> Rails are no foothold. Drill a pilot before every fixing: pale dust is timber. A miss is sealed and moved, and said.
+        <b>Harness on and anchored, ladder tied off, covering dry.</b> Rails and modules are no foothold. Drill a pilot before every fixing: pale dust is timber. A miss is sealed and moved, and said.
       </p>
       <template
         v-for="(face, f) in sheet.job.faces"

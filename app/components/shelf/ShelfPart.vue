@@ -257,6 +257,11 @@ const title = computed(() => 'name' in draft.value.item && draft.value.item.name
         :item="draft.was"
         :catalogue="catalogue"
       />
+      <ShelfApproved
+        v-if="draft.was && shelf === 'approvals'"
+        :key="draft.was.id"
+        :approval-id="draft.was.id"
+      />
     </div>
     <footer class="border-t border-graphite-300 px-4 py-3">
       <p

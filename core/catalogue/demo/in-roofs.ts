@@ -36,8 +36,8 @@ export const inRoofs: InRoof[] = [
     ],
     window: { nearMm: 80, farMm: 700, tiledMm: 900 },
     lines: [
-      { wayUp: 'upright', fromMm: 110, toMm: 360, screws: 2, insetMm: 28 }, { wayUp: 'upright', fromMm: 740, toMm: 980, screws: 2, insetMm: 28 }, { wayUp: 'upright', fromMm: 1330, toMm: 1580, screws: 2, insetMm: 28 },
-      { wayUp: 'on-side', fromMm: 90, toMm: 320, screws: 3, insetMm: 40 }, { wayUp: 'on-side', fromMm: 660, toMm: 900, screws: 3, insetMm: 40 },
+      { wayUp: 'upright', fromMm: 110, toMm: 340, screws: 2, insetMm: 28 }, { wayUp: 'upright', fromMm: 800, toMm: 890, screws: 2, insetMm: 28 }, { wayUp: 'upright', fromMm: 1470, toMm: 1560, screws: 2, insetMm: 28 },
+      { wayUp: 'on-side', fromMm: 90, toMm: 320, screws: 3, insetMm: 40 }, { wayUp: 'on-side', fromMm: 810, toMm: 900, screws: 3, insetMm: 40 },
     ],
     screw: { name: 'Frame screw 6 x 45 mm, stainless', diameterMm: 6, threadMm: 34, leastMm: 20, edgeMm: 9, pullThrough: [{ format: 'en', n: 1250 }, { format: 'asd', n: 800 }] },
     clamps: 0, holds: [{ format: 'en', upPa: 3600, downPa: 5000 }, { format: 'asd', upPa: 2200, downPa: 3300 }], relief: { share: 0.7, test: 'Foreshore report F-31 (invented): full-size rig, gusts' }, kitKg: 1.9,
@@ -76,17 +76,17 @@ const kits: [string, string, [Supply['kind'], string, number, number, number][]]
   ['saltings-tray', 'Saltings', [
     ['tray', 'tray', 3.6, 2, 41], ['tray-clamp', 'tray clamp', 0.09, 20, 2.6], ['bottom-flashing', 'apron 1280 mm', 1.9, 4, 23], ['side-flashing', 'side 1450 mm', 1.4, 4, 17], ['top-flashing', 'head 1280 mm', 1.6, 4, 19],
     ['outer-corner', 'outer corner', 0.9, 2, 15], ['inner-corner', 'inner corner', 1.1, 2, 21], ['joint-up', 'upright joint', 0.7, 4, 8], ['joint-across', 'level joint', 0.6, 4, 7], ['joint-crossing', 'crossing cap', 0.1, 10, 2.4],
-    ['joint-cap', 'joint cap', 0.05, 10, 1.6], ['window-set', 'window cover set', 6.5, 1, 172], ['screw', 'tray screw 5.5 x 40 mm', 0.007, 100, 0.16], ['sealing-strip', 'sealing strip, 5 m', 0.3, 1, 11],
+    ['joint-cap', 'joint cap', 0.05, 10, 1.6], ['window-set', 'window cover set', 6.5, 1, 172], ['in-roof-screw', 'tray screw 5.5 x 40 mm', 0.007, 100, 0.16], ['sealing-strip', 'sealing strip, 5 m', 0.3, 1, 11],
   ]],
   ['foreshore-frame', 'Foreshore', [
     ['bottom-flashing', 'apron 1220 mm', 1.5, 4, 21], ['side-flashing', 'side 920 mm', 0.8, 4, 12], ['one-row-side', 'side for one row', 2.3, 2, 34], ['top-flashing', 'head 1220 mm', 1.3, 4, 18],
     ['outer-corner', 'outer corner', 0.6, 2, 13], ['inner-corner', 'inner corner', 0.8, 2, 19], ['joint-up', 'clip joint, upright', 0.4, 4, 6.5], ['joint-across', 'clip joint, level', 0.3, 4, 5.5], ['joint-crossing', 'crossing seal', 0.04, 10, 1.9],
-    ['joint-cap', 'joint cap', 0.03, 10, 1.2], ['window-set', 'window surround', 5.4, 1, 148], ['screw', 'frame screw 6 x 45 mm', 0.009, 100, 0.24], ['sealing-strip', 'sealing strip, 5 m', 0.3, 1, 11],
+    ['joint-cap', 'joint cap', 0.03, 10, 1.2], ['window-set', 'window surround', 5.4, 1, 148], ['in-roof-screw', 'frame screw 6 x 45 mm', 0.009, 100, 0.24], ['sealing-strip', 'sealing strip, 5 m', 0.3, 1, 11],
   ]],
   ['saltings-low', 'Saltings low', [
     ['tray', 'tray', 4.4, 2, 56], ['tray-clamp', 'tray clamp', 0.09, 20, 2.6], ['bottom-flashing', 'apron 1280 mm', 2.4, 4, 29], ['side-flashing', 'side 1450 mm', 1.9, 4, 23], ['top-flashing', 'head 1280 mm', 2.1, 4, 26],
     ['outer-corner', 'outer corner', 1.2, 2, 21], ['joint-up', 'upright joint', 0.9, 4, 11], ['joint-across', 'level joint', 0.8, 4, 9], ['joint-crossing', 'crossing cap', 0.1, 10, 2.8],
-    ['joint-cap', 'joint cap', 0.06, 10, 1.9], ['screw', 'tray screw 5.5 x 40 mm', 0.007, 100, 0.16], ['sealing-strip', 'sealing strip, 5 m', 0.3, 1, 11],
+    ['joint-cap', 'joint cap', 0.06, 10, 1.9], ['in-roof-screw', 'tray screw 5.5 x 40 mm', 0.007, 100, 0.16], ['sealing-strip', 'sealing strip, 5 m', 0.3, 1, 11],
   ]],
 ]
 

@@ -30,7 +30,7 @@ export interface MarkoutSheet {
 
 /** Cautions that stand on every sheet that is taken up a roof. */
 const ALWAYS = [
-  'Harness on and anchored, ladder tied off, covering dry. Rails are no foothold.',
+  'Harness on and anchored, ladder tied off, covering dry. Rails and modules are no foothold.',
   'Drill a pilot before every fixing: pale dust is timber. A miss is sealed and moved, and said.',
   'The makers’ instructions, the local code and a licensed engineer come before this sheet.',
 ]
