@@ -69,9 +69,11 @@ export function waysAndRows(ask: InRoofAsk): DraftFinding[] {
   const wrong = [...new Set([array.orientation, ...parts.map(part => part.orientation)])].filter(way => !system.waysUp.includes(way))
   const over = (array.rowCount ?? 0) > system.mostRows
   return [
-    ...wrong.length ? [say(ask, 'inroof-way', 'stop', `${system.name} takes modules ${listed(system.waysUp.map(way => wayUpNames[way].toLowerCase()))} only.`, { measured: words(wayUpNames[wrong[0]!]), limit: words(wayUpNames[system.waysUp[0]!]), propose: () => [
-      { label: `${wayUpNames[system.waysUp[0]!]}, all of them`, edit: { type: 'batch', edits: [{ type: 'set-array', faceId: id, values: { orientation: system.waysUp[0]! } }, { type: 'set-in-roof', faceId: id, values: { changeAtRow: null } }] } },
-    ] })] : [],
+    ...wrong.length
+      ? [say(ask, 'inroof-way', 'stop', `${system.name} takes modules ${listed(system.waysUp.map(way => wayUpNames[way].toLowerCase()))} only.`, { measured: words(wayUpNames[wrong[0]!]), limit: words(wayUpNames[system.waysUp[0]!]), propose: () => [
+          { label: `${wayUpNames[system.waysUp[0]!]}, all of them`, edit: { type: 'batch', edits: [{ type: 'set-array', faceId: id, values: { orientation: system.waysUp[0]! } }, { type: 'set-in-roof', faceId: id, values: { changeAtRow: null } }] } },
+        ] })]
+      : [],
     ...facts(ask).changeAtRow !== null && parts.length === 1 ? [say(ask, 'inroof-turn', 'caution', `Row ${facts(ask).changeAtRow} and those above were to lie the other way up; over the rows below, ${plural(system.changeCourses, 'course')} apart, there is no room for one. All are left out.`, { propose: () => [{ label: 'Keep one way up', edit: set(ask, { changeAtRow: null }) }] })] : [],
     ...over ? [say(ask, 'inroof-rows', 'stop', `${plural(array.rowCount!, 'row')} are asked for; ${system.name} was tested with ${system.mostRows} at most. ${system.mostRows} are set out.`, { measured: count(array.rowCount!, 'rows'), limit: count(system.mostRows, 'rows'), propose: () => [{ label: `Build ${plural(system.mostRows, 'row')}`, edit: { type: 'set-array', faceId: id, values: { rowCount: system.mostRows } } }] })] : [],
   ]
@@ -307,4 +309,3 @@ export function heavier(ask: InRoofAsk): DraftFinding[] {
   if (!plan(ask).parts.length || unitsKgM2 === null || arrayKgM2 <= unitsKgM2) return []
   return [say(ask, 'inroof-weight', 'caution', `The array weighs ${arrayKgM2.toFixed(0)} kg/m² and the units it takes the place of ${unitsKgM2.toFixed(0)} kg/m²: have the rafters looked at.`, { measured: words(`${arrayKgM2.toFixed(0)} kg/m²`), limit: words(`${unitsKgM2.toFixed(0)} kg/m²`) })]
 }
-

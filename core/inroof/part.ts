@@ -156,4 +156,3 @@ function rowsOf(parts: ArrayPart[], { face, module, system }: ToSetOut, proof: {
   })
   return { rows, moduleWidthMm: size.widthMm, moduleHeightMm: size.heightMm, columnGapMm: system.columnGapMm, rowsThatFit: rows.filter(row => row.count).length, waits: null, baseMm: rows[0]?.bottomMm ?? 0, slack: null }
 }
-

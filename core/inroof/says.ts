@@ -1,6 +1,6 @@
 import type { PartKind } from '../catalogue'
 import { formatLength } from '../units'
-import { type FaceSays, type JobSays, type PartAsk, type PartDraft } from '../trade'
+import type { FaceSays, JobSays, PartAsk, PartDraft } from '../trade'
 import { arrival, coveringUnsuited, gaugeApart, gaugeUnsuited, heavier, looseScrews, noCorner, notApproved, notChecked, notProved, offCourse, overused, pitchUnsuited, reliefRefused, sliversLeft, tooClose, waysAndRows, windowTrouble } from './findings'
 import { pieceKinds, pieceNames } from './kit'
 import type { InRoofLayout } from './layout'

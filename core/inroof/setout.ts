@@ -51,7 +51,7 @@ interface RowCourses { below: number, above: number, first: number, last: number
  * fewest cut at all, then the fewest corners, then nearest to the middle of its strip, then the lowest. Null where none fits.
  */
 export function setOut(question: SetOutQuestion): SetOut | null {
-  const { ground, system, laid, leftMm } = question
+  const { ground, system, leftMm } = question
   const pitchXMm = ground.widthMm + system.columnGapMm
   const pitchYMm = ground.heightMm + system.rowGapMm
   const heights = heightsOf(question, pitchYMm).sort((a, b) => b.most - a.most || a.bottomMm - b.bottomMm)

@@ -102,21 +102,25 @@ export function inRoofWorkings({ plan }: Asked): Working[] {
     },
     ...tiles
       ? [{
-          what: 'Units saved', formula: 'units wholly in the ground that the array takes', values: [{ symbol: 'A', what: 'that ground', value: area(tiles.areaM2 * 1e6) }, { symbol: 'c', what: 'cut at its sides, each from a whole one', value: count(tiles.cut, 'units') }],
-          result: count(tiles.saved, 'units'), source: 'Course by course, joints where they lie', basis: 'arithmetic',
-        } satisfies Working]
+        what: 'Units saved', formula: 'units wholly in the ground that the array takes', values: [{ symbol: 'A', what: 'that ground', value: area(tiles.areaM2 * 1e6) }, { symbol: 'c', what: 'cut at its sides, each from a whole one', value: count(tiles.cut, 'units') }],
+        result: count(tiles.saved, 'units'), source: 'Course by course, joints where they lie', basis: 'arithmetic',
+      } satisfies Working]
       : [],
-    ...use ? [use.wind, ...use.shares.map((one): Working => ({
-      what: `${coverCheckWords[one.check].name[0]!.toUpperCase()}${coverCheckWords[one.check].name.slice(1)}`, formula: 'used = asked / held', values: [
-        { symbol: 'a', what: `asked under ${one.combination}`, value: coverCheckWords[one.check].of(one.value) }, { symbol: 'h', what: 'held', value: coverCheckWords[one.check].of(one.limit) },
-        ...one.check.startsWith('batten') ? [{ symbol: 'L', what: 'between rafters', value: length(use.spanMm) }] : [],
-      ],
-      result: words(formatShare(one.share)), source: one.check === 'screw' ? use.screwRule : one.check === 'batten-nails' ? use.nailRule : one.check.startsWith('batten') ? 'Simply supported between every two rafters, the worst place of them taken' : `${system.name}: what a module on it held in its test`, basis: one.check.startsWith('module') ? 'maker' : 'code',
-    }))] : [],
-    ...battens ? [{
-      what: 'Screws of the modules', formula: 'n = modules × screws on each line', values: [{ symbol: 'l', what: 'of them without a batten', value: count(battens.loose.length, 'screws') }, { symbol: 'm', what: 'modules', value: count(modules, 'modules') }],
-      result: count(battens.screws.length, 'screws'), source: `${system.name}: its lines`, basis: 'maker',
-    } satisfies Working] : [],
+    ...use
+      ? [use.wind, ...use.shares.map((one): Working => ({
+          what: `${coverCheckWords[one.check].name[0]!.toUpperCase()}${coverCheckWords[one.check].name.slice(1)}`, formula: 'used = asked / held', values: [
+            { symbol: 'a', what: `asked under ${one.combination}`, value: coverCheckWords[one.check].of(one.value) }, { symbol: 'h', what: 'held', value: coverCheckWords[one.check].of(one.limit) },
+            ...one.check.startsWith('batten') ? [{ symbol: 'L', what: 'between rafters', value: length(use.spanMm) }] : [],
+          ],
+          result: words(formatShare(one.share)), source: one.check === 'screw' ? use.screwRule : one.check === 'batten-nails' ? use.nailRule : one.check.startsWith('batten') ? 'Simply supported between every two rafters, the worst place of them taken' : `${system.name}: what a module on it held in its test`, basis: one.check.startsWith('module') ? 'maker' : 'code',
+        }))]
+      : [],
+    ...battens
+      ? [{
+        what: 'Screws of the modules', formula: 'n = modules × screws on each line', values: [{ symbol: 'l', what: 'of them without a batten', value: count(battens.loose.length, 'screws') }, { symbol: 'm', what: 'modules', value: count(modules, 'modules') }],
+        result: count(battens.screws.length, 'screws'), source: `${system.name}: its lines`, basis: 'maker',
+      } satisfies Working]
+      : [],
   ]
 }
 

@@ -61,7 +61,7 @@ describe('the shelf of the demonstration', () => {
     }
   })
   it('is read onto an empty shelf whole', () => {
-    const empty: Catalogue = { ...demoCatalogue, modules: [], rails: [], mounts: [], clamps: [], supplies: [], coverings: [], sets: [], pairs: [] }
+    const empty: Catalogue = { ...demoCatalogue, modules: [], rails: [], mounts: [], clamps: [], supplies: [], coverings: [], inRoofs: [], sets: [], pairs: [], approvals: [] }
     const lines = judgedLines(readTables(writeTables(demoCatalogue), empty, { shelf: null, source: null }).lines, empty, {})
     expect(lines.filter(line => line.standing !== 'new').map(line => [line.name, ...line.problems])).toEqual([])
     const taken = applyChanges(empty, lines.flatMap(line => line.changes), {})

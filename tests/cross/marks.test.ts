@@ -26,6 +26,8 @@ describe('every mark, derived again from where things stand', () => {
       case 'rows': return face.rows.rows.flatMap(one => [one.bottomMm, one.bottomMm + one.moduleHeightMm])
       case 'rails': return face.rails.map(one => one.way === 'across' ? one.lineMm : read(one.lineMm))
       case 'supports': return step.id === 'rafters' && face.supports.rafters.every(one => Math.abs(one.lean) * face.shape.up.toMm < 1) ? face.supports.rafters.map(one => read(rafterAt(one, 0))) : null
+      case 'battens': return face.inRoof!.battens!.steps.filter(one => step.id === `battens-${one.act}`).map(one => one.upperMm)
+      case 'flashings': return step.id === 'watertight' ? [] : face.inRoof!.kit.pieces.filter(one => step.id === `flashing-${one.step}` && !one.kind.startsWith('joint')).map(one => read(Math.min(one.from.x, one.to.x)))
       default: return null
     }
   }

@@ -3,12 +3,12 @@ import { describe, expect, it } from 'vitest'
 import { demoJobs } from '../../db/demo/jobs'
 import { areaMm2, rectangle, type Region } from '../../core/geometry'
 import { footOf, forbiddenStrips } from '../../core/coverings'
-import { type Job, readJob } from '../../core/job'
+import { flashSchools, type Job, plainInRoof, readJob, reliefs } from '../../core/job'
 import { type FacePlan, planJob } from '../../core/plan'
 import { onFace } from '../../core/rails'
 import { readingAlong } from '../../core/roof'
 import { rafterAt } from '../../core/supports'
-import { catalogue } from '../fixtures/jobs'
+import { after, catalogue } from '../fixtures/jobs'
 import { notFinite } from '../fixtures/not-finite'
 import { seeded } from '../fixtures/random'
 import { randomJob } from '../fixtures/random-job'
@@ -64,7 +64,9 @@ function check(job: Job): FacePlan[] {
     // Every module is carried by lines that bear all of its width between them.
     const borne = new Map<string, number>()
     for (const one of face.rails.flatMap(rail => rail.carries)) borne.set(`${one.row}/${one.module}`, (borne.get(`${one.row}/${one.module}`) ?? 0) + one.bearsMm)
-    for (const row of face.rows.rows) row.moduleLeftsMm.forEach((_, m) => expect(borne.get(`${row.index}/${m}`)!).toBeGreaterThan((face.rails[0]!.way === 'up' ? row.moduleWidthMm : row.moduleHeightMm) - 1e-6))
+    if (!face.inRoof) for (const row of face.rows.rows) row.moduleLeftsMm.forEach((_, m) => expect(borne.get(`${row.index}/${m}`)!).toBeGreaterThan((face.rails[0]!.way === 'up' ? row.moduleWidthMm : row.moduleHeightMm) - 1e-6))
+    // In the roof each is held by screws, on as many lines as its system wants.
+    for (const part of face.inRoof?.parts ?? []) for (const cell of part.cells) if (face.inRoof!.battens) expect(new Set(face.inRoof!.battens.screws.filter(one => one.moduleId === cell.id).map(one => one.line)).size).toBe(face.inRoof!.system.lines.filter(one => one.wayUp === part.orientation).length)
     // Every fixing's mark is the plan's place, read from the datum.
     face.rails.forEach((rail, r) => {
       const step = face.marks.find(one => one.id === `fixings-${rail.id}`)
@@ -79,6 +81,25 @@ function check(job: Job): FacePlan[] {
 }
 
 describe('any plan', () => {
+  it('of 80 random jobs with the array in the roof holds as well, and says why where none stands', { timeout: 300_000 }, () => {
+    let [standing, bare] = [0, 0]
+    for (let i = 0; i < 80; i++) {
+      const random = seeded(15_000 + i)
+      const system = random.pick(catalogue.inRoofs)
+      const job = after(randomJob(random), { type: 'take-in-roof', faceId: 'main', inRoof: {
+        ...plainInRoof, systemId: system.id, school: random.pick(flashSchools), relief: random.pick(reliefs), closedBehind: random.next() < 0.5, changeAtRow: random.pick([null, null, 2, 3]), leftMm: random.pick([null, null, 1200]), bottomMm: random.pick([null, null, 900]),
+        battensRead: random.pick([[], [{ batten: 1, mm: 310 }, { batten: 4, mm: 1290 }, { batten: 9, mm: 2990 }]]), battenStockMm: random.pick([2400, 4800]),
+      } })
+      const [face] = check(job)
+      if (face!.modules) standing++
+      else {
+        bare++
+        expect(planJob(job, catalogue).findings.some(finding => finding.faceId === 'main' && finding.severity === 'stop')).toBe(true)
+      }
+    }
+    expect([standing > 15, bare > 5]).toEqual([true, true])
+  })
+
   it('of 110 random jobs is finite, survives JSON, keeps its own limits and counts', { timeout: 300_000 }, () => {
     const random = seeded(2026)
     let withRows = 0

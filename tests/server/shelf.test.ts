@@ -5,6 +5,8 @@ import ExcelJS from 'exceljs'
 import pg from 'pg'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { type Catalogue, catalogueSchema, demoCatalogue, emptyCatalogue, type Module, shelves } from '../../core/catalogue'
+import type { Job } from '../../core/job'
+import { demoJobs } from '../../db/demo/jobs'
 import { type Change, type ShelfLine, successionOf, type Used } from '../../core/shelf'
 import { asFirm, type Caller, freshJob, Office, otherFirm } from './office'
 
@@ -150,6 +152,38 @@ describe('files of parts', () => {
     expect(lines.map(line => line.standing)).toEqual(['refused', 'refused', 'new'])
     expect(lines[0]!.problems.join(' ')).toContain('Vmp, 60 V, is over Voc')
     expect(notes).toEqual(['“boats” was left out: there is no such shelf.'])
+  })
+})
+
+describe('a module that is approved with an in-roof system', () => {
+  it('is offered to the open jobs that could take it, job by job, a few at a time, and changes none by itself', { timeout: 120_000 }, async () => {
+    const as = await otherFirm()
+    const { catalogue } = await shelfOf(as)
+    const framed = demoJobs.find(({ job }) => job.title === '2 Eelgrass Cottages')!.job
+    const jobs = await Promise.all(Array.from({ length: 8 }, (_, i) => freshJob(as.firmId, { ...framed, title: `Cottage ${i}` })))
+    const plain = await freshJob(as.firmId)
+    await asFirm(as.firmId, 'update jobs set archived_at = now() where job_id = $1', [jobs[7]])
+    const item = { ...catalogue.approvals[0]!, id: 'skerry-425-frame', moduleId: 'skerry-425', systemId: 'foreshore-frame', on: '2026-11-02' }
+    expect((await change(as, [{ shelf: 'approvals', item, was: null }])).status).toBe(200)
+    interface Offered { jobs: { jobId: string, title: string, version: number, offers: { changes: string[], edit: object }[] }[], next: string | null }
+    const look = async (after?: string) => (await office.ask('get', `/api/shelf/approvals/${item.id}/jobs${after ? `?after=${after}` : ''}`, { as })).json() as Offered
+    const first = await look()
+    const second = await look(first.next!)
+    const found = [...first.jobs, ...second.jobs]
+    expect([first.jobs.length, second.jobs.length, second.next]).toEqual([6, 1, null])
+    expect(found.map(one => one.jobId).sort()).toEqual(jobs.slice(0, 7).sort())
+    expect(found.map(one => one.jobId)).not.toContain(plain)
+    expect(found[0]!.offers[0]!.changes.some(one => one.startsWith('power W +'))).toBe(true)
+    const moduleOf = async (jobId: string) => ((await office.ask('get', `/api/jobs/${jobId}`, { as })).json() as { job: Job }).job.faces[0]!.array.moduleId
+    expect(await Promise.all(jobs.map(moduleOf))).toEqual(jobs.map(() => 'skerry-390'))
+    const { jobId, version, offers: [offer] } = found[0]!
+    expect((await office.ask('post', `/api/jobs/${jobId}/edits`, { as, body: { baseVersion: version, entries: [{ id: randomUUID(), kind: 'edit', edit: offer!.edit }] } })).json()).toMatchObject({ refused: [] })
+    expect([await moduleOf(jobId), await moduleOf(found[1]!.jobId)]).toEqual(['skerry-425', 'skerry-390'])
+    expect((await office.ask('get', '/api/shelf/approvals/no-such/jobs', { as })).status).toBe(404)
+    // A system that jobs use keeps its figures, and takes its approvals along when it goes.
+    expect((await change(as, [{ shelf: 'inRoofs', item: { ...catalogue.inRoofs[1]!, mostRows: 2 }, was: catalogue.inRoofs[1]! }])).problems()[0]!.sentence).toMatch(/keeps its figures/)
+    expect((await office.ask('delete', '/api/shelf/inRoofs/saltings-low', { as })).status).toBe(200)
+    expect((await shelfOf(as)).catalogue.approvals.some(one => one.systemId === 'saltings-low')).toBe(false)
   })
 })
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type BattenAct } from '#core/inroof'
+import type { BattenAct } from '#core/inroof'
 import { readingOn } from '#core/roof'
 import { formatLength } from '#core/units'
 

@@ -1,8 +1,9 @@
 const faceOf = (key: string): string | null => /^face [^/]+/.exec(key)?.[0] ?? null
 
-/** What of a face lies under one of its keys: a whole face has all of it, its supports their rafters and hits. */
+/** What of a face lies under one of its keys: a whole face has all of it, an in-roof array its own facts, its supports their rafters and hits. */
 function under(whole: string, face: string): string[] {
   if (whole === `${face}/whole`) return [`${face}/`]
+  if (whole === `${face}/in-roof/whole`) return [`${face}/in-roof/`]
   return whole === `${face}/supports` ? [`${face}/rafters/`, `${face}/rafter `, `${face}/hit `] : []
 }
 const holds = (whole: string, part: string, face: string): boolean => under(whole, face).some(start => part.startsWith(start))

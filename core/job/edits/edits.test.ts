@@ -9,6 +9,7 @@ import {
   inverseOf,
   type Job,
   obstacleIn,
+  plainInRoof,
   type PlainEdit,
   pushHistory,
   readEdit,
@@ -20,7 +21,7 @@ import {
   wordsFor,
 } from '../index'
 
-const logged = (): Job => applyEdit(threeRowsOfSix(), {
+const logged = (): Job => applyEdit(applyEdit(threeRowsOfSix(), { type: 'take-in-roof', faceId: 'main', inRoof: { ...plainInRoof, systemId: 'saltings-tray', tasks: [{ id: 'task-felt', trade: 'roofer', what: 'Lay the felt', due: null, done: false }] } }), {
   type: 'log-hits',
   faceId: 'main',
   hits: ['a', 'b', 'c'].map((id, at) => ({ at, hit: { id, xMm: 610 * at, yMm: 900, state: 'knock', use: 'rafter' } })),

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { waysUp } from '../../catalogue/schema'
+import type { waysUp } from '../../catalogue/schema'
 import { freeText, lengthMm, partId, shortId } from './fields'
 import { battenSchema, plainBatten } from './supports'
 import type { WordsOf } from './words'
