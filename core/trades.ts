@@ -42,3 +42,6 @@ export const trades: Trade[] = [
 
 /** The trades that speak of a face: not those for arrays that are built another way. */
 export const tradesOn = ({ inRoof: within }: Pick<FaceLayout, 'inRoof'>): Trade[] => trades.filter(({ only }) => !only || only === (within ? 'in-roof' : 'on-rails'))
+
+/** What a trade is asked of the whole job: it sees the faces that it speaks of. */
+export const askedOf = <A extends { faces: { plan: Pick<FaceLayout, 'inRoof'> }[] }>({ only }: Trade, ask: A): A => only ? { ...ask, faces: ask.faces.filter(({ plan }) => only === (plan.inRoof ? 'in-roof' : 'on-rails')) } : ask

@@ -31,9 +31,15 @@ const views = [
     await page.getByRole('button', { name: /^Rail 3, along/ }).click()
   }],
   ['covering', `${job(3)}/covering`, wide, page => page.getByRole('button', { name: 'Next' }).click()],
-  ['covering-shingle', `${job(1)}/covering`, wide],
-  ['covering-slate', `${job(5)}/covering`, wide, page => page.getByRole('button', { name: 'Next' }).click()],
-  ['covering-units', `${job(3)}/covering`, wide, page => page.getByRole('tab', { name: 'Units to lift' }).click()],
+  ['in-roof', `${job(14)}/covering`, wide],
+  ['in-roof-kit', `${job(11)}/covering`, wide, async (page) => {
+    await page.getByRole('button', { name: /Street side/ }).first().click()
+    await page.getByRole('tab', { name: 'Flashing kit' }).click()
+  }],
+  ['in-roof-compare', `${job(15)}/covering`, wide, async (page) => {
+    await page.getByRole('tab', { name: 'Both ways' }).click()
+    await page.getByRole('tab', { name: 'Holding' }).click()
+  }],
   ['opening-phone', `${job(3)}/roof`, phone, async (page) => {
     await page.getByRole('button', { name: /all lines/ }).click()
     await page.getByRole('button', { name: /^Openings for rail 1/ }).click()

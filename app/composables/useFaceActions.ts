@@ -14,6 +14,10 @@ export function useFaceActions(job: Ref<Job>, face: Ref<Face>, plan: Ref<FacePla
   const ask = computed(() => ({ job: job.value, face: face.value, plan: plan.value }))
 
   async function balance() {
+    if (face.value.inRoof) {
+      message.value = 'An array in the roof has no rails: there are no overhangs to balance.'
+      return
+    }
     message.value = 'Balancing…'
     const { units } = store.job!
     const found = await usePlanner().balanceFace(store.job!, store.catalogue!, face.value.id)

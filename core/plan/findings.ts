@@ -1,5 +1,5 @@
 import type { DraftFinding } from '../trade'
-import { type FaceAsk, trades, tradesOn, type WholeAsk } from '../trades'
+import { askedOf, type FaceAsk, trades, tradesOn, type WholeAsk } from '../trades'
 
 /** A finding with the trades' word for what it is. */
 export type KnownDraft = DraftFinding & { kind: string }
@@ -11,4 +11,4 @@ const said = <A>(findings: Record<string, (ask: A) => DraftFinding[]> | undefine
 export const faceFindings = (ask: FaceAsk): KnownDraft[] => tradesOn(ask.plan).flatMap(({ face }) => said(face?.findings, ask))
 
 /** Every judgement on the whole job. */
-export const jobFindings = (ask: WholeAsk): KnownDraft[] => trades.flatMap(({ job }) => said(job?.findings, ask))
+export const jobFindings = (ask: WholeAsk): KnownDraft[] => trades.flatMap(trade => said(trade.job?.findings, askedOf(trade, ask)))

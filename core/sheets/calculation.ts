@@ -1,7 +1,9 @@
-import { type Job, loadEditionNames } from '../job'
+import { inRoofWorkings } from '../inroof'
+import { type Face, type Job, loadEditionNames } from '../job'
 import type { FacePlan, Plan } from '../plan'
 import { capacityWorkings, type CheckShare, checkWords, type HoldKind, lineWorkings, railWorkings, supportSums } from '../strength'
-import { force, formatQuantity, formatShare, share, words } from '../units'
+import { readingOn } from '../roof'
+import { force, formatLength, formatQuantity, formatShare, share, words } from '../units'
 import type { Working } from '../working'
 
 /** A part of the calculation sheet: workings, or a small table. */
@@ -25,10 +27,24 @@ export function calculationSheet(job: Job, plan: Plan): CalculationSheet {
     cautions: [
       ...(engineer.asked ? [engineer.name ? `The structure rests on the work of ${engineer.name}.` : 'A licensed engineer is asked for and not named yet: fix nothing by this sheet.'] : []),
       `Rules: ${loadEditionNames[rules.edition]}. Values marked “from memory” were not checked against the document. The code in force, the makers’ instructions and a licensed engineer come before this sheet.`,
-      ...plan.findings.filter(finding => finding.stage === 'rails' && finding.severity !== 'note').map(finding => `${finding.severity === 'stop' ? 'Stop' : 'Caution'}: ${finding.sentence}`),
+      ...plan.findings.filter(finding => (finding.stage === 'rails' || finding.kind.startsWith('inroof-')) && finding.severity !== 'note').map(finding => `${finding.severity === 'stop' ? 'Stop' : 'Caution'}: ${finding.sentence}`),
     ],
-    sections: plan.faces.flatMap((face, i) => face.rails.length ? faceSections(job, job.faces[i]!.name, face) : []),
+    sections: plan.faces.flatMap((face, i) => face.inRoof?.parts.length ? inRoofSections(job, job.faces[i]!, face) : face.rails.length ? faceSections(job, job.faces[i]!.name, face) : []),
   }
+}
+
+const combinationTable = ({ strength, service, source }: NonNullable<FacePlan['loading']['loads']>['combinations']): CalculationSection['table'] => ({ head: ['For', 'Combination', 'Source'], rows: [...strength.map(one => ['strength', one.name, source]), ...service.map(one => ['deflection', one.name, source])] })
+
+/** An array that is the covering: what loads it, and what holds it. */
+function inRoofSections(job: Job, face: Face, plan: FacePlan): CalculationSection[] {
+  const { loads } = plan.loading
+  const battens = plan.inRoof!.battens?.steps ?? []
+  const say = (mm: number) => formatLength(mm, job.units)
+  return [
+    ...loads ? [section(`${face.name}: loads`, loads.workings), section(`${face.name}: combinations`, [], combinationTable(loads.combinations))] : [],
+    section(`${face.name}: the array in the roof`, inRoofWorkings({ job, face, plan })),
+    section(`${face.name}: battens`, [], { head: ['Batten', 'What is done', 'Upper edge', 'Long'], rows: battens.map((one, i) => [String(i + 1), { keep: 'stays', add: 'added', move: 'moved', cut: 'cut out' }[one.act], say(readingOn(face, 'up', one.upperMm)), say(one.toMm - one.fromMm)]) }),
+  ]
 }
 
 function faceSections(job: Job, name: string, face: FacePlan): CalculationSection[] {
@@ -37,10 +53,7 @@ function faceSections(job: Job, name: string, face: FacePlan): CalculationSectio
   if (!strength || !loading.loads) return [section(`${name}: spans`, general)]
   return [
     section(`${name}: loads`, loading.loads.workings),
-    section(`${name}: combinations`, [], { head: ['For', 'Combination', 'Source'], rows: [
-      ...strength.loads.combinations.strength.map(one => ['strength', one.name, strength.loads.combinations.source]),
-      ...strength.loads.combinations.service.map(one => ['deflection', one.name, strength.loads.combinations.source]),
-    ] }),
+    section(`${name}: combinations`, [], combinationTable(strength.loads.combinations)),
     section(`${name}: what rails and fixings bear`, [...general, ...capacityWorkings(strength, face.parts)]),
     ...face.rails.flatMap((rail, r): CalculationSection[] => {
       const use = face.uses[r]

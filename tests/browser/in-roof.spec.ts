@@ -36,7 +36,7 @@ test('what is missing on arrival becomes a task of another trade with a day', as
   await openStage(page, fennel.id, 'covering')
   const slip = page.getByRole('region', { name: 'The slip' })
   await slip.getByRole('tab', { name: 'Arrival' }).click()
-  await slip.getByLabel('Felt').click()
+  await slip.getByLabel('Felt', { exact: true }).click()
   await page.getByRole('option', { name: 'Missing' }).click()
   const findings = page.getByRole('region', { name: 'Findings' })
   await expect(findings.getByText('Not there on arrival: felt.')).toBeVisible()

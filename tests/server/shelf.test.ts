@@ -41,7 +41,7 @@ describe('a firm’s shelf', () => {
     const as = await otherFirm()
     const workbook = new ExcelJS.Workbook()
     await workbook.xlsx.load((await office.ask('get', '/api/shelf/blank.xlsx', { as })).bytes as unknown as ArrayBuffer)
-    expect(workbook.worksheets.map(sheet => sheet.name)).toEqual(['Modules', 'Rails', 'Mounts and hooks', 'Clamps', 'Electronics and small parts', 'Coverings', 'Sets', 'What goes with what'])
+    expect(workbook.worksheets.map(sheet => sheet.name)).toEqual(['Modules', 'Rails', 'Mounts and hooks', 'Clamps', 'Electronics and small parts', 'Coverings', 'In-roof systems', 'Sets', 'What goes with what', 'Approved in-roof modules'])
     const heads = (workbook.getWorksheet('Rails')!.getRow(1).values as string[]).slice(1)
     expect(heads).toEqual(expect.arrayContaining(['Name', 'Ix (mm⁴)', 'Stick 1 length (mm)', 'Stick 1 price (USD)', 'Goes with', 'Source date']))
   })
@@ -166,7 +166,7 @@ describe('a module that is approved with an in-roof system', () => {
     const item = { ...catalogue.approvals[0]!, id: 'skerry-425-frame', moduleId: 'skerry-425', systemId: 'foreshore-frame', on: '2026-11-02' }
     expect((await change(as, [{ shelf: 'approvals', item, was: null }])).status).toBe(200)
     interface Offered { jobs: { jobId: string, title: string, version: number, offers: { changes: string[], edit: object }[] }[], next: string | null }
-    const look = async (after?: string) => (await office.ask('get', `/api/shelf/approvals/${item.id}/jobs${after ? `?after=${after}` : ''}`, { as })).json() as Offered
+    const look = async (after?: string) => (await office.ask('get', `/api/approvals/${item.id}/jobs${after ? `?after=${after}` : ''}`, { as })).json() as Offered
     const first = await look()
     const second = await look(first.next!)
     const found = [...first.jobs, ...second.jobs]
@@ -179,7 +179,7 @@ describe('a module that is approved with an in-roof system', () => {
     const { jobId, version, offers: [offer] } = found[0]!
     expect((await office.ask('post', `/api/jobs/${jobId}/edits`, { as, body: { baseVersion: version, entries: [{ id: randomUUID(), kind: 'edit', edit: offer!.edit }] } })).json()).toMatchObject({ refused: [] })
     expect([await moduleOf(jobId), await moduleOf(found[1]!.jobId)]).toEqual(['skerry-425', 'skerry-390'])
-    expect((await office.ask('get', '/api/shelf/approvals/no-such/jobs', { as })).status).toBe(404)
+    expect((await office.ask('get', '/api/approvals/no-such/jobs', { as })).status).toBe(404)
     // A system that jobs use keeps its figures, and takes its approvals along when it goes.
     expect((await change(as, [{ shelf: 'inRoofs', item: { ...catalogue.inRoofs[1]!, mostRows: 2 }, was: catalogue.inRoofs[1]! }])).problems()[0]!.sentence).toMatch(/keeps its figures/)
     expect((await office.ask('delete', '/api/shelf/inRoofs/saltings-low', { as })).status).toBe(200)
@@ -230,6 +230,9 @@ describe('a shelf of before', () => {
       for (const kind of ['modules', 'rails', 'mounts', 'clamps', 'supplies'] as const) {
         for (const [position, item] of demoCatalogue[kind].entries()) await client.query('insert into catalogue_items (firm_id, kind, item_id, position, data) values ($1, $2, $3, $4, $5)', [firmId, kind, item.id, position, old(kind, item)])
       }
+      // That migration knew fewer shelves; what other firms have on the newer ones is out of its way until all is taken back.
+      await client.query('alter table catalogue_items no force row level security')
+      await client.query('delete from catalogue_items where kind in (\'inRoofs\', \'approvals\')')
       await client.query(readFileSync('db/migrations/0005_shelf.sql', 'utf8'))
       const { rows } = await client.query<{ kind: keyof Omit<Catalogue, 'currency'>, data: object }>('select kind, data from catalogue_items where firm_id = $1 order by position', [firmId])
       const shelf = emptyCatalogue('USD')

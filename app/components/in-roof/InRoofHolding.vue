@@ -51,11 +51,19 @@ const shares = computed(() => within.value?.use?.shares ?? [])
       </SlipLine>
     </dl>
     <p
-      v-else
+      v-if="!shares.length"
       class="text-[15px] text-muted"
     >
       Not checked: nobody has said what loads this roof. Wind pulls at an array in the roof as at any covering.
     </p>
+    <dl>
+      <SlipLine label="The array weighs">
+        {{ within.weight.arrayKgM2.toFixed(0) }} kg/m²
+      </SlipLine>
+      <SlipLine label="Units in its place weighed">
+        {{ within.weight.unitsKgM2 === null ? 'not on the shelf' : `${within.weight.unitsKgM2.toFixed(0)} kg/m²` }}
+      </SlipLine>
+    </dl>
     <p
       v-if="shares.length"
       class="mt-1 text-sm leading-snug text-muted"

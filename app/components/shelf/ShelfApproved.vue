@@ -12,7 +12,7 @@ const { busy, problem, ask } = useAsking()
 const me = useMe()
 
 async function look() {
-  const answer = await ask(() => $fetch<{ jobs: Found[], next: string | null }>(`/api/shelf/approvals/${encodeURIComponent(approvalId)}/jobs`, { query: next.value ? { after: next.value } : {} }))
+  const answer = await ask(() => $fetch<{ jobs: Found[], next: string | null }>(`/api/approvals/${encodeURIComponent(approvalId)}/jobs`, { query: next.value ? { after: next.value } : {} }))
   if (!answer) return
   asked.value = true
   found.value = [...found.value, ...answer.jobs]

@@ -2,7 +2,7 @@ import type { Catalogue } from '../../catalogue'
 import type { Job } from '../../job'
 import { type FacePlan, partsOfJob } from '../../plan'
 import { loadStages, type Part, wholePieces } from '../../trade'
-import { trades } from '../../trades'
+import { askedOf, trades } from '../../trades'
 import { liftPlan, type LiftPlan } from './lifts'
 import type { LoadLine } from './line'
 import { spareRule, sparesFor } from './spares'
@@ -27,7 +27,7 @@ export function loadoutOf(job: Job, plans: FacePlan[], catalogue: Catalogue): Lo
   const add = (faceId: string, part: Part) => parts.set(part.id, [...(parts.get(part.id) ?? []), { faceId, part }])
   for (const { face, plan } of faces) for (const part of plan.list) add(face.id, part)
   for (const part of partsOfJob(ask)) add(job.faces[0]!.id, part)
-  const tools = ask.faces.length ? [...new Set(trades.flatMap(trade => trade.job?.tools?.(ask) ?? []))] : []
+  const tools = ask.faces.length ? [...new Set(trades.flatMap(trade => trade.job?.tools?.(askedOf(trade, ask)) ?? []))] : []
   const lines = [...[...parts.values()].map(own => lineOf(own, job)), ...tools.map(toolLine)].sort((a, b) => loadStages.indexOf(a.stage) - loadStages.indexOf(b.stage))
   const sticks = lines.filter(line => line.kind === 'stick' || line.kind === 'offcut').map(line => line.lengthMm!)
   return {

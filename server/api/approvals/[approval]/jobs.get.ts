@@ -1,8 +1,8 @@
 import { z } from 'zod'
 import type { BetterModule } from '#core/asks'
-import { loadCatalogue } from '../../../../db/catalogue'
-import { findJob } from '../../../../db/jobs'
-import { jobsNaming } from '../../../../db/job-list'
+import { loadCatalogue } from '../../../db/catalogue'
+import { findJob } from '../../../db/jobs'
+import { jobsNaming } from '../../../db/job-list'
 
 /** So many jobs are planned with a module for one answer: whoever asks may ask on. */
 const MOST = 6
