@@ -32,10 +32,7 @@ const views = [
   }],
   ['covering', `${job(3)}/covering`, wide, page => page.getByRole('button', { name: 'Next' }).click()],
   ['in-roof', `${job(14)}/covering`, wide],
-  ['in-roof-kit', `${job(11)}/covering`, wide, async (page) => {
-    await page.getByRole('button', { name: /Street side/ }).first().click()
-    await page.getByRole('tab', { name: 'Flashing kit' }).click()
-  }],
+  ['in-roof-kit', `${job(11)}/covering?face=face-2`, wide, page => page.getByRole('tab', { name: 'Flashing kit' }).click()],
   ['in-roof-compare', `${job(15)}/covering`, wide, async (page) => {
     await page.getByRole('tab', { name: 'Both ways' }).click()
     await page.getByRole('tab', { name: 'Holding' }).click()

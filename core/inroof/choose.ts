@@ -68,15 +68,19 @@ function unpinched(cells: Columns): Columns {
   }
 }
 
-/** The places that carry modules: all that fit, as far as edges find their courses. */
-export function chosen(fits: Columns, rows: number, begins: number, ends: number, known: Map<number, number>): Columns {
+/** How many places carry modules. */
+export const countOf = (cells: Columns): number => [...cells.values()].reduce((n, mask) => n + ones(mask), 0)
+
+/** The places that carry modules: all that fit, as far as edges find their courses; and how many they were before those that meet at a corner only were left out. */
+export function chosen(fits: Columns, rows: number, begins: number, ends: number, known: Map<number, number>): { cells: Columns, before: number } {
   const cells: Columns = new Map()
   for (const [column, mask] of fits) {
     let kept = known.get(mask)
     if (kept === undefined) known.set(mask, kept = runsOf(mask, rows, begins, ends))
     if (kept) cells.set(column, kept)
   }
-  return unpinched(cells)
+  const before = countOf(cells)
+  return { cells: unpinched(cells), before }
 }
 
 /** The largest rectangle of places that fit, for a kit that can't turn inwards: the lowest, farthest left of several. */

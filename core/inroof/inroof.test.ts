@@ -44,13 +44,14 @@ describe('places that carry modules', () => {
   const fits = (...columns: number[]) => new Map(columns.map((mask, c) => [c, mask]))
   it('are of each stack the longest part between a lower and an upper edge', () => {
     // Rows 0 to 3; lower edges may lie under rows 0 and 1, upper ones over rows 1 and 2.
-    expect([...chosen(fits(0b1111, 0b1110, 0b0001), 4, 0b0011, 0b0110, new Map())]).toEqual([[0, 0b0111], [1, 0b0110]])
+    expect([...chosen(fits(0b1111, 0b1110, 0b0001), 4, 0b0011, 0b0110, new Map()).cells]).toEqual([[0, 0b0111], [1, 0b0110]])
     expect(ones(0b1011)).toBe(3)
   })
 
   it('never meet at a corner only: the shorter stack is left out', () => {
     expect(pinches(fits(0b001, 0b110))).toEqual([{ column: 0, row: 0 }])
-    expect([...chosen(fits(0b001, 0b110), 3, 0b111, 0b111, new Map())].filter(([, mask]) => mask)).toEqual([[1, 0b110]])
+    const { cells, before } = chosen(fits(0b001, 0b110), 3, 0b111, 0b111, new Map())
+    expect([[...cells].filter(([, mask]) => mask), before]).toEqual([[[1, 0b110]], 3])
     expect(cornersOf(fits(0b11, 0b01), 2)).toBe(6)
   })
 
@@ -134,4 +135,14 @@ it('an array in the roof has no rails, no fixings and no sticks, and loads no ra
   const plan = planJob(eelgrass, catalogue).faces[0]!
   expect([plan.rails.length, plan.fixings.total, plan.sticks.sticks.length, plan.list.filter(part => ['stick', 'mount', 'mid-clamp', 'end-clamp', 'splice'].includes(part.kind)).length]).toEqual([0, 0, 0, 0])
   expect(plan.loading.loads!.deadPa).toBeCloseTo(9.80665 * (skerry.massKg + frame.kitKg) / (skerry.longMm * skerry.shortMm / 1e6), 9)
+})
+
+it('leaves out what is not wanted so that edges still lie on courses', () => {
+  for (let wanted = 1; wanted <= 14; wanted++) {
+    const plan = planJob({ ...eelgrass, wanted }, catalogue)
+    const [face] = plan.faces
+    expect(face!.modules).toBeLessThanOrEqual(wanted)
+    expect(face!.modules).toBeGreaterThanOrEqual(wanted - 1)
+    expect([face!.inRoof!.proof.off, plan.findings.filter(one => one.severity === 'stop' && one.kind !== 'wanted-short')]).toEqual([[], []])
+  }
 })

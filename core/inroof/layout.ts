@@ -10,10 +10,6 @@ import type { TileCount } from './tiles'
 export interface SetOutProof {
   proved: boolean
   tried: number
-  corners: number
-  /** Units cut beside the array and those cut to less than half, as the search counted them. */
-  cuts: number
-  slivers: number
   /** Edges that lie on no course, of which a typed origin or a place left empty has some: row, which edge, and how far from the nearest height, mm. */
   off: { row: number, edge: 'bottom' | 'top', mm: number }[]
 }

@@ -46,7 +46,7 @@ function setOutAnew(asked: ToSetOut): SetOutFace {
   const { face, module, system } = asked
   const own = face.inRoof!
   const laid = laidOf(face)
-  const none: SetOutFace = { parts: [], proof: { proved: true, tried: 0, corners: 0, cuts: 0, slivers: 0, off: [] }, rows: rowsOf([], asked, null) }
+  const none: SetOutFace = { parts: [], proof: { proved: true, tried: 0, off: [] }, rows: rowsOf([], asked, null) }
   if (!laid || face.array.rowCount === 0 || asked.most === 0) return none
   const grounds = groundsOf(asked)
   const wanted = Math.min(system.mostRows, face.array.rowCount ?? system.mostRows)
@@ -56,15 +56,25 @@ function setOutAnew(asked: ToSetOut): SetOutFace {
     system, laid, mostRows, leftMm: null, bottomMm: null, fromMm: 0, toMm: Infinity, ...values,
   })
   const typed = { leftMm: own.leftMm, bottomMm: own.bottomMm }
-  const both = turned === null ? null : bothWaysUp(typed, { system, laid, turned, wanted, ask, orientation: face.array.orientation })
-  const found = both ?? [ask(face.array.orientation, turned ?? wanted, typed)].filter(one => one !== null)
-  if (!found.length) return none
-  const parts = found.map((one, i) => partOf(one, i, i ? wayUpOther(face.array.orientation) : face.array.orientation, i ? turned! : 0, module))
-  const sum = (of: (one: SetOut) => number) => found.reduce((total, one) => total + of(one), 0)
-  // Two parts were each solved over the lowest courses one after the other: both together were not.
-  const [proved, tried] = [turned === null && found[0]!.proved, sum(one => one.tried)]
-  const kept = limited(parts, face.array.rows, asked.most)
-  return { parts: kept, proof: { proved, tried, corners: sum(one => one.corners), cuts: sum(one => one.cuts), slivers: sum(one => one.slivers), off: offCourse(kept, system, laid) }, rows: rowsOf(kept, asked, { proved, tried }) }
+  /** The array with so many rows at the most, as far as it is wanted. */
+  const standing = (mostRows: number) => {
+    const both = turned === null ? null : bothWaysUp(typed, { system, laid, turned, wanted, ask, orientation: face.array.orientation })
+    const found = both ?? [ask(face.array.orientation, Math.min(turned ?? wanted, mostRows), typed)].filter(one => one !== null)
+    const parts = found.map((one, i) => partOf(one, i, i ? wayUpOther(face.array.orientation) : face.array.orientation, i ? turned! : 0, module))
+    const kept = withinMost(withoutSkipped(parts, face.array.rows), asked.most, own => offCourse(own, system, laid).length)
+    // Two parts were each solved over the lowest courses one after the other: both together were not.
+    return { parts: kept, rows: Math.max(0, ...parts.flatMap(part => part.cells.map(cell => cell.row + 1))), proof: { proved: turned === null && found.every(one => one.proved), tried: found.reduce((sum, one) => sum + one.tried, 0), off: offCourse(kept, system, laid) } }
+  }
+  let best = standing(wanted)
+  // Where fewer are wanted than fit, an array of fewer rows may end on courses where one with places left out does not.
+  const short = ({ parts, proof: { off } }: typeof best) => asked.most !== null && (off.length > 0 || modulesIn(parts) < asked.most)
+  if (turned === null) {
+    for (let rows = best.rows - 1; rows > 0 && short(best); rows--) {
+      const fewer = standing(rows)
+      if (fewer.parts.length && !fewer.proof.off.length && (best.proof.off.length || modulesIn(fewer.parts) > modulesIn(best.parts))) best = fewer
+    }
+  }
+  return best.parts.length ? { parts: best.parts, proof: best.proof, rows: rowsOf(best.parts, asked, best.proof) } : none
 }
 
 /** Lowest courses over which the lower part of two is tried. */
@@ -99,19 +109,37 @@ function partOf(found: SetOut, index: number, orientation: Orientation, firstRow
   return { index, orientation, firstRow, pitchXMm: found.pitchXMm, pitchYMm: found.pitchYMm, cells }
 }
 
-/** Places that somebody left empty, and no more modules than are wanted: those over go from the top, the right ones first. */
-function limited(parts: ArrayPart[], rules: Face['array']['rows'], most: number | null): ArrayPart[] {
-  let left = most ?? Infinity
-  return parts.map((part) => {
-    const rows = [...new Set(part.cells.map(cell => cell.row))].sort((a, b) => a - b)
-    const cells = rows.flatMap((row) => {
-      const skip = rules[part.firstRow + row]?.skip ?? []
-      const own = part.cells.filter(cell => cell.row === row).sort((a, b) => a.column - b.column).filter((_, place) => !skip.includes(place + 1)).slice(0, left)
-      left -= own.length
-      return own.map((cell, place) => ({ ...cell, id: moduleId(part.firstRow + row, place) }))
-    })
-    return { ...part, cells }
-  }).filter(part => part.cells.length)
+/** A part with some of its modules, named by their row and place in it. */
+function keeping(part: ArrayPart, keep: (cell: Cell) => boolean): ArrayPart {
+  const rows = [...new Set(part.cells.map(cell => cell.row))].sort((a, b) => a - b)
+  return { ...part, cells: rows.flatMap(row => part.cells.filter(cell => cell.row === row && keep(cell)).sort((a, b) => a.column - b.column).map((cell, place) => ({ ...cell, id: moduleId(part.firstRow + row, place) }))) }
+}
+
+/** Without the places that somebody left empty, counted from the left over the whole row. */
+const withoutSkipped = (parts: ArrayPart[], rules: Face['array']['rows']): ArrayPart[] => parts.map((part) => {
+  const placeIn = (cell: Cell) => part.cells.filter(one => one.row === cell.row && one.column <= cell.column).length
+  return keeping(part, cell => !(rules[part.firstRow + cell.row]?.skip ?? []).includes(placeIn(cell)))
+}).filter(part => part.cells.length)
+
+const modulesIn = (parts: ArrayPart[]): number => parts.reduce((sum, part) => sum + part.cells.length, 0)
+
+/**
+ * No more modules than are wanted. The last ones of the top row go where what is left still ends on courses; else whole columns from the
+ * right, or rows from the top and then columns, whichever leaves the most of them on courses.
+ */
+function withinMost(parts: ArrayPart[], most: number | null, off: (parts: ArrayPart[]) => number): ArrayPart[] {
+  if (most === null || modulesIn(parts) <= most) return parts
+  const rowOf = (part: ArrayPart, cell: Cell) => part.firstRow + cell.row
+  const only = (keep: (part: ArrayPart, cell: Cell) => boolean) => parts.map(part => keeping(part, cell => keep(part, cell))).filter(part => part.cells.length)
+  const inOrder = parts.flatMap(part => part.cells.map(cell => ({ id: cell.id, row: rowOf(part, cell), column: cell.column }))).sort((a, b) => a.row - b.row || a.column - b.column)
+  const first = new Set(inOrder.slice(0, most).map(one => one.id))
+  const rows = [...new Set(inOrder.map(one => one.row))].sort((a, b) => b - a)
+  const columns = [...new Set(inOrder.map(one => one.column))].sort((a, b) => b - a)
+  const tries = [only((_, cell) => first.has(cell.id)), ...rows.flatMap(top => columns.map(last => only((part, cell) => rowOf(part, cell) <= top && cell.column <= last)))]
+  return tries.filter(own => modulesIn(own) <= most).reduce((best, next) => {
+    const [a, b] = [off(best), off(next)]
+    return (a > 0 && b === 0) || ((a === 0) === (b === 0) && modulesIn(next) > modulesIn(best)) ? next : best
+  })
 }
 
 /** Open edges that lie on no course, each row's once. */

@@ -1,4 +1,4 @@
-import { chosen, type Columns, cornersOf, ones, rectangleOf } from './choose'
+import { chosen, type Columns, cornersOf, countOf, rectangleOf } from './choose'
 import { bottomHeights, courseAbove, courseBelow, HALF_MM, keptOfUnit, type Laid, SNUG_MM, topHeights } from './edges'
 import { type Ground, leftsOver } from './lefts'
 import type { InRoof } from '../catalogue'
@@ -32,7 +32,7 @@ export interface SetOut {
   cuts: number
   slivers: number
   corners: number
-  /** True when every height on whole millimetres that courses allow, and every place along it at which anything can change, was tried. */
+  /** True when every height on whole millimetres that courses allow, and every place along it at which anything can change, was tried, and none held more even with modules that meet at a corner only. */
   proved: boolean
   tried: number
 }
@@ -59,6 +59,8 @@ export function setOut(question: SetOutQuestion): SetOut | null {
   let [tried, worked] = [0, 0]
   let best = null as { key: number[], height: Height, leftMm: number, cells: Columns } | null
   let cut = false
+  // Which of two stacks that meet at a corner is left out is a rule, and not proved to be the best.
+  let mostBefore = 0
   const known = new Map<string, Map<number, number>>()
   const cellsAt = (height: Height, fromMm: number): Columns => {
     const fits: Columns = new Map()
@@ -70,9 +72,10 @@ export function setOut(question: SetOutQuestion): SetOut | null {
     const flags = `${height.begins} ${height.ends}`
     let own = known.get(flags)
     if (!own) known.set(flags, own = new Map())
-    return chosen(fits, rows, height.begins, height.ends, own)
+    const { cells, before } = chosen(fits, rows, height.begins, height.ends, own)
+    mostBefore = Math.max(mostBefore, before)
+    return cells
   }
-  const sum = (cells: Columns) => [...cells.values()].reduce((n, mask) => n + ones(mask), 0)
 
   // First how many there can be at all, since that needs few places along the eave.
   let mostCount = 0
@@ -86,10 +89,11 @@ export function setOut(question: SetOutQuestion): SetOut | null {
     const key = signature(height)
     if (counts.has(key)) continue
     let own = 0
-    for (const place of leftMm === null ? critical(height, pitchXMm) : [leftMm]) {
+    const ends = leftMm === null ? critical(height, pitchXMm) : [leftMm]
+    for (const place of leftMm === null ? [...ends, ...ends.map((mm, i) => (mm + (ends[i + 1] ?? ends[0]! + pitchXMm)) / 2)] : ends) {
       tried++
       worked++
-      own = Math.max(own, sum(cellsAt(height, place)))
+      own = Math.max(own, countOf(cellsAt(height, place)))
     }
     counts.set(key, own)
     mostCount = Math.max(mostCount, own)
@@ -137,11 +141,11 @@ export function setOut(question: SetOutQuestion): SetOut | null {
     const ends = critical(height, pitchXMm)
     for (const [i, place] of ends.entries()) {
       const at = cellsAt(height, place)
-      if (sum(at) === mostCount) judgeAt(height, at, [place])
+      if (countOf(at) === mostCount) judgeAt(height, at, [place])
       const nextMm = ends[i + 1] ?? ends[0]! + pitchXMm
       const between = cellsAt(height, (place + nextMm) / 2)
       worked += 2
-      if (sum(between) !== mostCount) continue
+      if (countOf(between) !== mostCount) continue
       const corners = judgeAt(height, between, [(place + nextMm) / 2, Math.ceil(place), Math.floor(nextMm)].filter(mm => mm > place && mm < nextMm))
       for (const wrapMm of nextMm > pitchXMm ? [0, pitchXMm] : [0]) for (const one of gradesOf(height, between, wrapMm)) if (one.mm > place && one.mm < nextMm) judge(height, between, corners, one)
     }
@@ -151,7 +155,7 @@ export function setOut(question: SetOutQuestion): SetOut | null {
   const first = Math.min(...best.cells.keys())
   const cells: Columns = new Map([...best.cells].sort((a, b) => a[0] - b[0]).map(([column, mask]) => [column - first, mask]))
   const [slivers, cuts, corners] = best.key as [number, number, number]
-  return { leftMm: best.leftMm + first * pitchXMm, bottomMm: best.height.bottomMm, pitchXMm, pitchYMm, rows: best.height.lefts.length, cells, count: mostCount, cuts, slivers, corners, proved: !cut, tried }
+  return { leftMm: best.leftMm + first * pitchXMm, bottomMm: best.height.bottomMm, pitchXMm, pitchYMm, rows: best.height.lefts.length, cells, count: mostCount, cuts, slivers, corners, proved: !cut && mostBefore <= mostCount, tried }
 }
 
 /** The same in an order in which any first part of it lies spread over the whole. */

@@ -59,7 +59,9 @@ const flashing: Layer<Asked> = {
         case 'side-flashing':
         case 'one-row-side': {
           const out = piece.side === 'left' ? [low - side.outMm, low] as const : [high, high + side.outMm] as const
-          return [named(shape({ kind: 'area', rings: rectangle({ fromMm: out[0], toMm: out[1] }, { fromMm: down, toMm: up }) })), word((out[0] + out[1]) / 2, (down + up) / 2, side.outMm * 2)]
+          // That for one row comes with its corners.
+          const [foot, head] = kind === 'one-row-side' ? [down - bottom.downMm, up + top.upMm] : [down, up]
+          return [named(shape({ kind: 'area', rings: rectangle({ fromMm: out[0], toMm: out[1] }, { fromMm: foot, toMm: head }) })), word((out[0] + out[1]) / 2, (down + up) / 2, side.outMm * 2)]
         }
         case 'outer-corner':
         case 'inner-corner': {
@@ -88,7 +90,7 @@ export function inRoofWorkings({ plan }: Asked): Working[] {
   return [
     {
       what: 'Modules by the set-out', formula: 'of all whole-course origins the one with most modules, then fewest slivers, then fewest cuts, then fewest corners',
-      values: [{ symbol: 't', what: 'origins tried', value: count(proof.tried, 'origins') }, { symbol: 'c', what: 'units cut beside it', value: count(tiles?.cut ?? 0, 'units') }, { symbol: 's', what: 'cut to less than half', value: count(tiles?.slivers ?? 0, 'units') }, { symbol: 'k', what: 'corners', value: count(proof.corners, 'corners') }],
+      values: [{ symbol: 't', what: 'origins tried', value: count(proof.tried, 'origins') }, { symbol: 'c', what: 'units cut beside it', value: count(tiles?.cut ?? 0, 'units') }, { symbol: 's', what: 'cut to less than half', value: count(tiles?.slivers ?? 0, 'units') }, { symbol: 'k', what: 'corners', value: count(pieces('outer-corner') + pieces('inner-corner'), 'corners') }],
       result: count(modules, 'modules'), source: proof.proved ? 'Every height on whole mm that courses allow was tried with every place along it where anything changes' : 'Not every origin was tried: better ones are not excluded', basis: 'arithmetic',
     },
     {

@@ -1,6 +1,7 @@
 /** Times of what a planner waits for. Every file prints its own when it is loaded. */
 import './plan'
 import './coverings'
+import './in-roof'
 import './two-firms'
 import './long-rails'
 import './documents'

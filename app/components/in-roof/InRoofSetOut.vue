@@ -147,7 +147,7 @@ const shownRows = computed(() => [...rows.value].reverse())
     v-if="within?.parts.length"
     class="mt-1 text-sm leading-snug text-muted"
   >
-    {{ facts.leftMm !== null || facts.bottomMm !== null ? 'The origin was typed.' : within.proof.proved ? 'Proved: no height on whole millimetres and no place along it holds more.' : 'More is not excluded: not every origin was tried.' }}
+    {{ facts.leftMm !== null || facts.bottomMm !== null ? 'The origin was typed.' : facePlan.clear.most !== null && facePlan.modules === facePlan.clear.most ? 'As many as are wanted here.' : array.rows.some(row => row.skip.length) ? 'Places were left empty.' : within.proof.proved ? 'Proved: no height on whole millimetres and no place along it holds more.' : 'More is not excluded: not every origin was tried.' }}
   </p>
   <section
     v-for="row in shownRows"
