@@ -251,14 +251,20 @@ export function looseScrews(ask: InRoofAsk): DraftFinding[] {
     : []
 }
 
-/** "No wind uplift in-roof": relief that is asked for and whose conditions are not there. */
+/** "No wind uplift in-roof": relief that is asked for and whose conditions are not there; and what an engineer's pressures are taken for. */
 export function reliefRefused(ask: InRoofAsk): DraftFinding[] {
-  const refused = plan(ask).use?.refused
-  if (!refused) return []
-  const why = refused.relief === 'test'
-    ? `${plan(ask).system.name} has no test of pressure equalisation`
-    : refused.missing.length ? `${listed(refused.missing.map(one => `“${tickNames[one].toLowerCase()}”`))} ${refused.missing.length === 1 ? 'is' : 'are'} not ticked` : 'the clause is Europe’s and asks for a closed layer behind'
-  return [say(ask, 'inroof-relief', 'stop', `An array in the roof has wind uplift like any covering: no relief is given, since ${why}.`, {
+  const { use, system } = plan(ask)
+  const left = use?.insideLeft
+    ? [say(ask, 'inroof-inside', 'caution', 'Nothing closed lies behind the array, and the pressures were typed: they are taken as net, and nothing is added for the house’s own pressure. Ask whoever gave them.')]
+    : []
+  const refused = use?.refused
+  if (!refused) return left
+  const why = refused.typed
+    ? 'the pressures that an engineer typed are net already'
+    : refused.relief === 'test'
+      ? `${system.name} has no test of pressure equalisation`
+      : refused.missing.length ? `${listed(refused.missing.map(one => `“${tickNames[one].toLowerCase()}”`))} ${refused.missing.length === 1 ? 'is' : 'are'} not ticked` : 'the clause is Europe’s and asks for a closed layer behind'
+  return [...left, say(ask, 'inroof-relief', 'stop', `An array in the roof has wind uplift like any covering: no relief is given, since ${why}.`, {
     measured: words(why), limit: words('named and ticked'),
     propose: () => [{ label: 'Count the whole suction', edit: set(ask, { relief: 'none', reliefTicks: [] }) }],
   })]

@@ -21,6 +21,7 @@ export interface CoverUse {
   shares: CoverShare[]
   wind: CoverWind['working']
   refused: CoverWind['refused']
+  insideLeft: boolean
   /** Span of the battens between rafters, mm. */
   spanMm: number
   screwRule: string
@@ -122,7 +123,7 @@ export function coverUse(job: Pick<Job, 'loads'>, face: Face, facts: InRoofFacts
     }
   }
   return {
-    shares: coverChecks.flatMap(check => worst.get(check) ?? []), wind: wind.working, refused: wind.refused, spanMm,
+    shares: coverChecks.flatMap(check => worst.get(check) ?? []), wind: wind.working, refused: wind.refused, insideLeft: wind.insideLeft, spanMm,
     screwRule: `${hold.threadMm.toFixed(0)} mm of thread in the batten, ${hold.leastMm.toFixed(0)} mm at least${system.screw.leastMm === null ? ' (EN 1995-1-1, 8.7.2: 6 d)' : ' by its approval'}; withdrawal by ${format === 'en' ? 'EN 1995-1-1, 8.38' : 'NDS 12.2.2'}, and the head by the maker`,
     nailRule: format === 'en' ? 'EN 1995-1-1, 8.3.2 (from memory)' : 'NDS 12.2 (from memory)',
   }

@@ -17,15 +17,19 @@ const POROUS = { up: 1 / 3, down: 2 / 3 }
 export interface CoverWind {
   /** Up and down on an area, mm², in a zone. */
   at: (zone: string, areaMm2: number) => ZonePressure
-  /** Relief that somebody asked for and that is not given, since something is missing. */
-  refused: { relief: InRoofFacts['relief'], missing: ReliefTick[] } | null
+  /** Relief that somebody asked for and that is not given, since something is missing or the pressures are an engineer's own. */
+  refused: { relief: InRoofFacts['relief'], missing: ReliefTick[], typed: boolean } | null
+  /** True where nothing closed lies behind and the pressures are an engineer's: nothing is added to them. */
+  insideLeft: boolean
   working: Working
 }
 
 /** What the relief that was asked for comes to: shares of the outer pressures, or why it is not given. */
-export function reliefOf({ relief, reliefTicks: ticked, closedBehind }: InRoofFacts, system: InRoof, edition: Job['loads']['rules']['edition']): { up: number, down: number, words: string, refused: CoverWind['refused'] } {
+export function reliefOf({ relief, reliefTicks: ticked, closedBehind }: InRoofFacts, system: InRoof, edition: Job['loads']['rules']['edition'], typed = false): { up: number, down: number, words: string, refused: CoverWind['refused'] } {
   const none = { up: 1, down: 1, words: 'no relief for pressure equalisation' }
-  const refuse = (missing: ReliefTick[]) => ({ ...none, refused: { relief, missing } })
+  const refuse = (missing: ReliefTick[]) => ({ ...none, refused: { relief, missing, typed } })
+  // An engineer's pressures are net: what relieves them is in them.
+  if (typed && relief !== 'none') return refuse([])
   if (relief === 'test') return system.relief ? { up: system.relief.share, down: 1, words: system.relief.test, refused: null } : refuse([])
   if (relief !== 'porous-skin') return { ...none, refused: null }
   const missing = reliefTicks.filter(one => !ticked.includes(one))
@@ -40,8 +44,8 @@ export function reliefOf({ relief, reliefTicks: ticked, closedBehind }: InRoofFa
  * layer lies behind.
  */
 export function coverWind(rules: Job['loads']['rules'], loads: FaceLoads, facts: InRoofFacts, system: InRoof, moduleMm2: number): CoverWind {
-  const relief = reliefOf(facts, system, rules.edition)
   const computed = rules.edition !== 'none' && rules.wind.kind === 'computed'
+  const relief = reliefOf(facts, system, rules.edition, !computed)
   const qPa = !computed
     ? 0
     : rules.edition === 'en' && rules.wind.kind === 'computed'
@@ -56,7 +60,7 @@ export function coverWind(rules: Job['loads']['rules'], loads: FaceLoads, facts:
   const zones = Object.keys(loads.wind.curves)
   const worst = zones.reduce<string | null>((a, b) => a === null || at(b, moduleMm2).upPa > at(a, moduleMm2).upPa ? b : a, null)
   return {
-    at, refused: relief.refused,
+    at, refused: relief.refused, insideLeft: !computed && !facts.closedBehind,
     working: {
       what: 'Suction on a module that is the covering', formula: 'p = r pe(A) + q ci', values: [
         { symbol: 'pe', what: worst ? `outside, zone ${worst}, whole, on one module` : 'outside', value: pressure(worst ? zonePressure({ ...loads.wind.curves[worst]!, equalised: false, leastPa: 0 }, moduleMm2).upPa : 0) },

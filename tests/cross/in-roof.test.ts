@@ -263,6 +263,11 @@ describe('what holds an array that is the covering', () => {
     // EN 1995-1-1, 8.39: 0.52 d^-0.5 l^-0.1 rho^0.8 d l (d/8), by k_mod 0.9 over 1.3; the head pulls through later.
     const held = 0.52 * 6 ** -0.5 * 25 ** -0.1 * 350 ** 0.8 * 6 * 25 * 6 / 8 * 0.9 / 1.3
     expect(share('screw').limit).toBeCloseTo(Math.min(held, 1250), 6)
+    // In a batten of 20 mm the thread gives way first.
+    const thin = planJob(after(typed, { type: 'set-face', faceId: 'main', values: { covering: { ...typed.faces[0]!.covering, battenDeepMm: 20 } as Covering } }), catalogue).faces[0]!
+    const heldThin = 0.52 * 6 ** -0.5 * 20 ** -0.1 * 350 ** 0.8 * 6 * 20 * 6 / 8 * 0.9 / 1.3
+    expect(heldThin).toBeLessThan(1250)
+    expect(thin.inRoof!.use!.shares.find(one => one.check === 'screw')!.limit).toBeCloseTo(heldThin, 6)
   })
 
   it('gets no relief that is not named and ticked, and the house’s own pressure where nothing closed lies behind', () => {
@@ -274,6 +279,10 @@ describe('what holds an array that is the covering', () => {
     expect([reliefOf(porous, frame, 'en').up, reliefOf(porous, frame, 'en').down]).toEqual([1 / 3, 2 / 3])
     for (const one of ticks) expect(reliefOf({ ...porous, reliefTicks: ticks.filter(tick => tick !== one) }, frame, 'en')).toMatchObject({ up: 1, refused: { missing: [one] } })
     expect([reliefOf({ ...porous, closedBehind: false }, frame, 'en').up, reliefOf(porous, frame, 'us-2016').up]).toEqual([1, 1])
+    // An engineer's pressures are net: neither relief nor the house's own is put on them, and both are said.
+    expect(reliefOf({ ...facts, relief: 'test' }, frame, 'en', true)).toMatchObject({ up: 1, refused: { typed: true } })
+    const open = planJob(after(typed, { type: 'set-in-roof', faceId: 'main', values: { closedBehind: false, relief: 'test' } }), catalogue)
+    expect(open.findings.filter(one => one.kind === 'inroof-relief').map(one => one.severity)).toEqual(['stop', 'caution'])
     const up = (values: Partial<typeof facts>) => planJob(after(job, { type: 'set-in-roof', faceId: 'main', values }), catalogue).faces[0]!.inRoof!.use!.shares.find(one => one.check === 'module-up')!.value
     expect(up({ closedBehind: false })).toBeGreaterThan(up({}) * 1.1)
     expect(up({ relief: 'test' })).toBeLessThan(up({}))

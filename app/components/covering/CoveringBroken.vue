@@ -12,7 +12,6 @@ const course = ref('')
 const place = ref('')
 const supplies = ref<Supplier>('householder')
 const problem = ref('')
-const [courseId, placeId] = [useId(), useId()]
 const choices = suppliers.map(value => ({ value, label: `Supplied by ${supplierNames[value]}` }))
 const today = () => new Date().toISOString().slice(0, 10)
 
@@ -40,32 +39,16 @@ const drop = (id: string) => commit({ type: 'drop-broken', faceId: face.value.id
       class="my-2 grid grid-cols-2 gap-2"
       @submit.prevent="add"
     >
-      <div>
-        <label
-          :for="courseId"
-          class="block text-[13px] text-muted"
-        >Course from the eave</label>
-        <UInput
-          :id="courseId"
-          v-model="course"
-          inputmode="numeric"
-          :disabled="readsOnly"
-          class="w-full"
-        />
-      </div>
-      <div>
-        <label
-          :for="placeId"
-          class="block text-[13px] text-muted"
-        >{{ unit.one[0]!.toUpperCase() }}{{ unit.one.slice(1) }} from the {{ face.datum }}</label>
-        <UInput
-          :id="placeId"
-          v-model="place"
-          inputmode="numeric"
-          :disabled="readsOnly"
-          class="w-full"
-        />
-      </div>
+      <FieldPlainInput
+        v-model="course"
+        label="Course from the eave"
+        numeric
+      />
+      <FieldPlainInput
+        v-model="place"
+        :label="`${unit.one[0]!.toUpperCase()}${unit.one.slice(1)} from the ${face.datum}`"
+        numeric
+      />
       <FieldChoiceList
         :value="supplies"
         :choices="choices"

@@ -1,24 +1,10 @@
 <script setup lang="ts">
-import { useLayers } from '../../composables/useLayers'
-
 /** The covering's rung: the section through one fixing, all of them, the face with what is opened, and what it takes. */
 const { face, facePlan } = useFace()
 const tabs = [{ label: 'Section', value: 'section' }, { label: 'All fixings', value: 'all' }, { label: 'Units to lift', value: 'units' }, { label: 'Take-off', value: 'take-off' }]
 const tab = ref('section')
-const { shows } = useLayers()
-/** The face is looked at here for what is opened, which modules would lie over; the layers come back as they were. */
-let before: Record<string, boolean> | null = null
-function leave() {
-  if (before) shows.value = before
-  before = null
-}
-watch(tab, (now) => {
-  leave()
-  if (now !== 'units') return
-  before = shows.value
-  shows.value = { ...before, o: true, m: false }
-})
-onBeforeUnmount(leave)
+// The face is looked at there for what is opened, which modules would lie over.
+useBorrowedLayers(() => tab.value === 'units' && !face.value.inRoof ? { o: true, m: false } : null)
 </script>
 
 <template>

@@ -23,7 +23,6 @@ const read = computed(() => [...facts.value.battensRead].sort((a, b) => a.batten
 const gauges = computed(() => gaugesRead(facts.value.battensRead))
 const [number, reading] = [ref(''), ref('')]
 const problem = ref('')
-const [numberId, readingId, whatId, dueId] = [useId(), useId(), useId(), useId()]
 function addReading() {
   const batten = Number(number.value.trim())
   if (!Number.isInteger(batten) || batten < 1) return problem.value = 'Type the batten’s number from the eave, the lowest being 1.'
@@ -101,31 +100,15 @@ function addTask() {
       class="my-2 grid grid-cols-[4.5rem_1fr_auto] items-end gap-2"
       @submit.prevent="addReading"
     >
-      <div>
-        <label
-          :for="numberId"
-          class="block text-[13px] text-muted"
-        >Batten</label>
-        <UInput
-          :id="numberId"
-          v-model="number"
-          inputmode="numeric"
-          :disabled="readsOnly"
-          class="w-full"
-        />
-      </div>
-      <div>
-        <label
-          :for="readingId"
-          class="block text-[13px] text-muted"
-        >reads from the datum</label>
-        <UInput
-          :id="readingId"
-          v-model="reading"
-          :disabled="readsOnly"
-          class="w-full"
-        />
-      </div>
+      <FieldPlainInput
+        v-model="number"
+        label="Batten"
+        numeric
+      />
+      <FieldPlainInput
+        v-model="reading"
+        label="reads from the datum"
+      />
       <UButton
         type="submit"
         color="neutral"
@@ -191,32 +174,16 @@ function addTask() {
         aria-label="Which trade"
         @choose="trade = $event"
       />
-      <div>
-        <label
-          :for="whatId"
-          class="block text-[13px] text-muted"
-        >What has to be done</label>
-        <UInput
-          :id="whatId"
-          v-model="what"
-          :disabled="readsOnly"
-          class="w-full"
-        />
-      </div>
+      <FieldPlainInput
+        v-model="what"
+        label="What has to be done"
+      />
       <div class="grid grid-cols-[1fr_auto] items-end gap-2">
-        <div>
-          <label
-            :for="dueId"
-            class="block text-[13px] text-muted"
-          >by</label>
-          <UInput
-            :id="dueId"
-            v-model="due"
-            type="date"
-            :disabled="readsOnly"
-            class="w-full"
-          />
-        </div>
+        <FieldPlainInput
+          v-model="due"
+          label="by"
+          type="date"
+        />
         <UButton
           type="submit"
           color="neutral"

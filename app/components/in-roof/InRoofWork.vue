@@ -1,11 +1,9 @@
 <script setup lang="ts">
 import { pieceLetters, pieceNames } from '#core/inroof'
-import { useLayers } from '../../composables/useLayers'
 
 /** The rung of an in-roof array: set-out, battens and flashing on the face, what they are in order, and the face built both ways. */
 const tabs = [{ label: 'Set-out', value: 'set-out' }, { label: 'Battens', value: 'battens' }, { label: 'Batten list', value: 'batten-list' }, { label: 'Flashing kit', value: 'flashing' }, { label: 'In order', value: 'order' }, { label: 'Both ways', value: 'compare' }, { label: 'Approved', value: 'approved' }]
 const tab = ref('set-out')
-const { shows } = useLayers()
 const { facePlan } = useFace()
 /** What the colours and letters of the drawing mean. */
 const told = computed(() => {
@@ -15,16 +13,8 @@ const told = computed(() => {
   if (tab.value === 'flashing') return `${[...new Set(within.kit.pieces.map(piece => piece.kind))].map(kind => `${pieceLetters[kind]} ${pieceNames[kind].toLowerCase()}`).join(', ')}.`
   return 'The pale ground is where units of the covering are left out.'
 })
-/** On each tab the face shows what it is about; the layers come back as they were. */
-let before: Record<string, boolean> | null = null
-const own: Record<string, Record<string, boolean>> = { 'set-out': { m: true, d: false, w: false }, 'battens': { m: false, d: true, w: false }, 'flashing': { m: true, d: false, w: true } }
-watch(tab, (now) => {
-  before ??= shows.value
-  shows.value = { ...before, ...own[now] }
-}, { immediate: true })
-onBeforeUnmount(() => {
-  if (before) shows.value = before
-})
+const layers: Record<string, Record<string, boolean>> = { 'set-out': { m: true, d: false, w: false }, 'battens': { m: false, d: true, w: false }, 'flashing': { m: true, d: false, w: true } }
+useBorrowedLayers(() => layers[tab.value] ?? null)
 </script>
 
 <template>
