@@ -71,6 +71,17 @@ async function everyRail(page: Page, look: boolean) {
   await closed(page)
 }
 
+/** Set-out, battens, flashing and their lists, the face both ways, what is approved; and what was found and what holds. */
+async function everyPartInTheRoof(page: Page, look: boolean) {
+  for (const part of ['Batten list', 'Battens', 'In order', 'Flashing kit', 'Both ways', 'Approved', 'Set-out', 'Arrival', 'Holding']) {
+    await toTab(page, part)
+    if (part === 'Both ways') await page.getByText('Stops, as it is planned').waitFor()
+    await text(page)
+    await drawn(page)
+    if (look) await noSeriousFault(page)
+  }
+}
+
 async function everyPartOfTheLoad(page: Page, look: boolean) {
   for (const part of ['By face', 'Lifts', 'Cut plan', 'Buy', 'Spares', 'Van list']) {
     await toTab(page, part)
@@ -85,7 +96,7 @@ async function onAPhone(page: Page, look: boolean) {
   const fits = async () => expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
   await fits()
   await page.getByRole('link', { name: 'Line by line' }).click()
-  await expect(page.getByRole('button', { name: 'Marked' })).toBeVisible()
+  await expect(page.getByRole('button', { name: /^(Marked|It proves)$/ })).toBeVisible()
   if (look) await noSeriousFault(page)
   await page.getByRole('button', { name: /all lines/ }).click()
   await text(page)
@@ -113,7 +124,8 @@ for (const [i, { id, job }] of demoJobs.entries()) {
         expect(await wordsApart(page, 11, i ? 3 : 300)).toEqual([])
         await toStage(page, stage.id)
       }
-      if (stage.id === 'rails') await everyRail(page, i === 2)
+      if (stage.id === 'rails' && !job.faces[0]!.inRoof) await everyRail(page, i === 2)
+      if (stage.id === 'covering' && job.faces[0]!.inRoof) await everyPartInTheRoof(page, job.title.startsWith('Fennel'))
       if (stage.id === 'load-out') await everyPartOfTheLoad(page, i === 2)
     }
     if (i % 3 === 2) await onAPhone(page, i === 2)
