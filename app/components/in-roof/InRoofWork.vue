@@ -32,18 +32,30 @@ useBorrowedLayers(() => layers[tab.value] ?? null)
     <InRoofCompare
       v-if="tab === 'compare'"
       class="min-h-0 flex-1 overflow-y-auto px-4 pb-4"
+      tabindex="0"
+      role="region"
+      aria-label="Both ways"
     />
     <InRoofApproved
       v-else-if="tab === 'approved'"
       class="min-h-0 flex-1 overflow-y-auto px-4 pb-4"
+      tabindex="0"
+      role="region"
+      aria-label="Modules approved"
     />
     <InRoofBattens
       v-else-if="tab === 'batten-list'"
       class="min-h-0 flex-1 overflow-y-auto px-4 pb-4"
+      tabindex="0"
+      role="region"
+      aria-label="Battens"
     />
     <InRoofKit
       v-else-if="tab === 'order'"
       class="min-h-0 flex-1 overflow-y-auto px-4 pb-4"
+      tabindex="0"
+      role="region"
+      aria-label="Kit, in order"
     />
     <template v-else>
       <FaceLayerBar class="no-print px-4 py-1 max-md:flex-nowrap max-md:overflow-x-auto" />
