@@ -146,7 +146,9 @@ export function setOut(question: SetOutQuestion): SetOut | null {
       const between = cellsAt(height, (place + nextMm) / 2)
       worked += 2
       if (countOf(between) !== mostCount) continue
-      const corners = judgeAt(height, between, [(place + nextMm) / 2, Math.ceil(place), Math.floor(nextMm)].filter(mm => mm > place && mm < nextMm))
+      // Whole millimetres where there is one between them: nobody reads halves off a tape.
+      const whole = [Math.round((place + nextMm) / 2), Math.ceil(place), Math.floor(nextMm)].filter(mm => mm > place && mm < nextMm)
+      const corners = judgeAt(height, between, whole.length ? whole : [(place + nextMm) / 2])
       for (const wrapMm of nextMm > pitchXMm ? [0, pitchXMm] : [0]) for (const one of gradesOf(height, between, wrapMm)) if (one.mm > place && one.mm < nextMm) judge(height, between, corners, one)
     }
   }

@@ -19,16 +19,15 @@ export interface TileCount {
 }
 
 /** Where each course is left open, mm along the eave: from the course above the last one below the array to the one below the first above it. */
-function openIn(parts: ArrayPart[], system: InRoof, laid: Laid, course: Course): Interval[] {
-  return unite(parts.flatMap((part) => {
-    const half = Math.max(system.side.gapMm, system.columnGapMm / 2)
-    return columnRuns(part).flatMap(({ leftMm, rightMm, bottomMm, topMm }) => {
-      const below = courseBelow(system, laid, bottomMm)
-      const above = courseAbove(system, laid, topMm)
-      const low = below ? course.number > below.number : course.fromMm >= bottomMm - system.bottom.downMm
-      const high = above ? course.number < above.number : course.fromMm < topMm
-      return low && high ? [{ fromMm: leftMm - half, toMm: rightMm + half }] : []
-    })
+function openings(parts: ArrayPart[], system: InRoof, laid: Laid): (course: Course) => Interval[] {
+  const half = Math.max(system.side.gapMm, system.columnGapMm / 2)
+  const stacks = parts.flatMap(columnRuns).map(({ leftMm, rightMm, bottomMm, topMm }) => ({
+    gap: { fromMm: leftMm - half, toMm: rightMm + half }, bottomMm, topMm, below: courseBelow(system, laid, bottomMm), above: courseAbove(system, laid, topMm),
+  }))
+  return course => unite(stacks.flatMap(({ gap, bottomMm, topMm, below, above }) => {
+    const low = below ? course.number > below.number : course.fromMm >= bottomMm - system.bottom.downMm
+    const high = above ? course.number < above.number : course.fromMm < topMm
+    return low && high ? [gap] : []
   }))
 }
 
@@ -49,8 +48,9 @@ export function tilesOf(parts: ArrayPart[], system: InRoof, laid: Laid): TileCou
   const columns = columnsOf(laid.covering)
   if (!columns) return null
   const { widthMm } = columns
+  const openIn = openings(parts, system, laid)
   const courses = laid.courses.flatMap((course) => {
-    const gaps = openIn(parts, system, laid, course)
+    const gaps = openIn(course)
     if (!gaps.length) return []
     const startMm = columnStart(columns, course.number)
     let [saved, cut, slivers, areaMm2] = [0, 0, 0, 0]

@@ -69,15 +69,38 @@ export function battenUse(face: Pick<Face, 'outline' | 'timber'>, supports: Purl
 /** The worst moment and shear in one span and pull on one rafter, as the span's beginning moves under the fixings, N·mm and N. */
 export function trainOver(points: { xMm: number, n: number }[], spanMm: number): { moment: number, shear: number, pull: number } {
   let [moment, shear, pull] = [0, 0, 0]
+  const sorted = [...points].sort((a, b) => a.xMm - b.xMm)
+  /** The first point no farther left than a place. */
+  const firstFrom = (mm: number): number => {
+    let [low, high] = [0, sorted.length]
+    while (low < high) {
+      const mid = (low + high) >> 1
+      if (sorted[mid]!.xMm < mm) low = mid + 1
+      else high = mid
+    }
+    return low
+  }
   // A load near a rafter shears most and one over it pulls most; steps catch what lies between.
-  const starts = points.flatMap(({ xMm }) => [xMm, xMm - spanMm, ...Array.from({ length: STEPS }, (_, k) => xMm - spanMm * k / STEPS)])
+  const starts = sorted.flatMap(({ xMm }) => [xMm, xMm - spanMm, ...Array.from({ length: STEPS }, (_, k) => xMm - spanMm * k / STEPS)])
   for (const fromMm of starts) {
-    const inside = points.filter(({ xMm }) => xMm >= fromMm - 1e-9 && xMm <= fromMm + spanMm + 1e-9)
-    const right = inside.reduce((sum, { xMm, n }) => sum + n * (xMm - fromMm) / spanMm, 0)
-    const left = inside.reduce((sum, { n }) => sum + n, 0) - right
+    let [right, sum, onRafter] = [0, 0, 0]
+    const first = firstFrom(fromMm - 1e-9)
+    let end = first
+    for (; end < sorted.length && sorted[end]!.xMm <= fromMm + spanMm + 1e-9; end++) {
+      right += sorted[end]!.n * (sorted[end]!.xMm - fromMm) / spanMm
+      sum += sorted[end]!.n
+    }
+    const left = sum - right
     shear = Math.max(shear, Math.abs(left), Math.abs(right))
-    for (const { xMm } of inside) moment = Math.max(moment, Math.abs(left * (xMm - fromMm) - inside.reduce((sum, one) => sum + one.n * Math.max(0, xMm - one.xMm), 0)))
-    const onRafter = points.reduce((sum, { xMm, n }) => sum + n * Math.max(0, 1 - Math.abs(xMm - fromMm) / spanMm), 0)
+    // What lies left of a place turns about it too.
+    let [before, turning] = [0, 0]
+    for (let i = first; i < end; i++) {
+      const { xMm, n } = sorted[i]!
+      if (i > first) turning += before * (xMm - sorted[i - 1]!.xMm)
+      moment = Math.max(moment, Math.abs(left * (xMm - fromMm) - turning))
+      before += n
+    }
+    for (let i = firstFrom(fromMm - spanMm); i < sorted.length && sorted[i]!.xMm < fromMm + spanMm; i++) onRafter += sorted[i]!.n * Math.max(0, 1 - Math.abs(sorted[i]!.xMm - fromMm) / spanMm)
     pull = Math.max(pull, -onRafter)
   }
   return { moment, shear, pull }
