@@ -208,10 +208,12 @@ export function tooClose(ask: InRoofAsk): DraftFinding[] {
 
 /** Units beside the array that are cut to less than half. */
 export function sliversLeft(ask: InRoofAsk): DraftFinding[] {
-  const { tiles, proof } = plan(ask)
+  const { tiles, proof, kit } = plan(ask)
   if (!tiles?.slivers) return []
   const own = facts(ask).leftMm !== null
-  return [say(ask, 'inroof-slivers', own ? 'caution' : 'note', `${plural(tiles.slivers, 'unit')} beside the array ${tiles.slivers === 1 ? 'is' : 'are'} cut to less than half${own ? '' : `; with as many modules ${proof.proved ? 'no origin has fewer' : 'fewer were not found, which does not exclude them'}`}. Take one and a half units there, where they are made.`, {
+  // The search counts cuts round every hole; a cover set leaves none there, so that its fewest is not proved to be the fewest.
+  const proved = proof.proved && !kit.windows.some(one => one.covers)
+  return [say(ask, 'inroof-slivers', own ? 'caution' : 'note', `${plural(tiles.slivers, 'unit')} beside the array ${tiles.slivers === 1 ? 'is' : 'are'} cut to less than half${own ? '' : `; with as many modules ${proved ? 'no origin has fewer' : 'fewer were not found, which does not exclude them'}`}. Take one and a half units there, where they are made.`, {
     measured: count(tiles.slivers, 'units'), limit: count(0, 'units'), propose: () => own ? [{ label: 'Let the side be found', edit: set(ask, { leftMm: null }) }] : [],
   })]
 }
