@@ -78,10 +78,10 @@ export function flashingSteps(ask: Asked, make: StepMaker): MarkStep[] {
     id: 'watertight', kind: 'flashings', title: 'Tight before a pause', tape: 'up', lineMm: null, marks: [],
     instruction: 'Nobody goes down with a row half flashed. If the array is not finished before rain, a break or the night:',
     checks: [
-      { label: 'Bottom flashing', value: words(`lies over ${below ? `course ${below.number}` : 'the course below'}, every lap sealed`), note: '' },
-      { label: 'Row that is begun', value: words('finished to its end with both sides, or taken back to the last joint and capped'), note: '' },
-      { label: 'Upper edge of what is laid', value: words('a sheet under the felt or the course above, lapped over the modules and held'), note: '' },
-      { label: 'Holes in the felt', value: words(`none open: ${inRoof.system.cable}`), note: 'cables' },
+      { label: 'Bottom flashing', value: words('lapped and sealed'), note: `over ${below ? `course ${below.number}` : 'the course below'}` },
+      { label: 'Row that is begun', value: words('finished or capped'), note: 'to its end with both sides, or taken back to the last joint' },
+      { label: 'Upper edge of what is laid', value: words('covered'), note: 'a sheet under the felt or the course above, lapped over the modules and held' },
+      { label: 'Holes in the felt', value: words('none open'), note: `cables: ${inRoof.system.cable}` },
     ],
   })]
 }

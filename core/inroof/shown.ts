@@ -40,43 +40,48 @@ function ringOf(low: number, high: number, down: number, up: number): Shape[] {
   return points.map((from, i) => shape({ kind: 'line', from, to: points[(i + 1) % 4]! }))
 }
 
-/** Pieces of flashing where they lie, each with its mark; areas as wide as the piece reaches. */
-const flashing: Layer<Asked> = {
-  id: 'flashing', toggle: { name: 'Flashing', key: 'w', on: false, only: 'in-roof' }, depth: 58, style: { fill: '#c5e5de', stroke: '#0f7a6c', width: 1.4, text: 8, ink: '#063f38', dxfColour: 3 },
-  shapes: ({ plan }) => {
-    const { inRoof } = plan
-    if (!inRoof) return []
-    const { system: { bottom, top, side } } = inRoof
-    return inRoof.kit.pieces.flatMap((piece): Shape[] => {
-      const { from, to, kind, mark } = piece
-      const [low, high] = [Math.min(from.x, to.x), Math.max(from.x, to.x)]
-      const [down, up] = [Math.min(from.y, to.y), Math.max(from.y, to.y)]
-      const named = (own: Shape): Shape => ({ ...own, name: `${mark}: ${piece.name ?? kind.replaceAll('-', ' ')}` })
-      const word = (x: number, y: number, roomMm: number) => shape({ kind: 'text', at: { x, y }, text: mark, roomMm })
-      switch (kind) {
-        case 'bottom-flashing': return [named(shape({ kind: 'area', rings: rectangle({ fromMm: low, toMm: high }, { fromMm: down - bottom.downMm, toMm: down }) })), word((low + high) / 2, down - bottom.downMm / 2, bottom.downMm * 2)]
-        case 'top-flashing': return [named(shape({ kind: 'area', rings: rectangle({ fromMm: low, toMm: high }, { fromMm: up, toMm: up + top.upMm }) })), word((low + high) / 2, up + top.upMm / 2, top.upMm * 2)]
-        case 'side-flashing':
-        case 'one-row-side': {
-          const out = piece.side === 'left' ? [low - side.outMm, low] as const : [high, high + side.outMm] as const
-          // That for one row comes with its corners.
-          const [foot, head] = kind === 'one-row-side' ? [down - bottom.downMm, up + top.upMm] : [down, up]
-          return [named(shape({ kind: 'area', rings: rectangle({ fromMm: out[0], toMm: out[1] }, { fromMm: foot, toMm: head }) })), word((out[0] + out[1]) / 2, (down + up) / 2, side.outMm * 2)]
-        }
-        case 'outer-corner':
-        case 'inner-corner': {
-          const [left, lower] = [piece.name!.includes('left'), piece.name!.includes('bottom')]
-          const [dx, dy] = [left ? -side.outMm : side.outMm, lower ? -bottom.downMm : top.upMm]
-          return [named(shape({ kind: 'area', rings: rectangle({ fromMm: Math.min(low, low + dx), toMm: Math.max(low, low + dx) }, { fromMm: Math.min(down, down + dy), toMm: Math.max(down, down + dy) }) })), word(low + dx / 2, down + dy / 2, side.outMm * 2)]
-        }
-        // The window below it is to be seen.
-        case 'window-set': return [...ringOf(low, high, down, up).map(named), word((low + high) / 2, down + 110, 500)]
-        case 'joint-up':
-        case 'joint-across': return [named(shape({ kind: 'line', from: kind === 'joint-up' ? { x: (low + high) / 2, y: down } : { x: low, y: (down + up) / 2 }, to: kind === 'joint-up' ? { x: (low + high) / 2, y: up } : { x: high, y: (down + up) / 2 } }))]
-        default: return [named(shape({ kind: 'dot', at: { x: (low + high) / 2, y: (down + up) / 2 } }))]
+const FLASHING = { name: 'Flashing', key: 'w', on: false, only: 'in-roof' as const }
+const flashingLook = { fill: '#c5e5de', stroke: '#0f7a6c', width: 1.4, ink: '#063f38', dxfColour: 3 }
+
+/** Pieces of flashing where they lie; areas as wide as the piece reaches. */
+const flashing: Layer<Asked> = { id: 'flashing', toggle: FLASHING, depth: 58, style: { ...flashingLook, text: 0 }, shapes: ask => drawnPieces(ask).filter(one => one.kind !== 'text') }
+
+/** Their marks, where they can be enlarged: on paper they would run into each other, and the sheet has each piece by its readings. */
+const flashingMarks: Layer<Asked> = { id: 'flashing-marks', toggle: FLASHING, depth: 59, screenOnly: true, style: { ...flashingLook, text: 8 }, shapes: ask => drawnPieces(ask).filter(one => one.kind === 'text') }
+
+function drawnPieces({ plan }: Asked): Shape[] {
+  const { inRoof } = plan
+  if (!inRoof) return []
+  const { system: { bottom, top, side } } = inRoof
+  return inRoof.kit.pieces.flatMap((piece): Shape[] => {
+    const { from, to, kind, mark } = piece
+    const [low, high] = [Math.min(from.x, to.x), Math.max(from.x, to.x)]
+    const [down, up] = [Math.min(from.y, to.y), Math.max(from.y, to.y)]
+    const named = (own: Shape): Shape => ({ ...own, name: `${mark}: ${piece.name ?? kind.replaceAll('-', ' ')}` })
+    const word = (x: number, y: number, roomMm: number) => shape({ kind: 'text', at: { x, y }, text: mark, roomMm })
+    switch (kind) {
+      case 'bottom-flashing': return [named(shape({ kind: 'area', rings: rectangle({ fromMm: low, toMm: high }, { fromMm: down - bottom.downMm, toMm: down }) })), word((low + high) / 2, down - bottom.downMm / 2, bottom.downMm * 2)]
+      case 'top-flashing': return [named(shape({ kind: 'area', rings: rectangle({ fromMm: low, toMm: high }, { fromMm: up, toMm: up + top.upMm }) })), word((low + high) / 2, up + top.upMm / 2, top.upMm * 2)]
+      case 'side-flashing':
+      case 'one-row-side': {
+        const out = piece.side === 'left' ? [low - side.outMm, low] as const : [high, high + side.outMm] as const
+        // That for one row comes with its corners.
+        const [foot, head] = kind === 'one-row-side' ? [down - bottom.downMm, up + top.upMm] : [down, up]
+        return [named(shape({ kind: 'area', rings: rectangle({ fromMm: out[0], toMm: out[1] }, { fromMm: foot, toMm: head }) })), word((out[0] + out[1]) / 2, (down + up) / 2, side.outMm * 2)]
       }
-    })
-  },
+      case 'outer-corner':
+      case 'inner-corner': {
+        const [left, lower] = [piece.name!.includes('left'), piece.name!.includes('bottom')]
+        const [dx, dy] = [left ? -side.outMm : side.outMm, lower ? -bottom.downMm : top.upMm]
+        return [named(shape({ kind: 'area', rings: rectangle({ fromMm: Math.min(low, low + dx), toMm: Math.max(low, low + dx) }, { fromMm: Math.min(down, down + dy), toMm: Math.max(down, down + dy) }) })), word(low + dx / 2, down + dy / 2, side.outMm * 2)]
+      }
+      // The window below it is to be seen.
+      case 'window-set': return [...ringOf(low, high, down, up).map(named), word((low + high) / 2, down + 110, 500)]
+      case 'joint-up':
+      case 'joint-across': return [named(shape({ kind: 'line', from: kind === 'joint-up' ? { x: (low + high) / 2, y: down } : { x: low, y: (down + up) / 2 }, to: kind === 'joint-up' ? { x: (low + high) / 2, y: up } : { x: high, y: (down + up) / 2 } }))]
+      default: return [named(shape({ kind: 'dot', at: { x: (low + high) / 2, y: (down + up) / 2 } }))]
+    }
+  })
 }
 
 /** How set-out, units and strength come about. */
@@ -127,6 +132,6 @@ export function inRoofWorkings({ plan }: Asked): Working[] {
 }
 
 export const inRoofShown = {
-  layers: [openGround, battenLayer('cut', 52), battenLayer('keep', 53), battenLayer('move', 54), battenLayer('add', 55), screws, flashing],
+  layers: [openGround, battenLayer('cut', 52), battenLayer('keep', 53), battenLayer('move', 54), battenLayer('add', 55), screws, flashing, flashingMarks],
   workings: inRoofWorkings,
 } satisfies FaceShown<InRoofLayout>
