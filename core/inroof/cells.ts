@@ -1,7 +1,17 @@
-import type { Orientation } from '../job'
+import type { Obstruction, Orientation } from '../job'
 
-/** One module in its place: its row and column in its own part of the array, and its rectangle, mm on the face. */
-export interface Cell { id: string, row: number, column: number, leftMm: number, rightMm: number, bottomMm: number, topMm: number }
+/** A rectangle on the face, mm. */
+export interface Box { leftMm: number, rightMm: number, bottomMm: number, topMm: number }
+
+/** Shortest distance between two rectangles, mm; 0 where they touch or overlap. */
+export const clearBetween = (a: Box, b: Box): number =>
+  Math.hypot(Math.max(a.leftMm - b.rightMm, b.leftMm - a.rightMm, 0), Math.max(a.bottomMm - b.topMm, b.bottomMm - a.topMm, 0))
+
+export const boxOf = ({ xMm, yMm, widthMm, heightMm }: Obstruction): Box =>
+  ({ leftMm: xMm - widthMm / 2, rightMm: xMm + widthMm / 2, bottomMm: yMm - heightMm / 2, topMm: yMm + heightMm / 2 })
+
+/** One module in its place: its row and column in its own part of the array, and its rectangle. */
+export interface Cell extends Box { id: string, row: number, column: number }
 
 /** A part of the array whose modules lie one way up on one grid. */
 export interface ArrayPart {

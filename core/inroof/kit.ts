@@ -1,8 +1,7 @@
 import type { InRoof, PartKind } from '../catalogue'
 import { bounds, type Interval, type Point } from '../geometry'
 import type { FlashSchool, Obstruction } from '../job'
-import type { ArrayPart, Cell } from './cells'
-import { cellFinder } from './cells'
+import { type ArrayPart, boxOf, type Cell, cellFinder, clearBetween } from './cells'
 import { type EdgeSide, type Loop, outlinesOf, type Run } from './outline'
 
 export const pieceKinds = ['bottom-flashing', 'side-flashing', 'one-row-side', 'top-flashing', 'outer-corner', 'inner-corner', 'joint-up', 'joint-across', 'joint-crossing', 'joint-cap', 'window-set'] as const satisfies readonly PartKind[]
@@ -85,24 +84,28 @@ const TURN: Record<FlashSchool, Record<'below' | 'joint' | 'side' | 'across' | '
   row: { below: 0, joint: 2, side: 2, across: 3, above: 4 },
 }
 
+/** The cover set for a window of some size. */
+export const setFor = ({ windowSets }: InRoof, { widthMm, heightMm }: Obstruction): InRoof['windowSets'][number] | undefined =>
+  windowSets.find(set => widthMm >= set.wideFromMm && widthMm <= set.wideToMm && heightMm >= set.highFromMm && heightMm <= set.highToMm)
+
 /** Tells a window in a hole, by what stands in it alone, and which set covers it. */
 function windowsIn(system: InRoof, loops: Loop[], obstructions: Obstruction[], cells: Cell[]): { windows: WindowPlace[], covered: Set<Loop> } {
   const covered = new Set<Loop>()
   const windows = obstructions.filter(isWindow).map((one): WindowPlace => {
-    const box = { left: one.xMm - one.widthMm / 2, right: one.xMm + one.widthMm / 2, low: one.yMm - one.heightMm / 2, high: one.yMm + one.heightMm / 2 }
-    const nearest = Math.min(...cells.map(cell => Math.hypot(Math.max(cell.leftMm - box.right, box.left - cell.rightMm, 0), Math.max(cell.bottomMm - box.high, box.low - cell.topMm, 0))), Infinity)
+    const box = boxOf(one)
+    const nearest = Math.min(...cells.map(cell => clearBetween(cell, box)), Infinity)
     const hole = loops.find((loop) => {
       const around = loop.hole ? bounds([loop.points]) : null
-      return around && around.along.fromMm <= box.left && around.along.toMm >= box.right && around.up.fromMm <= box.low && around.up.toMm >= box.high
+      return around && around.along.fromMm <= box.leftMm && around.along.toMm >= box.rightMm && around.up.fromMm <= box.bottomMm && around.up.toMm >= box.topMm
     })
     const near = nearest < system.window.nearMm - 1e-6
     if (!hole) return { id: one.id, set: null, covers: null, gaps: null, trouble: near ? 'near' : null }
     const around = bounds([hole.points])!
-    const gaps = [box.left - around.along.fromMm, around.along.toMm - box.right, box.low - around.up.fromMm, around.up.toMm - box.high]
+    const gaps = [box.leftMm - around.along.fromMm, around.along.toMm - box.rightMm, box.bottomMm - around.up.fromMm, around.up.toMm - box.topMm]
     const [leastMm, mostMm] = [Math.min(...gaps), Math.max(...gaps)]
     const alone = hole.corners.length === 4 && obstructions.filter(other => other.xMm > around.along.fromMm && other.xMm < around.along.toMm && other.yMm > around.up.fromMm && other.yMm < around.up.toMm).length === 1
     const set = alone && mostMm <= system.window.farMm + 1e-6
-      ? system.windowSets.find(set => one.widthMm >= set.wideFromMm && one.widthMm <= set.wideToMm && one.heightMm >= set.highFromMm && one.heightMm <= set.highToMm)
+      ? setFor(system, one)
       : undefined
     if (set && !near) covered.add(hole)
     return {

@@ -69,7 +69,7 @@ export function flashingSteps(ask: Asked, make: StepMaker): MarkStep[] {
     return [make({
       id: `flashing-${number}`, kind: 'flashings', title: `Flashing, step ${number} of ${inRoof.kit.steps.length}`, tape: 'along', lineMm: null, instruction: `${what}.`,
       marks: pieces.map(piece => ({
-        label: piece.mark, mm: Math.min(piece.from.x, piece.to.x), upMm: Math.min(piece.from.y, piece.to.y), key: `${piece.kind} ${piece.mark}`,
+        label: piece.mark, mm: Math.min(piece.from.x, piece.to.x), upMm: Math.min(piece.from.y, piece.to.y), key: `${piece.kind} ${Math.round(piece.from.x)} ${Math.round(piece.from.y)}`,
         note: [piece.name ?? piece.kind.replace('-', ' '), ...piece.lengthMm === null ? [] : [`${say(piece.lengthMm)} long`]].join(', '),
       })),
     })]

@@ -69,11 +69,13 @@ export const inRoofSchema = z.object({
   /** Of two people: minutes a module with its fixing, and a piece of flashing. */
   moduleMinutes: z.number().min(0).max(300), pieceMinutes: z.number().min(0).max(120),
   tools: z.array(z.string().trim().min(1).max(120)).max(20),
-}).superRefine(({ leastPitchDeg, greatestPitchDeg, waysUp: ways, lines, windowSets, window, bottom, top }, context) => {
+}).superRefine(({ leastPitchDeg, greatestPitchDeg, waysUp: ways, lines, windowSets, window, bottom, top, side }, context) => {
   const refuse = (path: (string | number)[], message: string) => context.addIssue({ code: 'custom', path, message })
   if (greatestPitchDeg <= leastPitchDeg) refuse(['greatestPitchDeg'], 'The greatest pitch is not above the least.')
   if (bottom.lapMm + bottom.clearMm > bottom.downMm) refuse(['bottom', 'downMm'], 'The apron is shorter than its lap and the distance to the modules together.')
   if (top.lapMm + top.gapMm > top.upMm) refuse(['top', 'upMm'], 'The upper flashing is shorter than its lap and the distance to the modules together.')
+  // Else one side would come in pieces without number.
+  for (const [edge, { stockMm, overlapMm }] of Object.entries({ bottom, top, side })) if (overlapMm * 2 > stockMm) refuse([edge, 'overlapMm'], 'A flashing laps the next by more than half its length.')
   if (window.nearMm > window.farMm) refuse(['window', 'farMm'], 'The most that a cover set bridges is under the least.')
   lines.forEach((one, i) => {
     if (one.toMm < one.fromMm) refuse(['lines', i, 'toMm'], 'A line ends below where it begins.')

@@ -1,13 +1,13 @@
 import { describe, expect, it } from 'vitest'
-import { demoJobs } from '../../db/demo/jobs'
-import { partOf, tray } from '../../tests/fixtures/in-roof'
-import { after, catalogue } from '../../tests/fixtures/jobs'
-import type { InRoofFacts, Job } from '../job'
-import { applyEdit } from '../job'
-import { planJob } from '../plan'
-import { loadoutOf } from '../sheets/loadout'
-import { calculationSheet } from '../sheets/calculation'
-import { kitOf } from './kit'
+import { demoJobs } from '../../../db/demo/jobs'
+import { partOf, tray } from '../../../tests/fixtures/in-roof'
+import { after, catalogue } from '../../../tests/fixtures/jobs'
+import type { InRoofFacts, Job } from '../../job'
+import { applyEdit } from '../../job'
+import { planJob } from '../../plan'
+import { loadoutOf } from '../../sheets/loadout'
+import { calculationSheet } from '../../sheets/calculation'
+import { kitOf } from '../kit'
 
 const demo = (title: string) => demoJobs.find(({ job }) => job.title === title)!.job
 const fennel = demo('Fennel Field, plot 7')
@@ -89,6 +89,17 @@ describe('sentences with cures', () => {
       expect(one!.cures.length).toBeGreaterThan(0)
       for (const { edit } of one!.cures) expect(found(applyEdit(job, edit), kind).map(other => other.id)).not.toContain(one!.id)
     }
+  })
+
+  it('tell of screws above a module that is shorter than its system holds it', () => {
+    const high = { ...catalogue, inRoofs: catalogue.inRoofs.map(one => ({ ...one, lines: one.lines.map(line => line.fromMm > 900 ? { ...line, fromMm: line.fromMm + 600, toMm: line.toMm + 600 } : line) })) }
+    const [one] = planJob(eelgrass, high).findings.filter(({ kind }) => kind === 'inroof-screws')
+    const { parts } = planJob(eelgrass, catalogue).faces[0]!.inRoof!
+    // Every module of the frame is held on its upper line by so many screws.
+    const upper = catalogue.inRoofs.find(({ id }) => id === eelgrass.faces[0]!.inRoof!.systemId)!.lines.filter(({ wayUp, fromMm }) => wayUp === eelgrass.faces[0]!.array.orientation && fromMm > 900)
+    const screws = parts.flatMap(part => part.cells).length * upper.reduce((sum, { screws }) => sum + screws, 0)
+    expect(one!.sentence).toMatch(new RegExp(`above its lower edge, and this one reaches [\\d.]+ mm as it lies: ${screws} screws would miss it\\.$`))
+    expect([one!.severity, screws > 0, found(eelgrass, 'inroof-screws')]).toEqual(['stop', true, []])
   })
 
   it('tell of rows that were to lie the other way up and have no room', () => {
