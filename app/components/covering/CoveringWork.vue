@@ -12,15 +12,9 @@ useBorrowedLayers(() => tab.value === 'units' && !face.value.inRoof ? { o: true,
     <slot />
   </InRoofWork>
   <div v-else>
-    <UTabs
+    <PlannerStageTabs
       v-model="tab"
       :items="tabs"
-      :content="false"
-      size="sm"
-      color="neutral"
-      variant="link"
-      class="no-print shrink-0 px-4"
-      :ui="{ list: 'p-0 overflow-x-auto', trigger: 'px-2.5 text-[15px] shrink-0' }"
     />
     <p
       v-if="!facePlan.openings.length && tab !== 'units'"

@@ -1,22 +1,8 @@
 <script setup lang="ts">
-import type { BetterModule } from '#core/asks'
-
 /** Modules that were tested with this system since, or give more: what each would change on this job, to be taken or left. */
-const { job, face, facePlan, catalogue, commit } = useFace()
+const { job, facePlan, catalogue, commit } = useFace()
 const readsOnly = useReadsOnly()
-const found = shallowRef<BetterModule[] | null>(null)
-const problem = ref('')
-watch([job, () => face.value.id], async () => {
-  const asked = face.value.id
-  problem.value = ''
-  try {
-    const better = await usePlanner().betterModules(job.value, catalogue.value)
-    if (asked === face.value.id) found.value = better.filter(one => one.faceId === asked)
-  }
-  catch {
-    problem.value = 'They could not be planned with. Nothing was changed; change to another tab and back to try again.'
-  }
-}, { immediate: true })
+const { found, failed } = useAnswered(async faceId => (await usePlanner().betterModules(job.value, catalogue.value)).filter(one => one.faceId === faceId))
 </script>
 
 <template>
@@ -25,10 +11,10 @@ watch([job, () => face.value.id], async () => {
       {{ facePlan.parts.module.name }} on {{ facePlan.inRoof?.system.name }} now. A tray or frame and its module are one covering: only what was tested together is offered.
     </p>
     <p
-      v-if="problem"
+      v-if="failed"
       role="alert"
     >
-      {{ problem }}
+      They could not be planned with. Nothing was changed; change to another tab and back to try again.
     </p>
     <p v-else-if="!found">
       Planning with each…

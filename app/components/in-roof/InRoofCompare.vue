@@ -1,33 +1,20 @@
 <script setup lang="ts">
-import type { BothWays } from '#core/asks'
 import { formatQuantity } from '#core/units'
 
 /** One face built both ways, figure by figure, each with how it comes about. */
-const { job, face, facePlan, catalogue, units } = useFace()
-const found = shallowRef<BothWays | null>(null)
-const problem = ref('')
-watch([job, () => face.value.id], async () => {
-  const asked = face.value.id
-  problem.value = ''
-  try {
-    const both = await usePlanner().bothWays(job.value, catalogue.value, asked)
-    if (asked === face.value.id) found.value = both
-  }
-  catch {
-    problem.value = 'Both ways could not be planned. Nothing was changed; change to another tab and back to try again.'
-  }
-}, { immediate: true })
+const { job, facePlan, catalogue, units } = useFace()
+const { found, failed } = useAnswered(faceId => usePlanner().bothWays(job.value, catalogue.value, faceId))
 const ways = [['inRoof', 'In the roof'], ['onRails', 'On rails']] as const
 </script>
 
 <template>
   <div>
     <p
-      v-if="problem"
+      v-if="failed"
       role="alert"
       class="py-3"
     >
-      {{ problem }}
+      Both ways could not be planned. Nothing was changed; change to another tab and back to try again.
     </p>
     <p
       v-else-if="!found"

@@ -19,15 +19,9 @@ useBorrowedLayers(() => layers[tab.value] ?? null)
 
 <template>
   <div>
-    <UTabs
+    <PlannerStageTabs
       v-model="tab"
       :items="tabs"
-      :content="false"
-      size="sm"
-      color="neutral"
-      variant="link"
-      class="no-print shrink-0 px-4"
-      :ui="{ list: 'p-0 overflow-x-auto', trigger: 'px-2.5 text-[15px] shrink-0' }"
     />
     <InRoofCompare
       v-if="tab === 'compare'"
