@@ -69,10 +69,10 @@ const pitchOf = (job: Job | null) => job!.faces[0]!.pitchDeg
 async function opened() {
   const store = useJobStore()
   await store.open(jobId)
-  await vi.waitFor(() => expect(store.plan).not.toBeNull(), { timeout: 5000 })
+  await vi.waitFor(() => expect(store.plan).not.toBeNull(), { timeout: 20_000 })
   return store
 }
-const settled = (store: ReturnType<typeof useJobStore>, state: string) => vi.waitFor(() => expect(store.saveState).toBe(state), { timeout: 5000 })
+const settled = (store: ReturnType<typeof useJobStore>, state: string) => vi.waitFor(() => expect(store.saveState).toBe(state), { timeout: 20_000 })
 
 const kept = () => JSON.stringify(useQueue().entries.map(entry => entry.content))
 
@@ -158,7 +158,7 @@ describe('what is on the way', () => {
     office.mood = 'well'
     await store.open(jobId)
     expect(pitchOf(store.job)).toBe(27)
-    await vi.waitFor(() => expect(pitchOf(office.job)).toBe(27), { timeout: 5000 })
+    await vi.waitFor(() => expect(pitchOf(office.job)).toBe(27), { timeout: 20_000 })
     await settled(store, 'saved')
     expect(kept()).toBe('[]')
   })
@@ -166,7 +166,7 @@ describe('what is on the way', () => {
     const store = await opened()
     office.make({ type: 'set-job', values: { title: 'Renamed elsewhere' } }, '11111111-0000-4000-8000-000000000001', 'edit', 'Dabney Thrift')
     store.commit(pitch(41))
-    await vi.waitFor(() => expect(pitchOf(office.job)).toBe(41), { timeout: 5000 })
+    await vi.waitFor(() => expect(pitchOf(office.job)).toBe(41), { timeout: 20_000 })
     expect(office.job.title).toBe('Renamed elsewhere')
     await vi.waitFor(() => expect(store.job!.title).toBe('Renamed elsewhere'))
     expect(store.meanwhile).toMatchObject({ who: ['Dabney Thrift'], theirs: [], onRoof: false })
@@ -175,10 +175,10 @@ describe('what is on the way', () => {
     const store = await opened()
     office.mood = 'lost'
     store.commit(pitch(21))
-    await vi.waitFor(() => expect(pitchOf(office.job)).toBe(21), { timeout: 5000 })
+    await vi.waitFor(() => expect(pitchOf(office.job)).toBe(21), { timeout: 20_000 })
     office.make({ type: 'set-job', values: { place: 'Elsewhere' } }, '11111111-0000-4000-8000-000000000003', 'edit', 'Dabney Thrift')
     store.commit(pitch(22))
-    await vi.waitFor(() => expect(pitchOf(office.job)).toBe(22), { timeout: 9000 })
+    await vi.waitFor(() => expect(pitchOf(office.job)).toBe(22), { timeout: 20_000 })
     await settled(store, 'saved')
     expect(office.history.map(entry => entry.personName)).toEqual(['Perrin Oakum', 'Dabney Thrift', 'Perrin Oakum'])
     expect(store.meanwhile).toMatchObject({ who: ['Dabney Thrift'], theirs: [] })
@@ -220,7 +220,7 @@ describe('what is on the way', () => {
     for (let n = 1; n <= 6; n++) theirs(n)
     office.readAs = 'Read whole'
     store.commit({ type: 'set-job', values: { place: 'Here' } })
-    await vi.waitFor(() => expect(store.job!.title).toBe('Read whole'), { timeout: 9000 })
+    await vi.waitFor(() => expect(store.job!.title).toBe('Read whole'), { timeout: 20_000 })
     await settled(store, 'saved')
     expect([pitchOf(store.job), store.job!.place]).toEqual([45, 'Here'])
     expect(store.meanwhile).toMatchObject({ who: ['others'], what: ['very many things'] })
@@ -243,11 +243,11 @@ describe('what is on the way', () => {
     const store = await opened()
     office.make(pitch(20), '11111111-0000-4000-8000-000000000002', 'edit', 'Dabney Thrift')
     store.commit(pitch(50))
-    await vi.waitFor(() => expect(store.meanwhile?.theirs).toHaveLength(1), { timeout: 5000 })
-    await vi.waitFor(() => expect(pitchOf(office.job)).toBe(50), { timeout: 5000 })
+    await vi.waitFor(() => expect(store.meanwhile?.theirs).toHaveLength(1), { timeout: 20_000 })
+    await vi.waitFor(() => expect(pitchOf(office.job)).toBe(50), { timeout: 20_000 })
     store.takeTheirs()
     expect(pitchOf(store.job)).toBe(20)
-    await vi.waitFor(() => expect(pitchOf(office.job)).toBe(20), { timeout: 5000 })
+    await vi.waitFor(() => expect(pitchOf(office.job)).toBe(20), { timeout: 20_000 })
   })
   it('that the office refuses is set aside alone, by name; the rest is made, and it can be tried again or given up', async () => {
     const store = await opened()
@@ -255,17 +255,17 @@ describe('what is on the way', () => {
     store.commit(pitch(12))
     store.commit({ type: 'set-job', values: { title: 'Not this' } })
     store.commit({ type: 'set-array', faceId: 'main', values: { rowCount: 2 } })
-    await vi.waitFor(() => expect(store.aside).toHaveLength(1), { timeout: 5000 })
+    await vi.waitFor(() => expect(store.aside).toHaveLength(1), { timeout: 20_000 })
     await settled(store, 'saved')
     expect(store.aside[0]).toMatchObject({ refused: 'The office does not take this.', content: { edit: { type: 'set-job' } } })
     expect([pitchOf(office.job), office.job.faces[0]!.array.rowCount, store.job!.title]).toEqual([12, 2, threeRowsOfSix().title])
     office.refuses = () => false
     useQueue().takeUp(store.aside[0]!.id)
-    await vi.waitFor(() => expect(office.job.title).toBe('Not this'), { timeout: 5000 })
+    await vi.waitFor(() => expect(office.job.title).toBe('Not this'), { timeout: 20_000 })
     expect(store.aside).toHaveLength(0)
     office.refuses = () => true
     store.commit(pitch(60))
-    await vi.waitFor(() => expect(store.aside).toHaveLength(1), { timeout: 5000 })
+    await vi.waitFor(() => expect(store.aside).toHaveLength(1), { timeout: 20_000 })
     useQueue().giveUp(store.aside[0]!.id)
     expect([store.aside.length, pitchOf(store.job)]).toEqual([0, 12])
   })

@@ -52,7 +52,7 @@ describe('the device’s queue', () => {
     office.answer = 503
     const queue = useQueue()
     for (const content of [edit('A'), tick('crayon'), edit('B'), edit('C')]) queue.add(jobId, content)
-    await vi.waitFor(() => expect(queue.standing).toBe('offline'), { timeout: 5000 })
+    await vi.waitFor(() => expect(queue.standing).toBe('offline'), { timeout: 20_000 })
     const again = await reloaded()
     expect(again.entries.map(wordsOf)).toEqual(['the job’s name', 'a tick', 'the job’s name', 'the job’s name'])
     office.answer = 200
@@ -88,13 +88,13 @@ describe('the device’s queue', () => {
     office.answer = 404
     const queue = useQueue()
     for (let i = 0; i < 30; i++) queue.add(jobId, edit(`G${i}`))
-    await vi.waitFor(() => expect(queue.asideOf(jobId)).toHaveLength(30), { timeout: 5000 })
+    await vi.waitFor(() => expect(queue.asideOf(jobId)).toHaveLength(30), { timeout: 20_000 })
   })
   it('sends what a full device could not write down, and says meanwhile that it is not kept', async () => {
     office.answer = 503
     const queue = useQueue()
     queue.add(jobId, edit('kept'))
-    await vi.waitFor(() => expect(queue.standing).toBe('offline'), { timeout: 5000 })
+    await vi.waitFor(() => expect(queue.standing).toBe('offline'), { timeout: 20_000 })
     const full = vi.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(() => {
       throw new DOMException('full', 'QuotaExceededError')
     })

@@ -81,9 +81,9 @@ function check(job: Job): FacePlan[] {
 }
 
 describe('any plan', () => {
-  it('of 80 random jobs with the array in the roof holds as well, and says why where none stands', { timeout: 300_000 }, () => {
+  it('of 40 random jobs with the array in the roof holds as well, and says why where none stands', { timeout: 300_000 }, () => {
     let [standing, bare] = [0, 0]
-    for (let i = 0; i < 80; i++) {
+    for (let i = 0; i < 40; i++) {
       const random = seeded(15_000 + i)
       const system = random.pick(catalogue.inRoofs)
       const job = after(randomJob(random), { type: 'take-in-roof', faceId: 'main', inRoof: {
@@ -97,7 +97,7 @@ describe('any plan', () => {
         expect(planJob(job, catalogue).findings.some(finding => finding.faceId === 'main' && finding.severity === 'stop')).toBe(true)
       }
     }
-    expect([standing > 15, bare > 5]).toEqual([true, true])
+    expect([standing > 10, bare > 3]).toEqual([true, true])
   })
 
   it('of 110 random jobs is finite, survives JSON, keeps its own limits and counts', { timeout: 300_000 }, () => {
