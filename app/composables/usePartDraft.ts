@@ -6,8 +6,6 @@ import { applyChanges, type Change, checkItem, companionsFor, freeId, type Group
 /** A part being typed: a new one, one like another, or one of the shelf with other figures. */
 export interface PartDraft { shelf: Shelf, item: Record<string, unknown>, was: Item | null, like: Item | null }
 
-export const today = (): string => new Date().toISOString().slice(0, 10)
-
 /** A part nobody has typed anything of: lists are empty, and what may be missing is. */
 export function blankPart(shelf: Shelf): PartDraft {
   const item: Record<string, unknown> = shelf === 'pairs' ? {} : { figureSources: {}, retired: false, replaces: null }

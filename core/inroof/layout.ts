@@ -6,10 +6,12 @@ import type { Kit } from './kit'
 import type { CoverUse } from './strength'
 import type { TileCount } from './tiles'
 
-/** What the set-out was found by, and what of it is off a course. */
+/** What the set-out was found by, what of it was changed by wish, and what is off a course. */
 export interface SetOutProof {
   proved: boolean
   tried: number
+  /** Which origin stands: of all the one that holds the most; one that somebody typed; or that with modules left out, since fewer are wanted or places were left empty. Only of the first is anything proved as it stands. */
+  as: 'found' | 'typed' | 'wanted' | 'emptied'
   /** Edges that lie on no course, of which a typed origin or a place left empty has some: row, which edge, and how far from the nearest height, mm. */
   off: { row: number, edge: 'bottom' | 'top', mm: number }[]
 }

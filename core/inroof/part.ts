@@ -10,6 +10,7 @@ import { bottomHeights, bottomsByCourse, courseAbove, type Laid, offCourseMm, to
 import { isWindow } from './kit'
 import type { SetOutProof } from './layout'
 import { laidOf } from './laid'
+import { triedWords } from './words'
 import { type SetOut, setOut, type SetOutQuestion } from './setout'
 
 /** What bears on where an in-roof array stands. */
@@ -46,7 +47,7 @@ function setOutAnew(asked: ToSetOut): SetOutFace {
   const { face, module, system } = asked
   const own = face.inRoof!
   const laid = laidOf(face)
-  const none: SetOutFace = { parts: [], proof: { proved: true, tried: 0, off: [] }, rows: rowsOf([], asked, null) }
+  const none: SetOutFace = { parts: [], proof: { proved: true, tried: 0, as: 'found', off: [] }, rows: rowsOf([], asked, null) }
   if (!laid || face.array.rowCount === 0 || asked.most === 0) return none
   const grounds = groundsOf(asked)
   const wanted = Math.min(system.mostRows, face.array.rowCount ?? system.mostRows)
@@ -61,9 +62,13 @@ function setOutAnew(asked: ToSetOut): SetOutFace {
     const both = turned === null ? null : bothWaysUp(typed, { system, laid, turned, wanted, ask, orientation: face.array.orientation })
     const found = both ?? [ask(face.array.orientation, Math.min(turned ?? wanted, mostRows), typed)].filter(one => one !== null)
     const parts = found.map((one, i) => partOf(one, i, i ? wayUpOther(face.array.orientation) : face.array.orientation, i ? turned! : 0, module))
-    const kept = withinMost(withoutSkipped(parts, face.array.rows), asked.most, own => offCourse(own, system, laid).length)
+    const stood = withoutSkipped(parts, face.array.rows)
+    const kept = withinMost(stood, asked.most, own => offCourse(own, system, laid).length)
+    const as = own.leftMm !== null || own.bottomMm !== null
+      ? 'typed' as const
+      : mostRows < wanted || modulesIn(kept) < modulesIn(stood) ? 'wanted' as const : modulesIn(stood) < modulesIn(parts) ? 'emptied' as const : 'found' as const
     // Two parts were each solved over the lowest courses one after the other: both together were not.
-    return { parts: kept, rows: Math.max(0, ...parts.flatMap(part => part.cells.map(cell => cell.row + 1))), proof: { proved: turned === null && found.every(one => one.proved), tried: found.reduce((sum, one) => sum + one.tried, 0), off: offCourse(kept, system, laid) } }
+    return { parts: kept, rows: Math.max(0, ...parts.flatMap(part => part.cells.map(cell => cell.row + 1))), proof: { proved: turned === null && found.every(one => one.proved), tried: found.reduce((sum, one) => sum + one.tried, 0), as, off: offCourse(kept, system, laid) } }
   }
   let best = standing(wanted)
   // Where fewer are wanted than fit, an array of fewer rows may end on courses where one with places left out does not.
@@ -158,7 +163,7 @@ function offCourse(parts: ArrayPart[], system: InRoof, laid: Laid): SetOutProof[
 }
 
 /** The array's rows as all arrays have them. */
-function rowsOf(parts: ArrayPart[], { face, module, system }: ToSetOut, proof: { proved: boolean, tried: number } | null): RowsPlan {
+function rowsOf(parts: ArrayPart[], { face, module, system }: ToSetOut, proof: SetOutProof | null): RowsPlan {
   const size = moduleSize(module, face.array.orientation)
   const last = Math.max(...parts.flatMap(part => part.cells.map(cell => part.firstRow + cell.row)), -1)
   const rows = Array.from({ length: last + 1 }, (_, index): RowPlan => {
@@ -178,7 +183,7 @@ function rowsOf(parts: ArrayPart[], { face, module, system }: ToSetOut, proof: {
       blocks: runs.map(own => ({ count: own.length, leftMm: own[0]!.leftMm, rightMm: own.at(-1)!.rightMm, free: null, fits: true, moduleLeftsMm: own.map(cell => cell.leftMm) })),
       working: {
         what: `Modules of row ${index + 1}`, formula: 'of all origins the one that holds the most', values: [{ symbol: 't', what: 'origins tried', value: count(proof?.tried ?? 0, 'origins') }],
-        result: count(cells.length, cells.length === 1 ? 'module' : 'modules'), source: proof?.proved ? 'Every height on whole mm that courses allow, every place along it where anything changes' : 'Not every origin was tried', basis: 'arithmetic',
+        result: count(cells.length, cells.length === 1 ? 'module' : 'modules'), source: proof ? triedWords(proof) : 'No origin was tried', basis: 'arithmetic',
       },
     }
   })

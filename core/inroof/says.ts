@@ -1,7 +1,7 @@
 import type { PartKind } from '../catalogue'
 import { formatLength } from '../units'
 import type { FaceSays, JobSays, PartAsk, PartDraft } from '../trade'
-import { arrival, coveringUnsuited, gaugeApart, gaugeUnsuited, heavier, looseScrews, noCorner, notApproved, notChecked, notProved, offCourse, overused, pitchUnsuited, reliefRefused, sliversLeft, tooClose, waysAndRows, windowTrouble } from './findings'
+import { arrival, coveringUnsuited, gaugeApart, gaugeUnsuited, heavier, looseScrews, noCorner, notApproved, notChecked, notProved, offCourse, overused, pitchUnsuited, reliefRefused, sliversLeft, slopeNotChecked, tooClose, waysAndRows, windowTrouble } from './findings'
 import { pieceKinds, pieceNames } from './kit'
 import type { InRoofLayout } from './layout'
 import { battenSteps, flashingSteps, liftHeights, scaffoldSteps } from './marks'
@@ -29,7 +29,7 @@ export const inRoof = {
   ...inRoofShown,
   findings: {
     'inroof-covering': coveringUnsuited, 'inroof-pitch': pitchUnsuited, 'inroof-way': waysAndRows, 'inroof-module': notApproved, 'inroof-gauge': gaugeUnsuited, 'inroof-edge': offCourse, 'inroof-window': windowTrouble, 'inroof-corner': noCorner,
-    'inroof-close': tooClose, 'inroof-slivers': sliversLeft, 'inroof-proof': notProved, 'inroof-strength': overused, 'inroof-screws': looseScrews, 'inroof-relief': reliefRefused, 'inroof-unchecked': notChecked, 'inroof-arrival': arrival,
+    'inroof-close': tooClose, 'inroof-slivers': sliversLeft, 'inroof-proof': notProved, 'inroof-strength': overused, 'inroof-screws': looseScrews, 'inroof-relief': reliefRefused, 'inroof-unchecked': notChecked, 'inroof-slope': slopeNotChecked, 'inroof-arrival': arrival,
     'inroof-gauge-read': gaugeApart, 'inroof-weight': heavier,
   },
   marks: { scaffold: scaffoldSteps, battens: battenSteps, flashings: flashingSteps },

@@ -4,7 +4,7 @@ import { area, count, formatShare, length, words } from '../units'
 import type { Working } from '../working'
 import type { BattenAct } from './battens'
 import type { InRoofLayout } from './layout'
-import { coverCheckWords } from './words'
+import { coverCheckWords, triedWords } from './words'
 
 type Asked = Ask<InRoofLayout>
 
@@ -96,7 +96,7 @@ export function inRoofWorkings({ plan }: Asked): Working[] {
     {
       what: 'Modules by the set-out', formula: 'of all whole-course origins the one with most modules, then fewest slivers, then fewest cuts, then fewest corners',
       values: [{ symbol: 't', what: 'origins tried', value: count(proof.tried, 'origins') }, { symbol: 'c', what: 'units cut beside it', value: count(tiles?.cut ?? 0, 'units') }, { symbol: 's', what: 'cut to less than half', value: count(tiles?.slivers ?? 0, 'units') }, { symbol: 'k', what: 'corners', value: count(pieces('outer-corner') + pieces('inner-corner'), 'corners') }],
-      result: count(modules, 'modules'), source: proof.proved ? 'Every height on whole mm that courses allow was tried with every place along it where anything changes' : 'Not every origin was tried: better ones are not excluded', basis: 'arithmetic',
+      result: count(modules, 'modules'), source: triedWords(proof), basis: 'arithmetic',
     },
     {
       what: 'Length of the outline', formula: 'pieces = ⌈(L − o) / (s − o)⌉ on every straight run', values: [

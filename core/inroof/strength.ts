@@ -22,6 +22,8 @@ export interface CoverUse {
   wind: CoverWind['working']
   refused: CoverWind['refused']
   insideLeft: boolean
+  /** Greatest pull of one module down the slope, of its weight and snow, N, and under what: nothing that holds it there is checked. */
+  slope: { n: number, combination: string } | null
   /** Span of the battens between rafters, mm. */
   spanMm: number
   screwRule: string
@@ -86,16 +88,17 @@ export function coverUse(job: Pick<Job, 'loads'>, face: Face, facts: InRoofFacts
   }
   const areaMm2 = chosen.module.longMm * chosen.module.shortMm
   const wind = coverWind(job.loads.rules, loads, facts, system, areaMm2)
-  const slope = radians(loads.pitchDeg)
+  const angle = radians(loads.pitchDeg)
   const snowPa = Math.max(loads.snow.uniformPa, loads.snow.drift ? loads.snow.balancedPa + loads.snow.drift.pa : 0)
   /** Pa normal to the roof, up below 0. */
   const net = (up: number, down: number, { dead, snow, wind: w, windActs }: Combination): number =>
-    dead * loads.deadPa * Math.cos(slope) + snow * snowPa * Math.cos(slope) ** 2 + (windActs === 'up' ? -w * up : windActs === 'down' ? w * down : 0)
+    dead * loads.deadPa * Math.cos(angle) + snow * snowPa * Math.cos(angle) ** 2 + (windActs === 'up' ? -w * up : windActs === 'down' ? w * down : 0)
   const pressures = new Map(cells.map((cell) => {
     const along = { fromMm: cell.leftMm, toMm: cell.rightMm }
     const own = loads.wind.sets.flatMap(set => set.zones.filter(zone => touchedBy(zone, along, { fromMm: cell.bottomMm, toMm: cell.topMm }, 'across').length > 0)).map(zone => wind.at(zone.name, areaMm2))
     return [cell.id, { up: Math.max(0, ...own.map(one => one.upPa)), down: Math.max(0, ...own.map(one => one.downPa)) }]
   }))
+  const slope = loads.combinations.strength.map(({ name, dead, snow }) => ({ combination: name, n: (dead * loads.deadPa + snow * snowPa * Math.cos(angle)) * Math.sin(angle) * areaMm2 * 1e-6 })).reduce((a, b) => b.n > a.n ? b : a, { combination: '', n: 0 })
   const held = system.holds.find(one => one.format === format)
   const hold = screwHoldsN(system, battenDeepMm, face.timber, format)
   const through = system.screw.pullThrough.find(one => one.format === format)?.n ?? 0
@@ -141,7 +144,7 @@ export function coverUse(job: Pick<Job, 'loads'>, face: Face, facts: InRoofFacts
     }
   }
   return {
-    shares: coverChecks.flatMap(check => worst.get(check) ?? []), wind: wind.working, refused: wind.refused, insideLeft: wind.insideLeft, spanMm,
+    shares: coverChecks.flatMap(check => worst.get(check) ?? []), wind: wind.working, refused: wind.refused, insideLeft: wind.insideLeft, slope: slope.n > 0 ? slope : null, spanMm,
     screwRule: `${hold.threadMm.toFixed(0)} mm of thread in the batten, ${hold.leastMm.toFixed(0)} mm at least${system.screw.leastMm === null ? ' (EN 1995-1-1, 8.7.2: 6 d)' : ' by its approval'}; withdrawal by ${format === 'en' ? 'EN 1995-1-1, 8.38' : 'NDS 12.2.2'}, and the head by the maker`,
     nailRule: format === 'en' ? 'EN 1995-1-1, 8.3.2 (from memory)' : 'NDS 12.2 (from memory)',
   }

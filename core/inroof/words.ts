@@ -1,5 +1,6 @@
 import type { Arrival, ArrivalThing, InRoofWork, OtherTrade, Relief, ReliefTick } from '../job'
 import { force, moment, pressure, type Quantity } from '../units'
+import type { SetOutProof } from './layout'
 import type { CoverCheck } from './strength'
 
 export const coverCheckWords: Record<CoverCheck, { name: string, of: (value: number) => Quantity }> = {
@@ -17,4 +18,12 @@ export const tradeNames: Record<OtherTrade, string> = { roofer: 'Roofer', carpen
 export const askedOf: Record<ArrivalThing, { trade: OtherTrade, what: string }> = {
   felt: { trade: 'roofer', what: 'Lay the felt over the whole face' }, battens: { trade: 'roofer', what: 'Nail the battens to the gauge over the whole face' }, windows: { trade: 'roofer', what: 'Set the roof windows with their frames and size written down' },
   vents: { trade: 'roofer', what: 'Set the vents clear of the array' }, scaffold: { trade: 'scaffolder', what: 'Put up the scaffold with its lift below the eave' },
+}
+
+/** By what an array stands where it does, and what of that is shown. */
+export function triedWords({ proved, as }: Pick<SetOutProof, 'proved' | 'as'>): string {
+  if (as === 'typed') return 'At the origin that was typed; others may be better'
+  if (!proved) return 'Not every origin was tried: better ones are not excluded'
+  const all = 'Every height on whole mm that courses allow was tried with every place along it where anything changes'
+  return as === 'found' ? all : `${all}; ${as === 'wanted' ? 'fewer are wanted than it holds' : 'then places were left empty'}`
 }

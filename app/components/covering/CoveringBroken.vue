@@ -13,7 +13,6 @@ const place = ref('')
 const supplies = ref<Supplier>('householder')
 const problem = ref('')
 const choices = suppliers.map(value => ({ value, label: `Supplied by ${supplierNames[value]}` }))
-const today = () => new Date().toISOString().slice(0, 10)
 
 function add() {
   const read = brokenSchema.safeParse({ id: `b${crypto.randomUUID().slice(0, 8)}`, course: Number(course.value || Number.NaN), unit: Number(place.value || Number.NaN), by: me.me?.personName ?? '', supplies: supplies.value, on: today() })

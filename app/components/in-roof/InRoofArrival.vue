@@ -11,7 +11,6 @@ const me = useMe()
 const readsOnly = useReadsOnly()
 const facts = computed(() => face.value.inRoof!)
 const set = (values: Partial<Omit<InRoofFacts, 'tasks'>>) => commit(inRoofEdit(face.value.id, values))
-const today = () => new Date().toISOString().slice(0, 10)
 const seen = arrivals.map(value => ({ value, label: arrivalNames[value] }))
 const say = (thing: ArrivalThing, state: Arrival) => set({ found: { ...facts.value.found, [thing]: state }, foundBy: me.me?.personName ?? '', foundOn: today() })
 function takeCourses(text: string): Outcome<unknown> {

@@ -4,6 +4,7 @@ import { plainRow, type ArrayRules, type FlashSchool, type InRoofFacts, type InR
 import { approvalOf, workNames } from '#core/inroof'
 import { done, type Outcome, refused } from '#core/outcome'
 import { placeUp, readingAlong, readingUp } from '#core/roof'
+import { plural } from '#core/trade'
 
 /** Where an in-roof array stands: its system, its module, ways up, rows, and an origin that is found or typed. */
 const { job, face, facePlan, catalogue, units, commit, holds, select } = useFace()
@@ -46,6 +47,15 @@ const toggle = (index: number, place: number) => {
   const { skip } = ruleOf(index)
   return commit(rowEdit(face.value.id, index, { skip: skip.includes(place) ? skip.filter(one => one !== place) : [...skip, place].sort((a, b) => a - b) }))
 }
+/** What is shown of the number of modules. */
+const standsAs = computed(() => {
+  const { as, proved } = within.value!.proof
+  if (as === 'typed') return 'The origin was typed.'
+  if (as === 'wanted') return 'As many as are wanted here.'
+  if (as === 'emptied') return 'Places were left empty.'
+  const rowsAsked = array.value.rowCount === null ? '' : ` in ${plural(array.value.rowCount, 'row')}`
+  return proved ? `Proved: no height on whole millimetres and no place along it holds more${rowsAsked}.` : 'More is not excluded: not every origin was tried.'
+})
 const shownRows = computed(() => [...rows.value].reverse())
 </script>
 
@@ -147,7 +157,7 @@ const shownRows = computed(() => [...rows.value].reverse())
     v-if="within?.parts.length"
     class="mt-1 text-sm leading-snug text-muted"
   >
-    {{ facts.leftMm !== null || facts.bottomMm !== null ? 'The origin was typed.' : facePlan.clear.most !== null && facePlan.modules === facePlan.clear.most ? 'As many as are wanted here.' : array.rows.some(row => row.skip.length) ? 'Places were left empty.' : within.proof.proved ? 'Proved: no height on whole millimetres and no place along it holds more.' : 'More is not excluded: not every origin was tried.' }}
+    {{ standsAs }}
   </p>
   <section
     v-for="row in shownRows"

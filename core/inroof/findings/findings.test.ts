@@ -102,6 +102,28 @@ describe('sentences with cures', () => {
     expect([one!.severity, screws > 0, found(eelgrass, 'inroof-screws')]).toEqual(['stop', true, []])
   })
 
+  it('say what pulls a module down the slope, by hand, and that nothing that holds it there is checked', () => {
+    const { module } = planJob(eelgrass, catalogue).faces[0]!.parts
+    const system = catalogue.inRoofs.find(({ id }) => id === eelgrass.faces[0]!.inRoof!.systemId)!
+    // EN: 1.35 G + 1.5 S; 600 Pa on the ground, 40° of slope: μ1 = 0.8 (60 - 40) / 30 (EN 1991-1-3, table 5.2).
+    const [sin, cos] = [Math.sin(40 * Math.PI / 180), Math.cos(40 * Math.PI / 180)]
+    const snowN = 600 * 0.8 * 20 / 30 * cos * module.longMm * module.shortMm / 1e6
+    const wantedN = (1.35 * 9.80665 * (module.massKg + system.kitKg) + 1.5 * snowN) * sin
+    const [one] = found(eelgrass, 'inroof-slope')
+    expect(one!.measured).toMatchObject({ kind: 'force', n: expect.closeTo(wantedN, 0) as number })
+    expect(one!.sentence).toContain('is not checked here')
+  })
+
+  it('claim fewest cuts only of an array that stands as it was found', () => {
+    const claims = (job: Job) => found(job, 'inroof-slivers').map(({ sentence }) => sentence).filter(sentence => /no origin/.test(sentence)).length
+    const as = (job: Job) => planJob(job, catalogue).faces[0]!.inRoof!.proof.as
+    const wanted = after(eelgrass, { type: 'set-job', values: { wanted: 7 } })
+    const emptied = after(eelgrass, { type: 'set-row', faceId: 'main', row: 0, values: { skip: [1] } })
+    const typed = set(eelgrass, { bottomMm: 1040 })
+    expect([eelgrass, wanted, emptied, typed].map(as)).toEqual(['found', 'wanted', 'emptied', 'typed'])
+    expect([wanted, emptied, typed].map(claims)).toEqual([0, 0, 0])
+  })
+
   it('tell of rows that were to lie the other way up and have no room', () => {
     const job = set(eelgrass, { changeAtRow: 2 })
     expect(found(job, 'inroof-way').map(one => one.sentence)).toEqual([expect.stringMatching(/^Row 2 and those above were to lie the other way up; .* there is no room for one\./)])

@@ -1,7 +1,7 @@
 import { isUnheld } from '../../capacity'
 import type { Edit } from '../../job'
 import { type Cure, type DraftFinding, listed, plural, writer } from '../../trade'
-import { count, formatQuantity, formatShare, words } from '../../units'
+import { count, force, formatQuantity, formatShare, words } from '../../units'
 import { coverCheckWords, tickNames } from '../words'
 import { factsOf, type InRoofAsk, otherSystems, planOf, say, set } from './ask'
 
@@ -86,6 +86,15 @@ export function reliefRefused(ask: InRoofAsk): DraftFinding[] {
     measured: words(why), limit: words('named and ticked'),
     propose: () => [{ label: 'Count the whole suction', edit: set(ask, { relief: 'none', reliefTicks: [] }) }],
   })]
+}
+
+/** What pulls down the slope: neither screws, battens across it nor their nails are checked for that. */
+export function slopeNotChecked(ask: InRoofAsk): DraftFinding[] {
+  const { use, system } = planOf(ask)
+  if (!use?.slope) return []
+  const pull = formatQuantity(force(use.slope.n), ask.job.units)
+  return [say(ask, 'inroof-slope', 'caution', `Weight and snow pull each module down the slope with up to ${pull} (${use.slope.combination}). What holds it there, screws across their length, battens on edge and their nails, `
+    + `is not checked here: ask the maker of ${system.name} what it bears.`, { measured: force(use.slope.n) })]
 }
 
 /** Nobody has said what loads the roof. */

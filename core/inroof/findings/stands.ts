@@ -44,14 +44,17 @@ export function offCourse(ask: InRoofAsk): DraftFinding[] {
 export function sliversLeft(ask: InRoofAsk): DraftFinding[] {
   const { tiles, proof, kit } = planOf(ask)
   if (!tiles?.slivers) return []
-  const own = factsOf(ask).leftMm !== null
+  const typed = proof.as === 'typed'
   // The search counts cuts round every hole; a cover set leaves none there, so that its fewest is not proved to be the fewest.
   const proved = proof.proved && !kit.windows.some(one => one.covers)
-  const fewer = own ? '' : `; with as many modules ${proved ? 'no origin has fewer' : 'fewer were not found, which does not exclude them'}`
-  return [say(ask, 'inroof-slivers', own ? 'caution' : 'note', `${plural(tiles.slivers, 'unit')} beside the array ${tiles.slivers === 1 ? 'is' : 'are'} cut to less than half${fewer}. `
+  const fewer = {
+    found: `; with as many modules ${proved ? 'no origin on whole millimetres has fewer' : 'fewer were not found, which does not exclude them'}`,
+    typed: '', wanted: '; fewer modules are wanted than fit, and an origin with fewer cuts was not looked for', emptied: '; places were left empty, and an origin with fewer cuts was not looked for',
+  }[proof.as]
+  return [say(ask, 'inroof-slivers', typed ? 'caution' : 'note', `${plural(tiles.slivers, 'unit')} beside the array ${tiles.slivers === 1 ? 'is' : 'are'} cut to less than half${fewer}. `
     + 'Take one and a half units there, where they are made.', {
     measured: count(tiles.slivers, 'units'), limit: count(0, 'units'),
-    propose: () => own ? [{ label: 'Let the side be found', edit: set(ask, { leftMm: null }) }] : [],
+    propose: () => findAgain(ask),
   })]
 }
 
