@@ -15,7 +15,7 @@ export interface BetterModule {
   edit: Edit
 }
 
-const sign = (n: number): string => n > 0 ? `+${n}` : `−${Math.abs(n)}`
+const sign = (n: number): string => (n > 0 ? `+${n}` : `−${Math.abs(n)}`)
 const vocOf = ({ rows, parts }: FacePlan): string => {
   const most = Math.max(0, ...rows.rows.map(row => row.count))
   return parts.module.plate ? `${(most * parts.module.plate.vocV).toFixed(0)} V open-circuit in the longest row` : 'no plate on the shelf'
@@ -42,10 +42,24 @@ export function betterModules(job: Job, catalogue: Catalogue, only: { moduleId: 
       const pieces = (plan: FacePlan) => plan.inRoof?.kit.pieces.filter(piece => !piece.kind.startsWith('joint')).length ?? 0
       const joints = (plan: FacePlan) => plan.inRoof?.kit.pieces.filter(piece => piece.kind.startsWith('joint')).length ?? 0
       const battens = (plan: FacePlan) => plan.inRoof?.battens?.steps.filter(step => step.act !== 'keep').length ?? 0
-      const counted: [string, number, number][] = [['modules', own.modules, next.modules], ['power W', own.powerW, next.powerW], ['flashing pieces', pieces(own), pieces(next)], ['joints', joints(own), joints(next)], ['battens to change', battens(own), battens(next)], ['electronics units', own.modules, next.modules]]
+      const counted: [string, number, number][] = [
+        ['modules', own.modules, next.modules],
+        ['power W', own.powerW, next.powerW],
+        ['flashing pieces', pieces(own), pieces(next)],
+        ['joints', joints(own), joints(next)],
+        ['battens to change', battens(own), battens(next)],
+        ['electronics units', own.modules, next.modules],
+      ]
       return {
-        faceId: face.id, face: face.name, module: next.parts.module.name, approval: `${one.test}, ${fireClassNames[one.fireClass]}, ${one.on}`, edit,
-        changes: [...counted.flatMap(([name, was, now]) => was === now ? [] : [`${name} ${sign(now - was)}`]), ...vocOf(own) === vocOf(next) ? [] : [`strings: ${vocOf(own)} before, ${vocOf(next)} after`]],
+        faceId: face.id,
+        face: face.name,
+        module: next.parts.module.name,
+        approval: `${one.test}, ${fireClassNames[one.fireClass]}, ${one.on}`,
+        edit,
+        changes: [
+          ...counted.flatMap(([name, was, now]) => (was === now ? [] : [`${name} ${sign(now - was)}`])),
+          ...(vocOf(own) === vocOf(next) ? [] : [`strings: ${vocOf(own)} before, ${vocOf(next)} after`]),
+        ],
         newStops: after.findings.filter(finding => finding.severity === 'stop' && !stops.has(finding.id)).map(finding => finding.sentence),
       }
     })

@@ -4,15 +4,46 @@ import type { FlashSchool, Obstruction } from '../job'
 import { type ArrayPart, boxOf, type Cell, cellFinder, clearBetween } from './cells'
 import { type EdgeSide, type Loop, outlinesOf, type Run } from './outline'
 
-export const pieceKinds = ['bottom-flashing', 'side-flashing', 'one-row-side', 'top-flashing', 'outer-corner', 'inner-corner', 'joint-up', 'joint-across', 'joint-crossing', 'joint-cap', 'window-set'] as const satisfies readonly PartKind[]
-export type PieceKind = typeof pieceKinds[number]
+export const pieceKinds = [
+  'bottom-flashing',
+  'side-flashing',
+  'one-row-side',
+  'top-flashing',
+  'outer-corner',
+  'inner-corner',
+  'joint-up',
+  'joint-across',
+  'joint-crossing',
+  'joint-cap',
+  'window-set',
+] as const satisfies readonly PartKind[]
+export type PieceKind = (typeof pieceKinds)[number]
 export const pieceNames: Record<PieceKind, string> = {
-  'bottom-flashing': 'Bottom flashing', 'side-flashing': 'Side flashing', 'one-row-side': 'Side for one row', 'top-flashing': 'Top flashing', 'outer-corner': 'Outer corner', 'inner-corner': 'Inner corner',
-  'joint-up': 'Upright joint', 'joint-across': 'Level joint', 'joint-crossing': 'Crossing', 'joint-cap': 'Joint cap', 'window-set': 'Cover set',
+  'bottom-flashing': 'Bottom flashing',
+  'side-flashing': 'Side flashing',
+  'one-row-side': 'Side for one row',
+  'top-flashing': 'Top flashing',
+  'outer-corner': 'Outer corner',
+  'inner-corner': 'Inner corner',
+  'joint-up': 'Upright joint',
+  'joint-across': 'Level joint',
+  'joint-crossing': 'Crossing',
+  'joint-cap': 'Joint cap',
+  'window-set': 'Cover set',
 }
 /** The letter by which pieces of a kind are marked on the drawing and on themselves. */
 export const pieceLetters: Record<PieceKind, string> = {
-  'bottom-flashing': 'B', 'side-flashing': 'S', 'one-row-side': 'S', 'top-flashing': 'T', 'outer-corner': 'C', 'inner-corner': 'D', 'joint-up': 'J', 'joint-across': 'L', 'joint-crossing': 'X', 'joint-cap': 'E', 'window-set': 'W',
+  'bottom-flashing': 'B',
+  'side-flashing': 'S',
+  'one-row-side': 'S',
+  'top-flashing': 'T',
+  'outer-corner': 'C',
+  'inner-corner': 'D',
+  'joint-up': 'J',
+  'joint-across': 'L',
+  'joint-crossing': 'X',
+  'joint-cap': 'E',
+  'window-set': 'W',
 }
 
 /** One piece of the kit in its place, mm on the face: from and to along the edge it lies on, its lap over the one before it included. */
@@ -45,7 +76,11 @@ export interface WindowPlace {
 }
 
 /** One step of the work, in order. */
-export interface KitStep { number: number, words: string, marks: string[] }
+export interface KitStep {
+  number: number
+  words: string
+  marks: string[]
+}
 
 export interface Kit {
   pieces: Piece[]
@@ -62,10 +97,13 @@ const WINDOWS: Obstruction['kind'][] = ['roof-window', 'escape-window']
 export const isWindow = ({ kind }: Pick<Obstruction, 'kind'>): boolean => WINDOWS.includes(kind)
 
 /** A run cut into lengths that lie over each other, from the left or from below: each full but the last. */
-function lengthsOf({ side, from, to, lengthMm }: Run, { stockMm, overlapMm }: { stockMm: number, overlapMm: number }): { from: Point, to: Point, lengthMm: number }[] {
+function lengthsOf(
+  { side, from, to, lengthMm }: Run,
+  { stockMm, overlapMm }: { stockMm: number, overlapMm: number },
+): { from: Point, to: Point, lengthMm: number }[] {
   const n = piecesFor(lengthMm, stockMm, overlapMm)
   const [start, end] = side === 'bottom' || side === 'right' ? [from, to] : [to, from]
-  const along = (mm: number): Point => side === 'bottom' || side === 'top' ? { x: start.x + mm, y: start.y } : { x: start.x, y: start.y + mm }
+  const along = (mm: number): Point => (side === 'bottom' || side === 'top' ? { x: start.x + mm, y: start.y } : { x: start.x, y: start.y + mm })
   return Array.from({ length: n }, (_, i) => {
     const startMm = i * (stockMm - overlapMm)
     const ownMm = Math.min(stockMm, lengthMm - startMm)
@@ -74,7 +112,8 @@ function lengthsOf({ side, from, to, lengthMm }: Run, { stockMm, overlapMm }: { 
 }
 
 /** Pieces of one length, each lapped over the next, that an edge takes. */
-export const piecesFor = (lengthMm: number, stockMm: number, overlapMm: number): number => Math.max(1, Math.ceil((lengthMm - overlapMm - 1e-6) / (stockMm - overlapMm)))
+export const piecesFor = (lengthMm: number, stockMm: number, overlapMm: number): number =>
+  Math.max(1, Math.ceil((lengthMm - overlapMm - 1e-6) / (stockMm - overlapMm)))
 
 type Draft = Omit<Piece, 'mark' | 'step'> & { /** Row from the eave to which it belongs, and where in a row's work it comes. */ row: number, turn: number }
 
@@ -103,13 +142,17 @@ function windowsIn(system: InRoof, loops: Loop[], obstructions: Obstruction[], c
     const around = bounds([hole.points])!
     const gaps = [box.leftMm - around.along.fromMm, around.along.toMm - box.rightMm, box.bottomMm - around.up.fromMm, around.up.toMm - box.topMm]
     const [leastMm, mostMm] = [Math.min(...gaps), Math.max(...gaps)]
-    const alone = hole.corners.length === 4 && obstructions.filter(other => other.xMm > around.along.fromMm && other.xMm < around.along.toMm && other.yMm > around.up.fromMm && other.yMm < around.up.toMm).length === 1
-    const set = alone && mostMm <= system.window.farMm + 1e-6
-      ? setFor(system, one)
-      : undefined
+    const alone
+      = hole.corners.length === 4
+        && obstructions.filter(other => other.xMm > around.along.fromMm && other.xMm < around.along.toMm && other.yMm > around.up.fromMm && other.yMm < around.up.toMm)
+          .length === 1
+    const set = alone && mostMm <= system.window.farMm + 1e-6 ? setFor(system, one) : undefined
     if (set && !near) covered.add(hole)
     return {
-      id: one.id, set: set && !near ? set.name : null, covers: set && !near ? around : null, gaps: { leastMm, mostMm },
+      id: one.id,
+      set: set && !near ? set.name : null,
+      covers: set && !near ? around : null,
+      gaps: { leastMm, mostMm },
       trouble: near ? 'near' : set || leastMm >= system.window.tiledMm - 1e-6 ? null : alone && mostMm <= system.window.farMm + 1e-6 ? 'no-set' : 'between',
     }
   })
@@ -135,23 +178,59 @@ export function kitOf(parts: ArrayPart[], system: InRoof, school: FlashSchool, o
       if (inPart.covered.has(loop)) {
         const around = bounds([loop.points])!
         const place = inPart.windows.find(one => one.covers?.along.fromMm === around.along.fromMm && one.covers.up.fromMm === around.up.fromMm)!
-        drafts.push({ kind: 'window-set', name: place.set, side: null, from: { x: around.along.fromMm, y: around.up.fromMm }, to: { x: around.along.toMm, y: around.up.toMm }, lengthMm: null, row: row(loop.runs.flatMap(run => run.cells)), turn: turns.above })
+        drafts.push({
+          kind: 'window-set',
+          name: place.set,
+          side: null,
+          from: { x: around.along.fromMm, y: around.up.fromMm },
+          to: { x: around.along.toMm, y: around.up.toMm },
+          lengthMm: null,
+          row: row(loop.runs.flatMap(run => run.cells)),
+          turn: turns.above,
+        })
         continue
       }
-      const single = loop.runs.map((run, i) => system.oneRowSides && (run.side === 'left' || run.side === 'right') && run.cells.length === 1 && !loop.corners.at(i - 1)!.inner && !loop.corners[i]!.inner)
+      const single = loop.runs.map(
+        (run, i) =>
+          system.oneRowSides && (run.side === 'left' || run.side === 'right') && run.cells.length === 1 && !loop.corners.at(i - 1)!.inner && !loop.corners[i]!.inner,
+      )
       loop.runs.forEach((run, i) => {
         edgesMm[run.side] += run.lengthMm
         const lies = { side: run.side, name: null }
         if (single[i]) drafts.push({ ...lies, kind: 'one-row-side', from: run.from, to: run.to, lengthMm: null, row: row(run.cells), turn: turns.side })
-        else if (run.side === 'bottom') drafts.push(...lengthsOf(run, system.bottom).map((one): Draft => ({ ...lies, ...one, kind: 'bottom-flashing', row: row(run.cells), turn: turns.below })))
-        else if (run.side === 'top') drafts.push(...lengthsOf(run, system.top).map((one): Draft => ({ ...lies, ...one, kind: 'top-flashing', row: row(run.cells), turn: turns.above })))
-        else drafts.push(...lengthsOf(run, system.side).map((one): Draft => ({ ...lies, ...one, kind: 'side-flashing', row: part.firstRow + rowAt(run, (one.from.y + one.to.y) / 2), turn: turns.side })))
+        else if (run.side === 'bottom')
+          drafts.push(...lengthsOf(run, system.bottom).map((one): Draft => ({ ...lies, ...one, kind: 'bottom-flashing', row: row(run.cells), turn: turns.below })))
+        else if (run.side === 'top')
+          drafts.push(...lengthsOf(run, system.top).map((one): Draft => ({ ...lies, ...one, kind: 'top-flashing', row: row(run.cells), turn: turns.above })))
+        else
+          drafts.push(
+            ...lengthsOf(run, system.side).map((one): Draft => ({
+              ...lies,
+              ...one,
+              kind: 'side-flashing',
+              row: part.firstRow + rowAt(run, (one.from.y + one.to.y) / 2),
+              turn: turns.side,
+            })),
+          )
       })
       loop.corners.forEach(({ at, inner, before, after }, i) => {
         if (single[i] || single[(i + 1) % loop.runs.length]) return
         const sides = [before, after]
         const run = loop.runs[i]!
-        drafts.push({ kind: inner ? 'inner-corner' : 'outer-corner', name: `${sides.includes('bottom') ? 'bottom' : 'top'} ${sides.includes('left') ? 'left' : 'right'}`, side: null, from: at, to: at, lengthMm: null, row: row(sides.includes('bottom') || sides.includes('top') ? (before === 'bottom' || before === 'top' ? run : loop.runs[(i + 1) % loop.runs.length]!).cells : run.cells), turn: sides.includes('bottom') ? turns.below : turns.above })
+        drafts.push({
+          kind: inner ? 'inner-corner' : 'outer-corner',
+          name: `${sides.includes('bottom') ? 'bottom' : 'top'} ${sides.includes('left') ? 'left' : 'right'}`,
+          side: null,
+          from: at,
+          to: at,
+          lengthMm: null,
+          row: row(
+            sides.includes('bottom') || sides.includes('top')
+              ? (before === 'bottom' || before === 'top' ? run : loop.runs[(i + 1) % loop.runs.length]!).cells
+              : run.cells,
+          ),
+          turn: sides.includes('bottom') ? turns.below : turns.above,
+        })
       })
     }
     drafts.push(...jointsOf(part, turns))
@@ -161,10 +240,11 @@ export function kitOf(parts: ArrayPart[], system: InRoof, school: FlashSchool, o
 }
 
 /** The row of the part beside which a place on an upright run lies. */
-const rowAt = (run: Run, yMm: number): number => run.cells.reduce((a, b) => Math.abs((b.bottomMm + b.topMm) / 2 - yMm) < Math.abs((a.bottomMm + a.topMm) / 2 - yMm) ? b : a).row
+const rowAt = (run: Run, yMm: number): number =>
+  run.cells.reduce((a, b) => (Math.abs((b.bottomMm + b.topMm) / 2 - yMm) < Math.abs((a.bottomMm + a.topMm) / 2 - yMm) ? b : a)).row
 
 /** What lies between modules: joints both ways, crossings where four meet, and a cap at the foot of each line of upright joints. */
-function jointsOf(part: ArrayPart, turns: typeof TURN['row']): Draft[] {
+function jointsOf(part: ArrayPart, turns: (typeof TURN)['row']): Draft[] {
   const at = cellFinder(part)
   return part.cells.flatMap((cell): Draft[] => {
     const { row, column } = cell
@@ -172,10 +252,36 @@ function jointsOf(part: ArrayPart, turns: typeof TURN['row']): Draft[] {
     const own = { name: null, side: null, lengthMm: null, row: part.firstRow + row }
     const jointFoot = right && !(at(row - 1, column) && at(row - 1, column + 1))
     return [
-      ...right ? [{ ...own, kind: 'joint-up' as const, from: { x: cell.rightMm, y: cell.bottomMm }, to: { x: right.leftMm, y: cell.topMm }, turn: turns.joint }] : [],
-      ...jointFoot ? [{ ...own, kind: 'joint-cap' as const, from: { x: cell.rightMm, y: cell.bottomMm }, to: { x: right.leftMm, y: cell.bottomMm }, turn: turns.joint }] : [],
-      ...above ? [{ ...own, kind: 'joint-across' as const, from: { x: cell.leftMm, y: cell.topMm }, to: { x: cell.rightMm, y: above.bottomMm }, row: own.row + 1, turn: turns.below }] : [],
-      ...right && above && across ? [{ ...own, kind: 'joint-crossing' as const, from: { x: cell.rightMm, y: cell.topMm }, to: { x: right.leftMm, y: above.bottomMm }, row: own.row + 1, turn: turns.across }] : [],
+      ...(right
+        ? [{ ...own, kind: 'joint-up' as const, from: { x: cell.rightMm, y: cell.bottomMm }, to: { x: right.leftMm, y: cell.topMm }, turn: turns.joint }]
+        : []),
+      ...(jointFoot
+        ? [{ ...own, kind: 'joint-cap' as const, from: { x: cell.rightMm, y: cell.bottomMm }, to: { x: right.leftMm, y: cell.bottomMm }, turn: turns.joint }]
+        : []),
+      ...(above
+        ? [
+            {
+              ...own,
+              kind: 'joint-across' as const,
+              from: { x: cell.leftMm, y: cell.topMm },
+              to: { x: cell.rightMm, y: above.bottomMm },
+              row: own.row + 1,
+              turn: turns.below,
+            },
+          ]
+        : []),
+      ...(right && above && across
+        ? [
+            {
+              ...own,
+              kind: 'joint-crossing' as const,
+              from: { x: cell.rightMm, y: cell.topMm },
+              to: { x: right.leftMm, y: above.bottomMm },
+              row: own.row + 1,
+              turn: turns.across,
+            },
+          ]
+        : []),
     ]
   })
 }
@@ -184,14 +290,21 @@ function jointsOf(part: ArrayPart, turns: typeof TURN['row']): Draft[] {
 function pinchesOf(part: ArrayPart): Point[] {
   const at = cellFinder(part)
   return part.cells.flatMap(({ row, column, rightMm, leftMm, topMm }) => [
-    ...at(row + 1, column + 1) && !at(row, column + 1) && !at(row + 1, column) ? [{ x: rightMm, y: topMm }] : [],
-    ...at(row + 1, column - 1) && !at(row, column - 1) && !at(row + 1, column) ? [{ x: leftMm, y: topMm }] : [],
+    ...(at(row + 1, column + 1) && !at(row, column + 1) && !at(row + 1, column) ? [{ x: rightMm, y: topMm }] : []),
+    ...(at(row + 1, column - 1) && !at(row, column - 1) && !at(row + 1, column) ? [{ x: leftMm, y: topMm }] : []),
   ])
 }
 
 /** Gives pieces their marks along the face from the eave up, and the work its steps: row by row, from the left. */
 function ordered(drafts: Draft[], parts: ArrayPart[], school: FlashSchool): Pick<Kit, 'pieces' | 'steps'> {
-  const sorted = [...drafts].sort((a, b) => a.row - b.row || a.turn - b.turn || Math.min(a.from.x, a.to.x) - Math.min(b.from.x, b.to.x) || Number(b.lengthMm === null) - Number(a.lengthMm === null) || Math.min(a.from.y, a.to.y) - Math.min(b.from.y, b.to.y))
+  const sorted = [...drafts].sort(
+    (a, b) =>
+      a.row - b.row
+      || a.turn - b.turn
+      || Math.min(a.from.x, a.to.x) - Math.min(b.from.x, b.to.x)
+      || Number(b.lengthMm === null) - Number(a.lengthMm === null)
+      || Math.min(a.from.y, a.to.y) - Math.min(b.from.y, b.to.y),
+  )
   const numbers = new Map<string, number>()
   const pieces: Piece[] = []
   const steps: KitStep[] = []
@@ -213,7 +326,11 @@ function ordered(drafts: Draft[], parts: ArrayPart[], school: FlashSchool): Pick
     const count = modulesOf(row).length
     const at = (turn: number) => own.filter(one => one.turn === turn)
     const name = `row ${row + 1}`
-    if (at(0).length) step(row === 0 ? 'Bottom flashing and corners, from the left, over the course below' : `Under ${name}: level joints, and bottom flashing where it begins anew`, at(0))
+    if (at(0).length)
+      step(
+        row === 0 ? 'Bottom flashing and corners, from the left, over the course below' : `Under ${name}: level joints, and bottom flashing where it begins anew`,
+        at(0),
+      )
     if (school === 'module') {
       if (count) step(`Modules of ${name} from the left, each with its joint, and its side where the row ends, before the next`, at(1))
       if (at(2).length) step(`Crossings under ${name}`, at(2))

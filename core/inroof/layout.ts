@@ -32,4 +32,6 @@ export interface InRoofPlan {
 }
 
 /** The face with an array that lies in its covering; null for one on rails above it. */
-export interface InRoofLayout extends OpeningsLayout { inRoof: InRoofPlan | null }
+export interface InRoofLayout extends OpeningsLayout {
+  inRoof: InRoofPlan | null
+}

@@ -15,7 +15,8 @@ export interface Ground {
 
 /** Places of a module's left edge, mm, where it may stand with its lower edge at a height. */
 function leftsExactly({ region, open, widthMm, heightMm, outMm, downMm, upMm }: Ground, bottomMm: number): Interval[] {
-  const narrowed = (free: Interval[], leftMm: number, rightMm: number) => free.map(({ fromMm, toMm }) => ({ fromMm: fromMm + leftMm, toMm: toMm - rightMm })).filter(one => one.toMm >= one.fromMm)
+  const narrowed = (free: Interval[], leftMm: number, rightMm: number) =>
+    free.map(({ fromMm, toMm }) => ({ fromMm: fromMm + leftMm, toMm: toMm - rightMm })).filter(one => one.toMm >= one.fromMm)
   const glass = narrowed(freeIntervals(region, { fromMm: bottomMm, toMm: bottomMm + heightMm }), 0, widthMm)
   return glass.length ? intersect(glass, narrowed(freeIntervals(open, { fromMm: bottomMm - downMm, toMm: bottomMm + heightMm + upMm }), outMm, widthMm + outMm)) : []
 }
@@ -30,7 +31,12 @@ const NEAR_MM = 1e-6
 /** Shorter stretches than this are asked point by point, mm. */
 const SHORTEST_MM = 1
 
-interface Piece { fromMm: number, toMm: number, low: Interval[], high: Interval[] }
+interface Piece {
+  fromMm: number
+  toMm: number
+  low: Interval[]
+  high: Interval[]
+}
 
 /** Places of the left edge at any height; between corners they are read off straight lines, which are checked in their middle. */
 export function leftsOver(ground: Ground): { at: (bottomMm: number) => Interval[], events: number[] } {
@@ -40,7 +46,10 @@ export function leftsOver(ground: Ground): { at: (bottomMm: number) => Interval[
   const split = (fromMm: number, toMm: number, low: Interval[], high: Interval[]): Piece[] => {
     const midMm = (fromMm + toMm) / 2
     const mid = exactly(midMm)
-    const even = low.length === high.length && mid.length === low.length && mid.every((one, i) => Math.abs(2 * one.fromMm - low[i]!.fromMm - high[i]!.fromMm) < 1e-4 && Math.abs(2 * one.toMm - low[i]!.toMm - high[i]!.toMm) < 1e-4)
+    const even
+      = low.length === high.length
+        && mid.length === low.length
+        && mid.every((one, i) => Math.abs(2 * one.fromMm - low[i]!.fromMm - high[i]!.fromMm) < 1e-4 && Math.abs(2 * one.toMm - low[i]!.toMm - high[i]!.toMm) < 1e-4)
     if (even) return [{ fromMm, toMm, low, high }]
     return toMm - fromMm < SHORTEST_MM ? [] : [...split(fromMm, midMm, low, mid), ...split(midMm, toMm, mid, high)]
   }
@@ -49,7 +58,8 @@ export function leftsOver(ground: Ground): { at: (bottomMm: number) => Interval[
     const [low, high] = [events[next - 1], events[next]]
     if (low === undefined || high === undefined || mm - low < NEAR_MM || high - mm < NEAR_MM) return exactly(mm)
     let pieces = known.get(next)
-    if (!pieces) known.set(next, pieces = high - low < 2 * SHORTEST_MM ? [] : split(low + NEAR_MM, high - NEAR_MM, exactly(low + NEAR_MM), exactly(high - NEAR_MM)))
+    if (!pieces)
+      known.set(next, (pieces = high - low < 2 * SHORTEST_MM ? [] : split(low + NEAR_MM, high - NEAR_MM, exactly(low + NEAR_MM), exactly(high - NEAR_MM))))
     const own = pieces.find(one => mm >= one.fromMm && mm <= one.toMm)
     if (!own) return exactly(mm)
     const share = (mm - own.fromMm) / (own.toMm - own.fromMm)

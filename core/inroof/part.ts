@@ -14,9 +14,19 @@ import { triedWords } from './words'
 import { type SetOut, setOut, type SetOutQuestion } from './setout'
 
 /** What bears on where an in-roof array stands. */
-export interface ToSetOut { face: Face, region: Region, module: Module, system: InRoof, /** At most so many modules; null for no limit. */ most: number | null }
+export interface ToSetOut {
+  face: Face
+  region: Region
+  module: Module
+  system: InRoof
+  /** At most so many modules; null for no limit. */ most: number | null
+}
 
-export interface SetOutFace { parts: ArrayPart[], proof: SetOutProof, rows: RowsPlan }
+export interface SetOutFace {
+  parts: ArrayPart[]
+  proof: SetOutProof
+  rows: RowsPlan
+}
 
 const MOST_KNOWN = 300
 const known = memoryOf<SetOutFace>(MOST_KNOWN)
@@ -26,15 +36,31 @@ export function setOutFace(asked: ToSetOut): SetOutFace {
   const { face, region, module, system, most } = asked
   const { rowCount, rows, orientation } = face.array
   const own = face.inRoof!
-  const facts = [region, face.outline, face.obstructions, face.covering, own.leftMm, own.bottomMm, own.changeAtRow, own.battensRead, module.longMm, module.shortMm, rowCount, rows, orientation, most]
+  const facts = [
+    region,
+    face.outline,
+    face.obstructions,
+    face.covering,
+    own.leftMm,
+    own.bottomMm,
+    own.changeAtRow,
+    own.battensRead,
+    module.longMm,
+    module.shortMm,
+    rowCount,
+    rows,
+    orientation,
+    most,
+  ]
   return known(system, facts, () => setOutAnew(asked))
 }
 
 /** What a window keeps free round it, and what flashing can't pass. */
 function groundsOf({ face, region, system }: ToSetOut): { region: Region, open: Region } {
-  const box = ({ xMm, yMm, widthMm, heightMm, round }: Face['obstructions'][number], byMm: number): Region => round
-    ? discAround({ x: xMm, y: yMm }, widthMm / 2 + byMm)
-    : rectangle({ fromMm: xMm - widthMm / 2 - byMm, toMm: xMm + widthMm / 2 + byMm }, { fromMm: yMm - heightMm / 2 - byMm, toMm: yMm + heightMm / 2 + byMm })
+  const box = ({ xMm, yMm, widthMm, heightMm, round }: Face['obstructions'][number], byMm: number): Region =>
+    round
+      ? discAround({ x: xMm, y: yMm }, widthMm / 2 + byMm)
+      : rectangle({ fromMm: xMm - widthMm / 2 - byMm, toMm: xMm + widthMm / 2 + byMm }, { fromMm: yMm - heightMm / 2 - byMm, toMm: yMm + heightMm / 2 + byMm })
   let [glass, open] = [region, shapeOf(face.outline).region]
   for (const one of face.obstructions) {
     if (isWindow(one)) glass = without(glass, box(one, system.window.nearMm))
@@ -52,10 +78,18 @@ function setOutAnew(asked: ToSetOut): SetOutFace {
   const grounds = groundsOf(asked)
   const wanted = Math.min(system.mostRows, face.array.rowCount ?? system.mostRows)
   const turned = own.changeAtRow !== null && own.changeAtRow <= wanted ? own.changeAtRow - 1 : null
-  const ask = (orientation: Orientation, mostRows: number, values: Partial<Pick<SetOutQuestion, 'leftMm' | 'bottomMm' | 'fromMm' | 'toMm'>>) => setOut({
-    ground: { ...grounds, ...moduleSize(module, orientation), outMm: system.side.outMm, downMm: system.bottom.downMm, upMm: system.top.upMm },
-    system, laid, mostRows, leftMm: null, bottomMm: null, fromMm: 0, toMm: Infinity, ...values,
-  })
+  const ask = (orientation: Orientation, mostRows: number, values: Partial<Pick<SetOutQuestion, 'leftMm' | 'bottomMm' | 'fromMm' | 'toMm'>>) =>
+    setOut({
+      ground: { ...grounds, ...moduleSize(module, orientation), outMm: system.side.outMm, downMm: system.bottom.downMm, upMm: system.top.upMm },
+      system,
+      laid,
+      mostRows,
+      leftMm: null,
+      bottomMm: null,
+      fromMm: 0,
+      toMm: Infinity,
+      ...values,
+    })
   const typed = { leftMm: own.leftMm, bottomMm: own.bottomMm }
   /** The array with so many rows at the most, as far as it is wanted. */
   const standing = (mostRows: number) => {
@@ -64,11 +98,25 @@ function setOutAnew(asked: ToSetOut): SetOutFace {
     const parts = found.map((one, i) => partOf(one, i, i ? wayUpOther(face.array.orientation) : face.array.orientation, i ? turned! : 0, module))
     const stood = withoutSkipped(parts, face.array.rows)
     const kept = withinMost(stood, asked.most, own => offCourse(own, system, laid).length)
-    const as = own.leftMm !== null || own.bottomMm !== null
-      ? 'typed' as const
-      : mostRows < wanted || modulesIn(kept) < modulesIn(stood) ? 'wanted' as const : modulesIn(stood) < modulesIn(parts) ? 'emptied' as const : 'found' as const
+    const as
+      = own.leftMm !== null || own.bottomMm !== null
+        ? ('typed' as const)
+        : mostRows < wanted || modulesIn(kept) < modulesIn(stood)
+          ? ('wanted' as const)
+          : modulesIn(stood) < modulesIn(parts)
+            ? ('emptied' as const)
+            : ('found' as const)
     // Two parts were each solved over the lowest courses one after the other: both together were not.
-    return { parts: kept, rows: Math.max(0, ...parts.flatMap(part => part.cells.map(cell => cell.row + 1))), proof: { proved: turned === null && found.every(one => one.proved), tried: found.reduce((sum, one) => sum + one.tried, 0), as, off: offCourse(kept, system, laid) } }
+    return {
+      parts: kept,
+      rows: Math.max(0, ...parts.flatMap(part => part.cells.map(cell => cell.row + 1))),
+      proof: {
+        proved: turned === null && found.every(one => one.proved),
+        tried: found.reduce((sum, one) => sum + one.tried, 0),
+        as,
+        off: offCourse(kept, system, laid),
+      },
+    }
   }
   let best = standing(wanted)
   // Where fewer are wanted than fit, an array of fewer rows may end on courses where one with places left out does not.
@@ -85,12 +133,24 @@ function setOutAnew(asked: ToSetOut): SetOutFace {
 /** Lowest courses over which the lower part of two is tried. */
 const TRIED_COURSES = 6
 
-interface TwoWays { system: InRoof, laid: Laid, turned: number, wanted: number, orientation: Orientation, ask: (orientation: Orientation, mostRows: number, values: Partial<Pick<SetOutQuestion, 'leftMm' | 'bottomMm' | 'fromMm' | 'toMm'>>) => SetOut | null }
+interface TwoWays {
+  system: InRoof
+  laid: Laid
+  turned: number
+  wanted: number
+  orientation: Orientation
+  ask: (orientation: Orientation, mostRows: number, values: Partial<Pick<SetOutQuestion, 'leftMm' | 'bottomMm' | 'fromMm' | 'toMm'>>) => SetOut | null
+}
 
 /** Two parts of which the upper lies the other way up, whole courses apart: the most modules together of those tried; null where both have no room. */
 function bothWaysUp(typed: Pick<SetOutQuestion, 'leftMm' | 'bottomMm'>, { system, laid, turned, wanted, orientation, ask }: TwoWays): [SetOut, SetOut] | null {
   let best: [SetOut, SetOut] | null = null
-  const caps = typed.bottomMm === null ? bottomsByCourse(system, laid).slice(0, TRIED_COURSES).map(one => one.toMm) : [Infinity]
+  const caps
+    = typed.bottomMm === null
+      ? bottomsByCourse(system, laid)
+          .slice(0, TRIED_COURSES)
+          .map(one => one.toMm)
+      : [Infinity]
   for (const toMm of caps) {
     const low = ask(orientation, turned, { ...typed, toMm })
     if (!low) continue
@@ -107,24 +167,39 @@ function bothWaysUp(typed: Pick<SetOutQuestion, 'leftMm' | 'bottomMm'>, { system
 
 function partOf(found: SetOut, index: number, orientation: Orientation, firstRow: number, module: Module): ArrayPart {
   const { widthMm, heightMm } = moduleSize(module, orientation)
-  const cells = Array.from({ length: found.rows }, (_, row) => [...found.cells].filter(([, mask]) => mask >> row & 1).map(([column], place): Cell => {
-    const [leftMm, bottomMm] = [found.leftMm + column * found.pitchXMm, found.bottomMm + row * found.pitchYMm]
-    return { id: moduleId(firstRow + row, place), row, column, leftMm, rightMm: leftMm + widthMm, bottomMm, topMm: bottomMm + heightMm }
-  })).flat()
+  const cells = Array.from({ length: found.rows }, (_, row) =>
+    [...found.cells]
+      .filter(([, mask]) => (mask >> row) & 1)
+      .map(([column], place): Cell => {
+        const [leftMm, bottomMm] = [found.leftMm + column * found.pitchXMm, found.bottomMm + row * found.pitchYMm]
+        return { id: moduleId(firstRow + row, place), row, column, leftMm, rightMm: leftMm + widthMm, bottomMm, topMm: bottomMm + heightMm }
+      }),
+  ).flat()
   return { index, orientation, firstRow, pitchXMm: found.pitchXMm, pitchYMm: found.pitchYMm, cells }
 }
 
 /** A part with some of its modules, named by their row and place in it. */
 function keeping(part: ArrayPart, keep: (cell: Cell) => boolean): ArrayPart {
   const rows = [...new Set(part.cells.map(cell => cell.row))].sort((a, b) => a - b)
-  return { ...part, cells: rows.flatMap(row => part.cells.filter(cell => cell.row === row && keep(cell)).sort((a, b) => a.column - b.column).map((cell, place) => ({ ...cell, id: moduleId(part.firstRow + row, place) }))) }
+  return {
+    ...part,
+    cells: rows.flatMap(row =>
+      part.cells
+        .filter(cell => cell.row === row && keep(cell))
+        .sort((a, b) => a.column - b.column)
+        .map((cell, place) => ({ ...cell, id: moduleId(part.firstRow + row, place) })),
+    ),
+  }
 }
 
 /** Without the places that somebody left empty, counted from the left over the whole row. */
-const withoutSkipped = (parts: ArrayPart[], rules: Face['array']['rows']): ArrayPart[] => parts.map((part) => {
-  const placeIn = (cell: Cell) => part.cells.filter(one => one.row === cell.row && one.column <= cell.column).length
-  return keeping(part, cell => !(rules[part.firstRow + cell.row]?.skip ?? []).includes(placeIn(cell)))
-}).filter(part => part.cells.length)
+const withoutSkipped = (parts: ArrayPart[], rules: Face['array']['rows']): ArrayPart[] =>
+  parts
+    .map((part) => {
+      const placeIn = (cell: Cell) => part.cells.filter(one => one.row === cell.row && one.column <= cell.column).length
+      return keeping(part, cell => !(rules[part.firstRow + cell.row]?.skip ?? []).includes(placeIn(cell)))
+    })
+    .filter(part => part.cells.length)
 
 const modulesIn = (parts: ArrayPart[]): number => parts.reduce((sum, part) => sum + part.cells.length, 0)
 
@@ -136,15 +211,22 @@ function withinMost(parts: ArrayPart[], most: number | null, off: (parts: ArrayP
   if (most === null || modulesIn(parts) <= most) return parts
   const rowOf = (part: ArrayPart, cell: Cell) => part.firstRow + cell.row
   const only = (keep: (part: ArrayPart, cell: Cell) => boolean) => parts.map(part => keeping(part, cell => keep(part, cell))).filter(part => part.cells.length)
-  const inOrder = parts.flatMap(part => part.cells.map(cell => ({ id: cell.id, row: rowOf(part, cell), column: cell.column }))).sort((a, b) => a.row - b.row || a.column - b.column)
+  const inOrder = parts
+    .flatMap(part => part.cells.map(cell => ({ id: cell.id, row: rowOf(part, cell), column: cell.column })))
+    .sort((a, b) => a.row - b.row || a.column - b.column)
   const first = new Set(inOrder.slice(0, most).map(one => one.id))
   const rows = [...new Set(inOrder.map(one => one.row))].sort((a, b) => b - a)
   const columns = [...new Set(inOrder.map(one => one.column))].sort((a, b) => b - a)
-  const tries = [only((_, cell) => first.has(cell.id)), ...rows.flatMap(top => columns.map(last => only((part, cell) => rowOf(part, cell) <= top && cell.column <= last)))]
-  return tries.filter(own => modulesIn(own) <= most).reduce((best, next) => {
-    const [a, b] = [off(best), off(next)]
-    return (a > 0 && b === 0) || ((a === 0) === (b === 0) && modulesIn(next) > modulesIn(best)) ? next : best
-  })
+  const tries = [
+    only((_, cell) => first.has(cell.id)),
+    ...rows.flatMap(top => columns.map(last => only((part, cell) => rowOf(part, cell) <= top && cell.column <= last))),
+  ]
+  return tries
+    .filter(own => modulesIn(own) <= most)
+    .reduce((best, next) => {
+      const [a, b] = [off(best), off(next)]
+      return (a > 0 && b === 0) || ((a === 0) === (b === 0) && modulesIn(next) > modulesIn(best)) ? next : best
+    })
 }
 
 /** Open edges that lie on no course, each row's once. */
@@ -153,11 +235,12 @@ function offCourse(parts: ArrayPart[], system: InRoof, laid: Laid): SetOutProof[
   const found = new Map<string, SetOutProof['off'][number]>()
   for (const part of parts) {
     const at = new Set(part.cells.map(cell => `${cell.row} ${cell.column}`))
-    for (const cell of part.cells) for (const edge of ['bottom', 'top'] as const) {
-      if (at.has(`${cell.row + (edge === 'bottom' ? -1 : 1)} ${cell.column}`)) continue
-      const mm = offCourseMm(heights[edge], edge === 'bottom' ? cell.bottomMm : cell.topMm)
-      if (mm > 0.5) found.set(`${edge} ${part.firstRow + cell.row}`, { row: part.firstRow + cell.row, edge, mm: Number.isFinite(mm) ? mm : 1e4 })
-    }
+    for (const cell of part.cells)
+      for (const edge of ['bottom', 'top'] as const) {
+        if (at.has(`${cell.row + (edge === 'bottom' ? -1 : 1)} ${cell.column}`)) continue
+        const mm = offCourseMm(heights[edge], edge === 'bottom' ? cell.bottomMm : cell.topMm)
+        if (mm > 0.5) found.set(`${edge} ${part.firstRow + cell.row}`, { row: part.firstRow + cell.row, edge, mm: Number.isFinite(mm) ? mm : 1e4 })
+      }
   }
   return [...found.values()]
 }
@@ -178,14 +261,48 @@ function rowsOf(parts: ArrayPart[], { face, module, system }: ToSetOut, proof: S
     }
     const lefts = cells.map(cell => cell.leftMm)
     return {
-      index, count: cells.length, fills: cells.length, held: false, locked: false, orientation: part.orientation, moduleWidthMm: widthMm, moduleHeightMm: heightMm, heldModules: 0, free: null, fits: true, moduleLeftsMm: lefts,
-      leftMm: cells[0]?.leftMm ?? part.cells[0]!.leftMm, rightMm: cells.at(-1)?.rightMm ?? part.cells[0]!.leftMm, bottomMm, topMm: bottomMm + heightMm,
-      blocks: runs.map(own => ({ count: own.length, leftMm: own[0]!.leftMm, rightMm: own.at(-1)!.rightMm, free: null, fits: true, moduleLeftsMm: own.map(cell => cell.leftMm) })),
+      index,
+      count: cells.length,
+      fills: cells.length,
+      held: false,
+      locked: false,
+      orientation: part.orientation,
+      moduleWidthMm: widthMm,
+      moduleHeightMm: heightMm,
+      heldModules: 0,
+      free: null,
+      fits: true,
+      moduleLeftsMm: lefts,
+      leftMm: cells[0]?.leftMm ?? part.cells[0]!.leftMm,
+      rightMm: cells.at(-1)?.rightMm ?? part.cells[0]!.leftMm,
+      bottomMm,
+      topMm: bottomMm + heightMm,
+      blocks: runs.map(own => ({
+        count: own.length,
+        leftMm: own[0]!.leftMm,
+        rightMm: own.at(-1)!.rightMm,
+        free: null,
+        fits: true,
+        moduleLeftsMm: own.map(cell => cell.leftMm),
+      })),
       working: {
-        what: `Modules of row ${index + 1}`, formula: 'of all origins the one that holds the most', values: [{ symbol: 't', what: 'origins tried', value: count(proof?.tried ?? 0, 'origins') }],
-        result: count(cells.length, cells.length === 1 ? 'module' : 'modules'), source: proof ? triedWords(proof) : 'No origin was tried', basis: 'arithmetic',
+        what: `Modules of row ${index + 1}`,
+        formula: 'of all origins the one that holds the most',
+        values: [{ symbol: 't', what: 'origins tried', value: count(proof?.tried ?? 0, 'origins') }],
+        result: count(cells.length, cells.length === 1 ? 'module' : 'modules'),
+        source: proof ? triedWords(proof) : 'No origin was tried',
+        basis: 'arithmetic',
       },
     }
   })
-  return { rows, moduleWidthMm: size.widthMm, moduleHeightMm: size.heightMm, columnGapMm: system.columnGapMm, rowsThatFit: rows.filter(row => row.count).length, waits: null, baseMm: rows[0]?.bottomMm ?? 0, slack: null }
+  return {
+    rows,
+    moduleWidthMm: size.widthMm,
+    moduleHeightMm: size.heightMm,
+    columnGapMm: system.columnGapMm,
+    rowsThatFit: rows.filter(row => row.count).length,
+    waits: null,
+    baseMm: rows[0]?.bottomMm ?? 0,
+    slack: null,
+  }
 }

@@ -14,26 +14,47 @@ import { coverUse } from './strength'
 import { tilesOf } from './tiles'
 
 /** The in-roof system of a face; null for an array on rails. */
-export const systemOf = (face: Pick<Face, 'inRoof'>, { inRoofs }: Pick<Catalogue, 'inRoofs'>): InRoof | null => face.inRoof && (inRoofs.find(one => one.id === face.inRoof!.systemId) ?? null)
+export const systemOf = (face: Pick<Face, 'inRoof'>, { inRoofs }: Pick<Catalogue, 'inRoofs'>): InRoof | null =>
+  face.inRoof && (inRoofs.find(one => one.id === face.inRoof!.systemId) ?? null)
 
 /** The latest approval of a module with a system. */
 export const approvalOf = ({ approvals }: Pick<Catalogue, 'approvals'>, moduleId: string, systemId: string) =>
-  offered(approvals).filter(one => one.moduleId === moduleId && one.systemId === systemId).sort((a, b) => b.on.localeCompare(a.on))[0] ?? null
+  offered(approvals)
+    .filter(one => one.moduleId === moduleId && one.systemId === systemId)
+    .sort((a, b) => b.on.localeCompare(a.on))[0] ?? null
 
 /** All that follows from an in-roof array once it is set out. */
-export function inRoofPlan(job: Job, face: Face, catalogue: Catalogue, system: InRoof, { parts, proof }: SetOutFace, plan: Pick<OpeningsLayout, 'parts' | 'supports' | 'loading'>): InRoofPlan {
+export function inRoofPlan(
+  job: Job,
+  face: Face,
+  catalogue: Catalogue,
+  system: InRoof,
+  { parts, proof }: SetOutFace,
+  plan: Pick<OpeningsLayout, 'parts' | 'supports' | 'loading'>,
+): InRoofPlan {
   const facts = face.inRoof!
   const laid = laidOf(face)
   const { along } = shapeOf(face.outline)
-  const battens = laid && battenPlan(parts, system, { covering: laid.covering, courses: laid.courses, rafters: plan.supports.rafters, along, stockMm: facts.battenStockMm })
+  const battens
+    = laid && battenPlan(parts, system, { covering: laid.covering, courses: laid.courses, rafters: plan.supports.rafters, along, stockMm: facts.battenStockMm })
   const { module } = plan.parts
   const kit = kitOf(parts, system, facts.school, face.obstructions)
   return {
-    system, approval: approvalOf(catalogue, module.id, system.id), parts, proof, battens,
+    system,
+    approval: approvalOf(catalogue, module.id, system.id),
+    parts,
+    proof,
+    battens,
     kit,
-    tiles: laid && tilesOf(parts.map(part => filled(part, kit)), system, laid),
+    tiles:
+      laid
+      && tilesOf(
+        parts.map(part => filled(part, kit)),
+        system,
+        laid,
+      ),
     use: coverUse(job, face, facts, system, parts, battens, { loads: plan.loading.loads, supports: plan.supports, chosen: plan.parts }),
-    weight: { arrayKgM2: (module.massKg + system.kitKg) / (module.longMm * module.shortMm / 1e6), unitsKgM2: unitsKgM2(face, catalogue) },
+    weight: { arrayKgM2: (module.massKg + system.kitKg) / ((module.longMm * module.shortMm) / 1e6), unitsKgM2: unitsKgM2(face, catalogue) },
   }
 }
 
@@ -45,11 +66,16 @@ function filled(part: ArrayPart, { windows }: Kit): ArrayPart {
   if (!sample || !holes.length) return part
   const rows = new Set(part.cells.map(cell => cell.row))
   const columns = new Set(part.cells.map(cell => cell.column))
-  const extra = [...rows].flatMap(row => [...columns].flatMap((column): Cell[] => {
-    const [leftMm, bottomMm] = [sample.leftMm + (column - sample.column) * part.pitchXMm, sample.bottomMm + (row - sample.row) * part.pitchYMm]
-    const cell = { id: '', row, column, leftMm, bottomMm, rightMm: leftMm + sample.rightMm - sample.leftMm, topMm: bottomMm + sample.topMm - sample.bottomMm }
-    return !at(row, column) && holes.some(({ along, up }) => cell.leftMm < along.toMm && cell.rightMm > along.fromMm && cell.bottomMm < up.toMm && cell.topMm > up.fromMm) ? [cell] : []
-  }))
+  const extra = [...rows].flatMap(row =>
+    [...columns].flatMap((column): Cell[] => {
+      const [leftMm, bottomMm] = [sample.leftMm + (column - sample.column) * part.pitchXMm, sample.bottomMm + (row - sample.row) * part.pitchYMm]
+      const cell = { id: '', row, column, leftMm, bottomMm, rightMm: leftMm + sample.rightMm - sample.leftMm, topMm: bottomMm + sample.topMm - sample.bottomMm }
+      return !at(row, column)
+        && holes.some(({ along, up }) => cell.leftMm < along.toMm && cell.rightMm > along.fromMm && cell.bottomMm < up.toMm && cell.topMm > up.fromMm)
+        ? [cell]
+        : []
+    }),
+  )
   return { ...part, cells: [...part.cells, ...extra] }
 }
 

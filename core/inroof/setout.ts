@@ -43,8 +43,20 @@ const MOST_WORKED = 250_000
 const MASK_ROWS = 20
 const TOLERANCE_MM = 1e-3
 
-interface Height { bottomMm: number, lefts: Interval[][], begins: number, ends: number, /** Of each row, as places in the list of courses: the last laid below it and the first above where there are such, and those beside it. */ courses: RowCourses[], most: number }
-interface RowCourses { below: number, above: number, first: number, last: number }
+interface Height {
+  bottomMm: number
+  lefts: Interval[][]
+  begins: number
+  ends: number
+  /** Of each row, as places in the list of courses: the last laid below it and the first above where there are such, and those beside it. */ courses: RowCourses[]
+  most: number
+}
+interface RowCourses {
+  below: number
+  above: number
+  first: number
+  last: number
+}
 
 /**
  * Sets modules out on the whole-course origin that holds the most; of those, the one with the fewest units cut to less than half, then the
@@ -64,14 +76,17 @@ export function setOut(question: SetOutQuestion): SetOut | null {
   const known = new Map<string, Map<number, number>>()
   const cellsAt = (height: Height, fromMm: number): Columns => {
     const fits: Columns = new Map()
-    height.lefts.forEach((row, r) => row.forEach(({ fromMm: low, toMm: high }) => {
-      for (let c = Math.ceil((low - fromMm - TOLERANCE_MM) / pitchXMm); c <= Math.floor((high - fromMm + TOLERANCE_MM) / pitchXMm); c++) fits.set(c, (fits.get(c) ?? 0) | 1 << r)
-    }))
+    height.lefts.forEach((row, r) =>
+      row.forEach(({ fromMm: low, toMm: high }) => {
+        for (let c = Math.ceil((low - fromMm - TOLERANCE_MM) / pitchXMm); c <= Math.floor((high - fromMm + TOLERANCE_MM) / pitchXMm); c++)
+          fits.set(c, (fits.get(c) ?? 0) | (1 << r))
+      }),
+    )
     const rows = height.lefts.length
     if (!system.innerCorners) return rectangleOf(fits, rows, height.begins, height.ends)
     const flags = `${height.begins} ${height.ends}`
     let own = known.get(flags)
-    if (!own) known.set(flags, own = new Map())
+    if (!own) known.set(flags, (own = new Map()))
     const { cells, before } = chosen(fits, rows, height.begins, height.ends, own)
     mostBefore = Math.max(mostBefore, before)
     return cells
@@ -109,7 +124,7 @@ export function setOut(question: SetOutQuestion): SetOut | null {
     let own = graded.get(key)
     if (!own) {
       worked += joints.length
-      graded.set(key, own = joints.map(mm => ({ mm: mm + wrapMm, ...cutsOf(question, height, mm + wrapMm, cells, pitchXMm) })))
+      graded.set(key, (own = joints.map(mm => ({ mm: mm + wrapMm, ...cutsOf(question, height, mm + wrapMm, cells, pitchXMm) }))))
     }
     return own
   }
@@ -149,7 +164,8 @@ export function setOut(question: SetOutQuestion): SetOut | null {
       // Whole millimetres where there is one between them: nobody reads halves off a tape.
       const whole = [Math.round((place + nextMm) / 2), Math.ceil(place), Math.floor(nextMm)].filter(mm => mm > place && mm < nextMm)
       const corners = judgeAt(height, between, whole.length ? whole : [(place + nextMm) / 2])
-      for (const wrapMm of nextMm > pitchXMm ? [0, pitchXMm] : [0]) for (const one of gradesOf(height, between, wrapMm)) if (one.mm > place && one.mm < nextMm) judge(height, between, corners, one)
+      for (const wrapMm of nextMm > pitchXMm ? [0, pitchXMm] : [0])
+        for (const one of gradesOf(height, between, wrapMm)) if (one.mm > place && one.mm < nextMm) judge(height, between, corners, one)
     }
   }
   if (!best) return null
@@ -157,11 +173,28 @@ export function setOut(question: SetOutQuestion): SetOut | null {
   const first = Math.min(...best.cells.keys())
   const cells: Columns = new Map([...best.cells].sort((a, b) => a[0] - b[0]).map(([column, mask]) => [column - first, mask]))
   const [slivers, cuts, corners] = best.key as [number, number, number]
-  return { leftMm: best.leftMm + first * pitchXMm, bottomMm: best.height.bottomMm, pitchXMm, pitchYMm, rows: best.height.lefts.length, cells, count: mostCount, cuts, slivers, corners, proved: !cut && mostBefore <= mostCount, tried }
+  return {
+    leftMm: best.leftMm + first * pitchXMm,
+    bottomMm: best.height.bottomMm,
+    pitchXMm,
+    pitchYMm,
+    rows: best.height.lefts.length,
+    cells,
+    count: mostCount,
+    cuts,
+    slivers,
+    corners,
+    proved: !cut && mostBefore <= mostCount,
+    tried,
+  }
 }
 
 /** The same in an order in which any first part of it lies spread over the whole. */
-const spread = <T>(items: T[]): T[] => items.map((one, i) => ({ one, at: i * 0.6180339887498949 % 1 })).sort((a, b) => a.at - b.at).map(({ one }) => one)
+const spread = <T>(items: T[]): T[] =>
+  items
+    .map((one, i) => ({ one, at: (i * 0.6180339887498949) % 1 }))
+    .sort((a, b) => a.at - b.at)
+    .map(({ one }) => one)
 
 const lower = (a: number[], b: number[]): boolean => {
   const at = a.findIndex((n, i) => Math.abs(n - b[i]!) > 1e-9)
@@ -169,12 +202,17 @@ const lower = (a: number[], b: number[]): boolean => {
 }
 
 /** A place of the grid with what it cuts. */
-interface Graded { mm: number, cuts: number, slivers: number }
+interface Graded {
+  mm: number
+  cuts: number
+  slivers: number
+}
 
 const coursesKey = ({ courses }: Height): string => courses.map(one => `${one.below} ${one.above} ${one.first} ${one.last}`).join()
 
 /** The same for heights at which the very same places along the eave, edges and courses are found. */
-const signature = (height: Height): string => `${height.begins} ${height.ends} ${coursesKey(height)} ${height.lefts.map(row => row.map(one => `${one.fromMm.toFixed(3)} ${one.toMm.toFixed(3)}`).join()).join(';')}`
+const signature = (height: Height): string =>
+  `${height.begins} ${height.ends} ${coursesKey(height)} ${height.lefts.map(row => row.map(one => `${one.fromMm.toFixed(3)} ${one.toMm.toFixed(3)}`).join()).join(';')}`
 
 /** Every height that is worth a trial: on whole mm, and where an edge or the strip meets something, mm. */
 function heightsOf({ ground, system, laid, mostRows, bottomMm, fromMm, toMm }: SetOutQuestion, pitchYMm: number): Height[] {
@@ -225,8 +263,13 @@ function coursesOfRow(system: InRoof, laid: Laid, fromMm: number, toMm: number):
   const { courses } = laid
   const first = courses.findIndex(one => one.toMm > fromMm + 1e-6)
   const past = courses.findIndex(one => one.fromMm >= toMm - 1e-6)
-  const place = (one: Course | null) => one ? courses.indexOf(one) : -1
-  return { below: place(courseBelow(system, laid, fromMm)), above: place(courseAbove(system, laid, toMm)), first: first < 0 ? courses.length : first, last: (past < 0 ? courses.length : past) - 1 }
+  const place = (one: Course | null) => (one ? courses.indexOf(one) : -1)
+  return {
+    below: place(courseBelow(system, laid, fromMm)),
+    above: place(courseAbove(system, laid, toMm)),
+    first: first < 0 ? courses.length : first,
+    last: (past < 0 ? courses.length : past) - 1,
+  }
 }
 
 const middleOf = (heights: Height[]): number => {
@@ -234,13 +277,20 @@ const middleOf = (heights: Height[]): number => {
   return all.length ? (all.reduce((least, one) => Math.min(least, one.fromMm), Infinity) + all.reduce((most, one) => Math.max(most, one.toMm), -Infinity)) / 2 : 0
 }
 /** Middle of the array as the place of a module's left edge. */
-const middleAt = (cells: Columns, leftMm: number, pitchXMm: number): number => leftMm + (Math.min(...cells.keys()) + Math.max(...cells.keys())) / 2 * pitchXMm
+const middleAt = (cells: Columns, leftMm: number, pitchXMm: number): number => leftMm + ((Math.min(...cells.keys()) + Math.max(...cells.keys())) / 2) * pitchXMm
 
 const folded = (mm: number, pitchMm: number): number => mm - Math.floor(mm / pitchMm) * pitchMm
 
 /** Places of the grid at which some row gains or loses a module, from the left. */
 const critical = ({ lefts }: Height, pitchXMm: number): number[] =>
-  [...new Set(lefts.flat().flatMap(({ fromMm, toMm }) => [fromMm, toMm]).map(mm => Math.round(folded(mm, pitchXMm) * 1000) / 1000))].sort((a, b) => a - b)
+  [
+    ...new Set(
+      lefts
+        .flat()
+        .flatMap(({ fromMm, toMm }) => [fromMm, toMm])
+        .map(mm => Math.round(folded(mm, pitchXMm) * 1000) / 1000),
+    ),
+  ].sort((a, b) => a - b)
 
 /** Places of the grid at which an edge of some column comes to a joint of the units, or to the middle of one, or leaves what still counts as either. */
 function aligned({ ground, system, laid }: SetOutQuestion, heights: Height[], pitchXMm: number): number[] {
@@ -256,7 +306,8 @@ function aligned({ ground, system, laid }: SetOutQuestion, heights: Height[], pi
     for (let k = Math.ceil((lowMm + offsetMm - startMm) / half); startMm + k * half - offsetMm <= highMm; k++) {
       const place = startMm + k * half - offsetMm
       // On whole mm, each just inside what it stands for.
-      for (const mm of [Math.round(place), Math.ceil(place - SNUG_MM), Math.floor(place + SNUG_MM), Math.ceil(place - HALF_MM), Math.floor(place + HALF_MM)]) found.add(Math.round(folded(mm, pitchXMm) * 1000) / 1000)
+      for (const mm of [Math.round(place), Math.ceil(place - SNUG_MM), Math.floor(place + SNUG_MM), Math.ceil(place - HALF_MM), Math.floor(place + HALF_MM)])
+        found.add(Math.round(folded(mm, pitchXMm) * 1000) / 1000)
     }
   }
   return [...found]
@@ -275,13 +326,13 @@ function cutsOf({ ground, system, laid }: SetOutQuestion, { courses }: Height, l
       const edgeMm = leftMm + column * pitchXMm + (side === 'left' ? -beyondMm : ground.widthMm + beyondMm)
       const kept = [0, 1].map(parity => keptOfUnit(laid.covering, parity, edgeMm, side))
       for (let low = 0; open >> low; low++) {
-        if (!(open >> low & 1)) continue
+        if (!((open >> low) & 1)) continue
         let high = low
-        while (open >> high + 1 & 1) high++
+        while ((open >> (high + 1)) & 1) high++
         // A side that stands on a wider row begins with the first course laid over that one; likewise at its upper end.
         const [bottom, top] = [courses[low]!, courses[high]!]
-        const from = mask >> low - 1 & 1 && low > 0 ? orElse(courses[low - 1]!.above, bottom.first) : orElse(bottom.below, bottom.first - 1) + 1
-        const to = mask >> high + 1 & 1 ? orElse(courses[high + 1]!.below, top.last) : orElse(top.above, top.last + 1) - 1
+        const from = (mask >> (low - 1)) & 1 && low > 0 ? orElse(courses[low - 1]!.above, bottom.first) : orElse(bottom.below, bottom.first - 1) + 1
+        const to = (mask >> (high + 1)) & 1 ? orElse(courses[high + 1]!.below, top.last) : orElse(top.above, top.last + 1) - 1
         for (let at = from; at <= to; at++) {
           const mm = kept[laid.courses[at]!.number % 2]!
           if (mm === 0) continue
@@ -295,4 +346,4 @@ function cutsOf({ ground, system, laid }: SetOutQuestion, { courses }: Height, l
   return { cuts, slivers }
 }
 
-const orElse = (place: number, other: number): number => place < 0 ? other : place
+const orElse = (place: number, other: number): number => (place < 0 ? other : place)

@@ -22,13 +22,20 @@ export interface TileCount {
 function openings(parts: ArrayPart[], system: InRoof, laid: Laid): (course: Course) => Interval[] {
   const half = Math.max(system.side.gapMm, system.columnGapMm / 2)
   const stacks = parts.flatMap(columnRuns).map(({ leftMm, rightMm, bottomMm, topMm }) => ({
-    gap: { fromMm: leftMm - half, toMm: rightMm + half }, bottomMm, topMm, below: courseBelow(system, laid, bottomMm), above: courseAbove(system, laid, topMm),
+    gap: { fromMm: leftMm - half, toMm: rightMm + half },
+    bottomMm,
+    topMm,
+    below: courseBelow(system, laid, bottomMm),
+    above: courseAbove(system, laid, topMm),
   }))
-  return course => unite(stacks.flatMap(({ gap, bottomMm, topMm, below, above }) => {
-    const low = below ? course.number > below.number : course.fromMm >= bottomMm - system.bottom.downMm
-    const high = above ? course.number < above.number : course.fromMm < topMm
-    return low && high ? [gap] : []
-  }))
+  return course =>
+    unite(
+      stacks.flatMap(({ gap, bottomMm, topMm, below, above }) => {
+        const low = below ? course.number > below.number : course.fromMm >= bottomMm - system.bottom.downMm
+        const high = above ? course.number < above.number : course.fromMm < topMm
+        return low && high ? [gap] : []
+      }),
+    )
 }
 
 /** Modules one above another without a break. */
@@ -59,7 +66,10 @@ export function tilesOf(parts: ArrayPart[], system: InRoof, laid: Laid): TileCou
       const first = Math.ceil((fromMm - startMm - SNUG_MM) / widthMm)
       const last = Math.floor((toMm - startMm + SNUG_MM) / widthMm)
       saved += Math.max(0, last - first)
-      for (const kept of [startMm + first * widthMm - fromMm > SNUG_MM ? fromMm - startMm - (first - 1) * widthMm : 0, toMm - startMm - last * widthMm > SNUG_MM ? startMm + (last + 1) * widthMm - toMm : 0]) {
+      for (const kept of [
+        startMm + first * widthMm - fromMm > SNUG_MM ? fromMm - startMm - (first - 1) * widthMm : 0,
+        toMm - startMm - last * widthMm > SNUG_MM ? startMm + (last + 1) * widthMm - toMm : 0,
+      ]) {
         if (kept <= 0) continue
         cut++
         if (kept < widthMm / 2 - HALF_MM) slivers++
@@ -67,6 +77,12 @@ export function tilesOf(parts: ArrayPart[], system: InRoof, laid: Laid): TileCou
     }
     return [{ number: course.number, gaps, saved, cut, slivers, areaMm2 }]
   })
-  const sum = (of: (one: typeof courses[number]) => number) => courses.reduce((total, one) => total + of(one), 0)
-  return { saved: sum(one => one.saved), cut: sum(one => one.cut), slivers: sum(one => one.slivers), areaM2: sum(one => one.areaMm2) / 1e6, courses: courses.map(({ number, gaps, saved, cut }) => ({ number, gaps, saved, cut })) }
+  const sum = (of: (one: (typeof courses)[number]) => number) => courses.reduce((total, one) => total + of(one), 0)
+  return {
+    saved: sum(one => one.saved),
+    cut: sum(one => one.cut),
+    slivers: sum(one => one.slivers),
+    areaM2: sum(one => one.areaMm2) / 1e6,
+    courses: courses.map(({ number, gaps, saved, cut }) => ({ number, gaps, saved, cut })),
+  }
 }

@@ -25,7 +25,12 @@ export interface CoverWind {
 }
 
 /** What the relief that was asked for comes to: shares of the outer pressures, or why it is not given. */
-export function reliefOf({ relief, reliefTicks: ticked, closedBehind }: InRoofFacts, system: InRoof, edition: Job['loads']['rules']['edition'], typed = false): { up: number, down: number, words: string, refused: CoverWind['refused'] } {
+export function reliefOf(
+  { relief, reliefTicks: ticked, closedBehind }: InRoofFacts,
+  system: InRoof,
+  edition: Job['loads']['rules']['edition'],
+  typed = false,
+): { up: number, down: number, words: string, refused: CoverWind['refused'] } {
   const none = { up: 1, down: 1, words: 'no relief for pressure equalisation' }
   const refuse = (missing: ReliefTick[]) => ({ ...none, refused: { relief, missing, typed } })
   // An engineer's pressures are net: what relieves them is in them.
@@ -50,7 +55,9 @@ export function coverWind(rules: Job['loads']['rules'], loads: FaceLoads, facts:
     ? 0
     : rules.edition === 'en' && rules.wind.kind === 'computed'
       ? enVelocityPressure(rules.wind, loads.building.topMm).pa
-      : (rules.edition === 'us-2010' || rules.edition === 'us-2016') && rules.wind.kind === 'computed' ? usVelocityPressure(rules.edition, rules.wind, loads.building.meanHeightMm).pa : 0
+      : (rules.edition === 'us-2010' || rules.edition === 'us-2016') && rules.wind.kind === 'computed'
+          ? usVelocityPressure(rules.edition, rules.wind, loads.building.meanHeightMm).pa
+          : 0
   const inside = facts.closedBehind || !computed ? { up: 0, down: 0 } : rules.edition === 'en' ? EN_INSIDE : US_INSIDE
   const leastPa = computed && rules.edition !== 'en' ? US_LEAST_PA : 0
   const at = (zone: string, areaMm2: number): ZonePressure => {
@@ -58,19 +65,33 @@ export function coverWind(rules: Job['loads']['rules'], loads: FaceLoads, facts:
     return { upPa: Math.max(leastPa, outer.upPa * relief.up + qPa * inside.up), downPa: Math.max(leastPa, outer.downPa * relief.down + qPa * inside.down) }
   }
   const zones = Object.keys(loads.wind.curves)
-  const worst = zones.reduce<string | null>((a, b) => a === null || at(b, moduleMm2).upPa > at(a, moduleMm2).upPa ? b : a, null)
+  const worst = zones.reduce<string | null>((a, b) => (a === null || at(b, moduleMm2).upPa > at(a, moduleMm2).upPa ? b : a), null)
   return {
-    at, refused: relief.refused, insideLeft: !computed && !facts.closedBehind,
+    at,
+    refused: relief.refused,
+    insideLeft: !computed && !facts.closedBehind,
     working: {
-      what: 'Suction on a module that is the covering', formula: 'p = r pe(A) + q ci', values: [
-        { symbol: 'pe', what: worst ? `outside, zone ${worst}, whole, on one module` : 'outside', value: pressure(worst ? zonePressure({ ...loads.wind.curves[worst]!, equalised: false, leastPa: 0 }, moduleMm2).upPa : 0) },
+      what: 'Suction on a module that is the covering',
+      formula: 'p = r pe(A) + q ci',
+      values: [
+        {
+          symbol: 'pe',
+          what: worst ? `outside, zone ${worst}, whole, on one module` : 'outside',
+          value: pressure(worst ? zonePressure({ ...loads.wind.curves[worst]!, equalised: false, leastPa: 0 }, moduleMm2).upPa : 0),
+        },
         { symbol: 'r', what: relief.words, value: factor(relief.up) },
         { symbol: 'q', what: computed ? 'velocity pressure' : 'typed pressures are taken as net', value: pressure(qPa) },
         { symbol: 'ci', what: facts.closedBehind ? 'a closed layer lies behind' : 'no closed layer behind: the house’s own pressure', value: factor(inside.up) },
-        ...leastPa ? [{ symbol: 'least', what: 'net pressure', value: pressure(leastPa) }] : [],
+        ...(leastPa ? [{ symbol: 'least', what: 'net pressure', value: pressure(leastPa) }] : []),
       ],
       result: worst ? pressure(at(worst, moduleMm2).upPa) : words('the wind is not known'),
-      source: rules.edition === 'en' ? 'EN 1991-1-4, 7.2 and 7.2.9' : rules.edition === 'none' ? 'No rules chosen' : 'ASCE 7, chapter 30: components, no γa and no γE (from memory)', basis: 'code',
+      source:
+        rules.edition === 'en'
+          ? 'EN 1991-1-4, 7.2 and 7.2.9'
+          : rules.edition === 'none'
+            ? 'No rules chosen'
+            : 'ASCE 7, chapter 30: components, no γa and no γE (from memory)',
+      basis: 'code',
     },
   }
 }

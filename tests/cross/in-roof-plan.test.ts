@@ -14,22 +14,79 @@ const base = demoJobs.find(({ job }) => job.title === '2 Eelgrass Cottages')!.jo
 /** A face as it is met: corners 3 mm out, courses that shorten, a window or two, a vent, a chimney. */
 function randomJob(random: Random): Job {
   const [wide, high] = [random.whole(5200, 11_000), random.whole(4300, 6900)]
-  const courses = (list: number[], firstMm: number, gaugeMm: number) => list.map(course => ({ course, mm: Math.round(firstMm + (course - 2) * gaugeMm + random.between(-3, 3)) }))
+  const courses = (list: number[], firstMm: number, gaugeMm: number) =>
+    list.map(course => ({ course, mm: Math.round(firstMm + (course - 2) * gaugeMm + random.between(-3, 3)) }))
   const coverings: Covering[] = [
-    { kind: 'interlocking-tile', gaugeMm: 340, coverWidthMm: random.whole(280, 310), lengthMm: 420, firstCourseMm: 330, firstColumnMm: random.whole(0, 200), pan: { fromMm: 60, toMm: 230 }, coursesRead: courses([6, 11], 330, 338), coursesCounted: null, battenMm: 50, battenDeepMm: 25 },
-    { kind: 'slate', lengthMm: 500, coverWidthMm: 250, lapMm: 100, nailing: 'centre', mayCut: true, firstCourseMm: 190, firstColumnMm: random.whole(0, 200), coursesRead: courses([9, 18], 190, 198), coursesCounted: null, battenMm: 50, battenDeepMm: 25 },
-    { kind: 'plain-tile', gaugeMm: 100, coverWidthMm: 165, lengthMm: 265, firstCourseMm: 90, firstColumnMm: random.whole(0, 150), coursesRead: courses([14, 30], 90, 100), coursesCounted: null, battenMm: 38, battenDeepMm: 25 },
+    {
+      kind: 'interlocking-tile',
+      gaugeMm: 340,
+      coverWidthMm: random.whole(280, 310),
+      lengthMm: 420,
+      firstCourseMm: 330,
+      firstColumnMm: random.whole(0, 200),
+      pan: { fromMm: 60, toMm: 230 },
+      coursesRead: courses([6, 11], 330, 338),
+      coursesCounted: null,
+      battenMm: 50,
+      battenDeepMm: 25,
+    },
+    {
+      kind: 'slate',
+      lengthMm: 500,
+      coverWidthMm: 250,
+      lapMm: 100,
+      nailing: 'centre',
+      mayCut: true,
+      firstCourseMm: 190,
+      firstColumnMm: random.whole(0, 200),
+      coursesRead: courses([9, 18], 190, 198),
+      coursesCounted: null,
+      battenMm: 50,
+      battenDeepMm: 25,
+    },
+    {
+      kind: 'plain-tile',
+      gaugeMm: 100,
+      coverWidthMm: 165,
+      lengthMm: 265,
+      firstCourseMm: 90,
+      firstColumnMm: random.whole(0, 150),
+      coursesRead: courses([14, 30], 90, 100),
+      coursesCounted: null,
+      battenMm: 38,
+      battenDeepMm: 25,
+    },
   ]
-  const box = (id: string, kind: Face['obstructions'][number]['kind'], widthMm: number, heightMm: number) =>
-    ({ id, kind, round: false, xMm: random.whole(1200, wide - 1200), yMm: random.whole(1200, high - 1000), widthMm, heightMm, clearanceMm: random.whole(0, 150) })
+  const box = (id: string, kind: Face['obstructions'][number]['kind'], widthMm: number, heightMm: number) => ({
+    id,
+    kind,
+    round: false,
+    xMm: random.whole(1200, wide - 1200),
+    yMm: random.whole(1200, high - 1000),
+    widthMm,
+    heightMm,
+    clearanceMm: random.whole(0, 150),
+  })
   const obstructions = [
-    ...random.next() < 0.6 ? [box('window', 'roof-window', random.whole(500, 800), random.whole(620, 1150))] : [], ...random.next() < 0.3 ? [box('vent', 'vent', 120, 120)] : [],
-    ...random.next() < 0.3 ? [box('chimney', 'chimney', 600, 500)] : [],
+    ...(random.next() < 0.6 ? [box('window', 'roof-window', random.whole(500, 800), random.whole(620, 1150))] : []),
+    ...(random.next() < 0.3 ? [box('vent', 'vent', 120, 120)] : []),
+    ...(random.next() < 0.3 ? [box('chimney', 'chimney', 600, 500)] : []),
   ]
-  const job = after(base,
-    { type: 'set-face', faceId: 'main', values: { covering: random.pick(coverings), obstructions, datum: random.pick(['left', 'right']), outline: { kind: 'rectangle', eaveLengthMm: wide, slopeLengthMm: high } } },
+  const job = after(
+    base,
+    {
+      type: 'set-face',
+      faceId: 'main',
+      values: {
+        covering: random.pick(coverings),
+        obstructions,
+        datum: random.pick(['left', 'right']),
+        outline: { kind: 'rectangle', eaveLengthMm: wide, slopeLengthMm: high },
+      },
+    },
     { type: 'take-in-roof', faceId: 'main', inRoof: { ...plainInRoof, systemId: random.pick([tray, frame]).id } },
-    { type: 'set-array', faceId: 'main', values: { orientation: random.pick(['upright', 'on-side']) } })
+    { type: 'set-array', faceId: 'main', values: { orientation: random.pick(['upright', 'on-side']) } },
+  )
   return roughened(job, () => random.between(0, 3))
 }
 
@@ -61,7 +118,15 @@ describe('an array in the roof, gone over by a roofer with a tape', () => {
         // The apron ends at bottom - down: on some course, over its head by the lap at least, and that course's head is clear of the glass.
         if (!under) {
           const apron = cell.bottomMm - system.bottom.downMm
-          expect(courses.some(one => one.number >= 2 && apron >= one.fromMm - 0.01 && one.fromMm + lengthMm - apron >= system.bottom.lapMm - 0.01 && cell.bottomMm - one.fromMm - lengthMm >= system.bottom.clearMm - 0.01)).toBe(true)
+          expect(
+            courses.some(
+              one =>
+                one.number >= 2
+                && apron >= one.fromMm - 0.01
+                && one.fromMm + lengthMm - apron >= system.bottom.lapMm - 0.01
+                && cell.bottomMm - one.fromMm - lengthMm >= system.bottom.clearMm - 0.01,
+            ),
+          ).toBe(true)
           edges++
         }
         // The head flashing ends at top + up: some course begins over it, off the glass.
@@ -80,11 +145,22 @@ describe('an array in the roof, gone over by a roofer with a tape', () => {
       const { system } = plan.inRoof!
       const { along, up } = plan.shape
       for (const cell of cellsOf(plan)) {
-        expect([cell.leftMm - system.side.outMm >= along.fromMm - 4, cell.rightMm + system.side.outMm <= along.toMm + 4, cell.bottomMm - system.bottom.downMm >= up.fromMm - 4, cell.topMm + system.top.upMm <= up.toMm + 4]).toEqual([true, true, true, true])
+        expect([
+          cell.leftMm - system.side.outMm >= along.fromMm - 4,
+          cell.rightMm + system.side.outMm <= along.toMm + 4,
+          cell.bottomMm - system.bottom.downMm >= up.fromMm - 4,
+          cell.topMm + system.top.upMm <= up.toMm + 4,
+        ]).toEqual([true, true, true, true])
         for (const one of face.obstructions) {
           const window = one.kind === 'roof-window'
-          const [dx, low, high] = window ? [system.window.nearMm, system.window.nearMm, system.window.nearMm] : [system.side.outMm, system.bottom.downMm, system.top.upMm]
-          const apart = cell.leftMm - dx >= one.xMm + one.widthMm / 2 - 0.01 || cell.rightMm + dx <= one.xMm - one.widthMm / 2 + 0.01 || cell.bottomMm - low >= one.yMm + one.heightMm / 2 - 0.01 || cell.topMm + high <= one.yMm - one.heightMm / 2 + 0.01
+          const [dx, low, high] = window
+            ? [system.window.nearMm, system.window.nearMm, system.window.nearMm]
+            : [system.side.outMm, system.bottom.downMm, system.top.upMm]
+          const apart
+            = cell.leftMm - dx >= one.xMm + one.widthMm / 2 - 0.01
+              || cell.rightMm + dx <= one.xMm - one.widthMm / 2 + 0.01
+              || cell.bottomMm - low >= one.yMm + one.heightMm / 2 - 0.01
+              || cell.topMm + high <= one.yMm - one.heightMm / 2 + 0.01
           expect(apart).toBe(true)
         }
       }
@@ -104,7 +180,11 @@ describe('an array in the roof, gone over by a roofer with a tape', () => {
       }
       // Rows are those of every other array: the same modules in the same places.
       const rows = plan.rows.rows.flatMap(row => row.moduleLeftsMm.map(left => `${left.toFixed(3)} ${row.bottomMm.toFixed(3)}`))
-      expect(rows.sort()).toEqual(cellsOf(plan).map(cell => `${cell.leftMm.toFixed(3)} ${cell.bottomMm.toFixed(3)}`).sort())
+      expect(rows.sort()).toEqual(
+        cellsOf(plan)
+          .map(cell => `${cell.leftMm.toFixed(3)} ${cell.bottomMm.toFixed(3)}`)
+          .sort(),
+      )
     }
   })
 
@@ -124,14 +204,24 @@ describe('an array in the roof, gone over by a roofer with a tape', () => {
         const joined: { left: number, right: number, bottom: number, top: number }[] = []
         for (const cell of own) {
           const last = joined.at(-1)
-          const bridged = last && holes.some(({ along, up }) => cell.leftMm < along.toMm && cell.rightMm > along.fromMm && near(up.fromMm, last.top) && near(up.toMm, cell.bottomMm))
+          const bridged
+            = last
+              && holes.some(({ along, up }) => cell.leftMm < along.toMm && cell.rightMm > along.fromMm && near(up.fromMm, last.top) && near(up.toMm, cell.bottomMm))
           if (last && (bridged || cell.bottomMm - last.top < 100)) last.top = cell.topMm
           else joined.push({ left: cell.leftMm, right: cell.rightMm, bottom: cell.bottomMm, top: cell.topMm })
         }
         return joined
       })
       const opens = (courseMm: number, { bottom, top }: { bottom: number, top: number }) => {
-        const below = courses.filter(one => one.number >= 2 && bottom - system.bottom.downMm >= one.fromMm - 1e-6 && one.fromMm + lengthMm - bottom + system.bottom.downMm >= system.bottom.lapMm - 1e-6 && bottom - one.fromMm - lengthMm >= system.bottom.clearMm - 1e-6).at(-1)!
+        const below = courses
+          .filter(
+            one =>
+              one.number >= 2
+              && bottom - system.bottom.downMm >= one.fromMm - 1e-6
+              && one.fromMm + lengthMm - bottom + system.bottom.downMm >= system.bottom.lapMm - 1e-6
+              && bottom - one.fromMm - lengthMm >= system.bottom.clearMm - 1e-6,
+          )
+          .at(-1)!
         const above = courses.find(one => top + system.top.upMm - one.fromMm >= system.top.lapMm - 1e-6 && one.fromMm - top >= system.top.gapMm - 1e-6)!
         return courseMm > below.fromMm + 1e-6 && courseMm < above.fromMm - 1e-6
       }

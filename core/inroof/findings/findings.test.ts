@@ -21,10 +21,16 @@ describe('what is found on arrival', () => {
     const [ask] = found(gone, 'inroof-arrival')
     expect(ask!.sentence).toBe('Not there on arrival: felt and roof windows. Somebody has to be asked for them, by a day.')
     const asked = applyEdit(gone, ask!.cures[0]!.edit)
-    expect(asked.faces[0]!.inRoof!.tasks.slice(2).map(task => [task.trade, task.due])).toEqual([['roofer', null], ['roofer', null]])
+    expect(asked.faces[0]!.inRoof!.tasks.slice(2).map(task => [task.trade, task.due])).toEqual([
+      ['roofer', null],
+      ['roofer', null],
+    ])
     expect(found(asked, 'inroof-arrival').map(one => one.severity)).toEqual(['caution'])
     const [task] = asked.faces[0]!.inRoof!.tasks.slice(2)
-    const dated = asked.faces[0]!.inRoof!.tasks.reduce((job, one) => after(job, { type: 'put-task', faceId: 'main', task: { ...one, due: one.due ?? '2026-06-01' } }), asked)
+    const dated = asked.faces[0]!.inRoof!.tasks.reduce(
+      (job, one) => after(job, { type: 'put-task', faceId: 'main', task: { ...one, due: one.due ?? '2026-06-01' } }),
+      asked,
+    )
     expect([task!.id, found(dated, 'inroof-arrival')]).toEqual(['task-felt', []])
   })
 
@@ -50,9 +56,15 @@ describe('what is found on arrival', () => {
 })
 
 describe('the order of the kit', () => {
-  const grid = [[true, true, true], [true, true, true]]
+  const grid = [
+    [true, true, true],
+    [true, true, true],
+  ]
   const part = partOf(grid, { widthMm: 1021, heightMm: 1692, columnGapMm: 24, rowGapMm: 18 })
-  const stepOf = (school: 'row' | 'module', kind: string) => kitOf([part], tray, school, []).pieces.filter(piece => piece.kind === kind).map(piece => piece.step)
+  const stepOf = (school: 'row' | 'module', kind: string) =>
+    kitOf([part], tray, school, [])
+      .pieces.filter(piece => piece.kind === kind)
+      .map(piece => piece.step)
   it('begins with what lies lowest and ends with what lies over it, row by row', () => {
     for (const school of ['row', 'module'] as const) {
       const { steps, pieces } = kitOf([part], tray, school, [])
@@ -92,11 +104,19 @@ describe('sentences with cures', () => {
   })
 
   it('tell of screws above a module that is shorter than its system holds it', () => {
-    const high = { ...catalogue, inRoofs: catalogue.inRoofs.map(one => ({ ...one, lines: one.lines.map(line => line.fromMm > 900 ? { ...line, fromMm: line.fromMm + 600, toMm: line.toMm + 600 } : line) })) }
+    const high = {
+      ...catalogue,
+      inRoofs: catalogue.inRoofs.map(one => ({
+        ...one,
+        lines: one.lines.map(line => (line.fromMm > 900 ? { ...line, fromMm: line.fromMm + 600, toMm: line.toMm + 600 } : line)),
+      })),
+    }
     const [one] = planJob(eelgrass, high).findings.filter(({ kind }) => kind === 'inroof-screws')
     const { parts } = planJob(eelgrass, catalogue).faces[0]!.inRoof!
     // Every module of the frame is held on its upper line by so many screws.
-    const upper = catalogue.inRoofs.find(({ id }) => id === eelgrass.faces[0]!.inRoof!.systemId)!.lines.filter(({ wayUp, fromMm }) => wayUp === eelgrass.faces[0]!.array.orientation && fromMm > 900)
+    const upper = catalogue.inRoofs
+      .find(({ id }) => id === eelgrass.faces[0]!.inRoof!.systemId)!
+      .lines.filter(({ wayUp, fromMm }) => wayUp === eelgrass.faces[0]!.array.orientation && fromMm > 900)
     const screws = parts.flatMap(part => part.cells).length * upper.reduce((sum, { screws }) => sum + screws, 0)
     expect(one!.sentence).toMatch(new RegExp(`above its lower edge, and this one reaches [\\d.]+ mm as it lies: ${screws} screws would miss it\\.$`))
     expect([one!.severity, screws > 0, found(eelgrass, 'inroof-screws')]).toEqual(['stop', true, []])
@@ -106,8 +126,8 @@ describe('sentences with cures', () => {
     const { module } = planJob(eelgrass, catalogue).faces[0]!.parts
     const system = catalogue.inRoofs.find(({ id }) => id === eelgrass.faces[0]!.inRoof!.systemId)!
     // EN: 1.35 G + 1.5 S; 600 Pa on the ground, 40° of slope: μ1 = 0.8 (60 - 40) / 30 (EN 1991-1-3, table 5.2).
-    const [sin, cos] = [Math.sin(40 * Math.PI / 180), Math.cos(40 * Math.PI / 180)]
-    const snowN = 600 * 0.8 * 20 / 30 * cos * module.longMm * module.shortMm / 1e6
+    const [sin, cos] = [Math.sin((40 * Math.PI) / 180), Math.cos((40 * Math.PI) / 180)]
+    const snowN = (((600 * 0.8 * 20) / 30) * cos * module.longMm * module.shortMm) / 1e6
     const wantedN = (1.35 * 9.80665 * (module.massKg + system.kitKg) + 1.5 * snowN) * sin
     const [one] = found(eelgrass, 'inroof-slope')
     expect(one!.measured).toMatchObject({ kind: 'force', n: expect.closeTo(wantedN, 0) as number })
@@ -115,7 +135,10 @@ describe('sentences with cures', () => {
   })
 
   it('claim fewest cuts only of an array that stands as it was found', () => {
-    const claims = (job: Job) => found(job, 'inroof-slivers').map(({ sentence }) => sentence).filter(sentence => /no origin/.test(sentence)).length
+    const claims = (job: Job) =>
+      found(job, 'inroof-slivers')
+        .map(({ sentence }) => sentence)
+        .filter(sentence => /no origin/.test(sentence)).length
     const as = (job: Job) => planJob(job, catalogue).faces[0]!.inRoof!.proof.as
     const wanted = after(eelgrass, { type: 'set-job', values: { wanted: 7 } })
     const emptied = after(eelgrass, { type: 'set-row', faceId: 'main', row: 0, values: { skip: [1] } })
@@ -126,7 +149,9 @@ describe('sentences with cures', () => {
 
   it('tell of rows that were to lie the other way up and have no room', () => {
     const job = set(eelgrass, { changeAtRow: 2 })
-    expect(found(job, 'inroof-way').map(one => one.sentence)).toEqual([expect.stringMatching(/^Row 2 and those above were to lie the other way up; .* there is no room for one\./)])
+    expect(found(job, 'inroof-way').map(one => one.sentence)).toEqual([
+      expect.stringMatching(/^Row 2 and those above were to lie the other way up; .* there is no room for one\./),
+    ])
     expect(planJob(job, catalogue).faces[0]!.inRoof!.parts).toHaveLength(1)
   })
 })
@@ -135,7 +160,8 @@ it('stands on the calculation sheet with its loads, what holds it and its batten
   const { sections, cautions } = calculationSheet(eelgrass, planJob(eelgrass, catalogue))
   expect(sections.map(section => section.title)).toEqual(['loads', 'combinations', 'the array in the roof', 'battens'].map(title => `Garden face: ${title}`))
   const held = sections[2]!.workings.map(working => working.what)
-  for (const what of ['Suction on a module that is the covering', 'Suction on a module', 'A screw’s pull', 'Bending of a batten', 'Pull on a batten’s nails']) expect(held).toContain(what)
+  for (const what of ['Suction on a module that is the covering', 'Suction on a module', 'A screw’s pull', 'Bending of a batten', 'Pull on a batten’s nails'])
+    expect(held).toContain(what)
   expect(sections[3]!.table!.rows).toHaveLength(planJob(eelgrass, catalogue).faces[0]!.inRoof!.battens!.steps.length)
   const weak = set(eelgrass, { batten: { ...eelgrass.faces[0]!.inRoof!.batten, bendingMpa: 8 } })
   expect(calculationSheet(weak, planJob(weak, catalogue)).cautions.some(line => line.startsWith('Stop: Bending of a batten is at'))).toBe(true)
