@@ -29,7 +29,8 @@ export interface WayFigure {
 /** A face built both ways. */
 export interface BothWays {
   figures: WayFigure[]
-  /** What stands against each way as it is planned: its stops. */ stops: { inRoof: string[], onRails: string[] }
+  /** What stands against each way as it is planned: its stops. */
+  stops: { inRoof: string[], onRails: string[] }
 }
 
 const money = (sum: number, currency: string): Quantity => words(`${sum.toFixed(0)} ${currency}`)

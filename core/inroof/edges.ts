@@ -13,7 +13,8 @@ export const HALF_MM = 1
 /** What of courses and units decides where an array may begin and end. */
 export interface Laid {
   courses: Course[]
-  /** Length of one unit up the slope, mm. */ lengthMm: number
+  /** Length of one unit up the slope, mm. */
+  lengthMm: number
   covering: Covering
 }
 

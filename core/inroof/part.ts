@@ -3,15 +3,16 @@ import { discAround, rectangle, type Region, without } from '../geometry'
 import { type Face, type Orientation, wayUpOther } from '../job'
 import { memoryOf } from '../memory'
 import { shapeOf } from '../roof'
-import { moduleId, moduleSize, type RowPlan, type RowsPlan } from '../rows'
-import { count } from '../units'
+import { moduleId, moduleSize, type RowsPlan } from '../rows'
 import type { ArrayPart, Cell } from './cells'
 import { bottomHeights, bottomsByCourse, courseAbove, type Laid, offCourseMm, topHeights } from './edges'
 import { isWindow } from './kit'
 import type { SetOutProof } from './layout'
 import { laidOf } from './laid'
-import { triedWords } from './words'
-import { type SetOut, setOut, type SetOutQuestion } from './setout'
+import type { SetOut, SetOutQuestion } from './question'
+import { setOut } from './setout'
+import { modulesIn, withinMost, withoutSkipped } from './left-out'
+import { rowsOf } from './as-rows'
 
 /** What bears on where an in-roof array stands. */
 export interface ToSetOut {
@@ -19,7 +20,8 @@ export interface ToSetOut {
   region: Region
   module: Module
   system: InRoof
-  /** At most so many modules; null for no limit. */ most: number | null
+  /** At most so many modules; null for no limit. */
+  most: number | null
 }
 
 export interface SetOutFace {
@@ -178,57 +180,6 @@ function partOf(found: SetOut, index: number, orientation: Orientation, firstRow
   return { index, orientation, firstRow, pitchXMm: found.pitchXMm, pitchYMm: found.pitchYMm, cells }
 }
 
-/** A part with some of its modules, named by their row and place in it. */
-function keeping(part: ArrayPart, keep: (cell: Cell) => boolean): ArrayPart {
-  const rows = [...new Set(part.cells.map(cell => cell.row))].sort((a, b) => a - b)
-  return {
-    ...part,
-    cells: rows.flatMap(row =>
-      part.cells
-        .filter(cell => cell.row === row && keep(cell))
-        .sort((a, b) => a.column - b.column)
-        .map((cell, place) => ({ ...cell, id: moduleId(part.firstRow + row, place) })),
-    ),
-  }
-}
-
-/** Without the places that somebody left empty, counted from the left over the whole row. */
-const withoutSkipped = (parts: ArrayPart[], rules: Face['array']['rows']): ArrayPart[] =>
-  parts
-    .map((part) => {
-      const placeIn = (cell: Cell) => part.cells.filter(one => one.row === cell.row && one.column <= cell.column).length
-      return keeping(part, cell => !(rules[part.firstRow + cell.row]?.skip ?? []).includes(placeIn(cell)))
-    })
-    .filter(part => part.cells.length)
-
-const modulesIn = (parts: ArrayPart[]): number => parts.reduce((sum, part) => sum + part.cells.length, 0)
-
-/**
- * No more modules than are wanted. The last ones of the top row go where what is left still ends on courses; else whole columns from the
- * right, or rows from the top and then columns, whichever leaves the most of them on courses.
- */
-function withinMost(parts: ArrayPart[], most: number | null, off: (parts: ArrayPart[]) => number): ArrayPart[] {
-  if (most === null || modulesIn(parts) <= most) return parts
-  const rowOf = (part: ArrayPart, cell: Cell) => part.firstRow + cell.row
-  const only = (keep: (part: ArrayPart, cell: Cell) => boolean) => parts.map(part => keeping(part, cell => keep(part, cell))).filter(part => part.cells.length)
-  const inOrder = parts
-    .flatMap(part => part.cells.map(cell => ({ id: cell.id, row: rowOf(part, cell), column: cell.column })))
-    .sort((a, b) => a.row - b.row || a.column - b.column)
-  const first = new Set(inOrder.slice(0, most).map(one => one.id))
-  const rows = [...new Set(inOrder.map(one => one.row))].sort((a, b) => b - a)
-  const columns = [...new Set(inOrder.map(one => one.column))].sort((a, b) => b - a)
-  const tries = [
-    only((_, cell) => first.has(cell.id)),
-    ...rows.flatMap(top => columns.map(last => only((part, cell) => rowOf(part, cell) <= top && cell.column <= last))),
-  ]
-  return tries
-    .filter(own => modulesIn(own) <= most)
-    .reduce((best, next) => {
-      const [a, b] = [off(best), off(next)]
-      return (a > 0 && b === 0) || ((a === 0) === (b === 0) && modulesIn(next) > modulesIn(best)) ? next : best
-    })
-}
-
 /** Open edges that lie on no course, each row's once. */
 function offCourse(parts: ArrayPart[], system: InRoof, laid: Laid): SetOutProof['off'] {
   const heights = { bottom: bottomHeights(system, laid), top: topHeights(system, laid) }
@@ -243,66 +194,4 @@ function offCourse(parts: ArrayPart[], system: InRoof, laid: Laid): SetOutProof[
       }
   }
   return [...found.values()]
-}
-
-/** The array's rows as all arrays have them. */
-function rowsOf(parts: ArrayPart[], { face, module, system }: ToSetOut, proof: SetOutProof | null): RowsPlan {
-  const size = moduleSize(module, face.array.orientation)
-  const last = Math.max(...parts.flatMap(part => part.cells.map(cell => part.firstRow + cell.row)), -1)
-  const rows = Array.from({ length: last + 1 }, (_, index): RowPlan => {
-    const part = parts.find(one => one.cells.some(cell => one.firstRow + cell.row === index)) ?? parts.findLast(one => one.firstRow <= index)!
-    const cells = part.cells.filter(cell => part.firstRow + cell.row === index).sort((a, b) => a.column - b.column)
-    const { widthMm, heightMm } = moduleSize(module, part.orientation)
-    const bottomMm = part.cells[0]!.bottomMm + (index - part.firstRow - part.cells[0]!.row) * part.pitchYMm
-    const runs: Cell[][] = []
-    for (const cell of cells) {
-      if (runs.at(-1)?.at(-1)!.column === cell.column - 1) runs.at(-1)!.push(cell)
-      else runs.push([cell])
-    }
-    const lefts = cells.map(cell => cell.leftMm)
-    return {
-      index,
-      count: cells.length,
-      fills: cells.length,
-      held: false,
-      locked: false,
-      orientation: part.orientation,
-      moduleWidthMm: widthMm,
-      moduleHeightMm: heightMm,
-      heldModules: 0,
-      free: null,
-      fits: true,
-      moduleLeftsMm: lefts,
-      leftMm: cells[0]?.leftMm ?? part.cells[0]!.leftMm,
-      rightMm: cells.at(-1)?.rightMm ?? part.cells[0]!.leftMm,
-      bottomMm,
-      topMm: bottomMm + heightMm,
-      blocks: runs.map(own => ({
-        count: own.length,
-        leftMm: own[0]!.leftMm,
-        rightMm: own.at(-1)!.rightMm,
-        free: null,
-        fits: true,
-        moduleLeftsMm: own.map(cell => cell.leftMm),
-      })),
-      working: {
-        what: `Modules of row ${index + 1}`,
-        formula: 'of all origins the one that holds the most',
-        values: [{ symbol: 't', what: 'origins tried', value: count(proof?.tried ?? 0, 'origins') }],
-        result: count(cells.length, cells.length === 1 ? 'module' : 'modules'),
-        source: proof ? triedWords(proof) : 'No origin was tried',
-        basis: 'arithmetic',
-      },
-    }
-  })
-  return {
-    rows,
-    moduleWidthMm: size.widthMm,
-    moduleHeightMm: size.heightMm,
-    columnGapMm: system.columnGapMm,
-    rowsThatFit: rows.filter(row => row.count).length,
-    waits: null,
-    baseMm: rows[0]?.bottomMm ?? 0,
-    slack: null,
-  }
 }

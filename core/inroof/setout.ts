@@ -1,62 +1,10 @@
 import { chosen, type Columns, cornersOf, countOf, rectangleOf } from './choose'
-import { bottomHeights, courseAbove, courseBelow, HALF_MM, keptOfUnit, type Laid, SNUG_MM, topHeights } from './edges'
-import { type Ground, leftsOver } from './lefts'
-import type { InRoof } from '../catalogue'
-import { columnsOf, columnStart, type Course } from '../coverings'
-import { bounds, contains, type Interval } from '../geometry'
-
-/** What a set-out is asked for: modules of one size on one grid. */
-export interface SetOutQuestion {
-  ground: Ground
-  system: InRoof
-  laid: Laid
-  mostRows: number
-  /** Typed by somebody, mm on the face; null is solved. */
-  leftMm: number | null
-  bottomMm: number | null
-  /** The lowest row begins between these, mm. */
-  fromMm: number
-  toMm: number
-}
-
-/** Modules on one grid. */
-export interface SetOut {
-  leftMm: number
-  bottomMm: number
-  pitchXMm: number
-  pitchYMm: number
-  rows: number
-  cells: Columns
-  count: number
-  /** Units cut beside the array, and those of which less than half is left. */
-  cuts: number
-  slivers: number
-  corners: number
-  /** True when every height on whole millimetres that courses allow, and every place along it at which anything can change, was tried, and none held more even with modules that meet at a corner only. */
-  proved: boolean
-  tried: number
-}
+import type { SetOut, SetOutQuestion } from './question'
+import { aligned, cutsOf, folded } from './cuts'
+import { coursesKey, type Height, heightsOf, signature, TOLERANCE_MM } from './heights'
 
 /** More is not worked out for one answer: places of modules, and the cuts beside them. */
 const MOST_WORKED = 250_000
-/** Rows that a mask holds. */
-const MASK_ROWS = 20
-const TOLERANCE_MM = 1e-3
-
-interface Height {
-  bottomMm: number
-  lefts: Interval[][]
-  begins: number
-  ends: number
-  /** Of each row, as places in the list of courses: the last laid below it and the first above where there are such, and those beside it. */ courses: RowCourses[]
-  most: number
-}
-interface RowCourses {
-  below: number
-  above: number
-  first: number
-  last: number
-}
 
 /**
  * Sets modules out on the whole-course origin that holds the most; of those, the one with the fewest units cut to less than half, then the
@@ -208,78 +156,13 @@ interface Graded {
   slivers: number
 }
 
-const coursesKey = ({ courses }: Height): string => courses.map(one => `${one.below} ${one.above} ${one.first} ${one.last}`).join()
-
-/** The same for heights at which the very same places along the eave, edges and courses are found. */
-const signature = (height: Height): string =>
-  `${height.begins} ${height.ends} ${coursesKey(height)} ${height.lefts.map(row => row.map(one => `${one.fromMm.toFixed(3)} ${one.toMm.toFixed(3)}`).join()).join(';')}`
-
-/** Every height that is worth a trial: on whole mm, and where an edge or the strip meets something, mm. */
-function heightsOf({ ground, system, laid, mostRows, bottomMm, fromMm, toMm }: SetOutQuestion, pitchYMm: number): Height[] {
-  const box = bounds(ground.region)
-  if (!box) return []
-  const lefts = leftsOver(ground)
-  const [bottoms, tops] = [bottomHeights(system, laid), topHeights(system, laid)]
-  const lowMm = Math.max(box.up.fromMm, fromMm)
-  const highMm = box.up.toMm - ground.heightMm
-  const own: number[] = []
-  if (bottomMm !== null) own.push(bottomMm)
-  else {
-    for (const one of bottoms) {
-      const [from, to] = [Math.max(one.fromMm, lowMm), Math.min(one.toMm, highMm, toMm)]
-      for (let mm = Math.ceil(from); mm <= to; mm++) own.push(mm)
-      if (to >= from) own.push(from, to)
-    }
-    const rows = Array.from({ length: mostRows }, (_, r) => r * pitchYMm)
-    for (const upMm of rows) {
-      for (const mm of lefts.events) own.push(mm - upMm)
-      for (const one of tops) own.push(one.fromMm - upMm - ground.heightMm, one.toMm - upMm - ground.heightMm)
-    }
-  }
-  const inside = (list: Interval[], mm: number) => list.some(one => contains(one, mm))
-  const tried = new Set<number>()
-  return own.flatMap((mm): Height[] => {
-    const key = Math.round(mm * 1000)
-    // A height that somebody typed stands, whatever it meets: findings say so.
-    if (tried.has(key) || (bottomMm === null && (mm < lowMm - 1e-6 || mm > Math.min(highMm, toMm) + 1e-6 || !inside(bottoms, mm)))) return []
-    tried.add(key)
-    const height: Height = { bottomMm: mm, lefts: [], begins: 0, ends: 0, courses: [], most: 0 }
-    for (let r = 0; r < Math.min(mostRows, MASK_ROWS); r++) {
-      const rowMm = mm + r * pitchYMm
-      if (rowMm > highMm + 1e-6) break
-      const places = lefts.at(rowMm)
-      height.lefts.push(places)
-      if (bottomMm !== null || inside(bottoms, rowMm)) height.begins |= 1 << r
-      if (bottomMm !== null || inside(tops, rowMm + ground.heightMm)) height.ends |= 1 << r
-      height.courses.push(coursesOfRow(system, laid, rowMm, rowMm + ground.heightMm))
-      height.most += places.reduce((n, one) => n + Math.floor((one.toMm - one.fromMm + TOLERANCE_MM) / (ground.widthMm + system.columnGapMm)) + 1, 0)
-    }
-    return height.most ? [height] : []
-  })
-}
-
-/** The courses that a row meets, as places in the list; -1 below or above where no course lies as it should. */
-function coursesOfRow(system: InRoof, laid: Laid, fromMm: number, toMm: number): RowCourses {
-  const { courses } = laid
-  const first = courses.findIndex(one => one.toMm > fromMm + 1e-6)
-  const past = courses.findIndex(one => one.fromMm >= toMm - 1e-6)
-  const place = (one: Course | null) => (one ? courses.indexOf(one) : -1)
-  return {
-    below: place(courseBelow(system, laid, fromMm)),
-    above: place(courseAbove(system, laid, toMm)),
-    first: first < 0 ? courses.length : first,
-    last: (past < 0 ? courses.length : past) - 1,
-  }
-}
-
 const middleOf = (heights: Height[]): number => {
   const all = heights.flatMap(one => one.lefts.flat())
   return all.length ? (all.reduce((least, one) => Math.min(least, one.fromMm), Infinity) + all.reduce((most, one) => Math.max(most, one.toMm), -Infinity)) / 2 : 0
 }
+
 /** Middle of the array as the place of a module's left edge. */
 const middleAt = (cells: Columns, leftMm: number, pitchXMm: number): number => leftMm + ((Math.min(...cells.keys()) + Math.max(...cells.keys())) / 2) * pitchXMm
-
-const folded = (mm: number, pitchMm: number): number => mm - Math.floor(mm / pitchMm) * pitchMm
 
 /** Places of the grid at which some row gains or loses a module, from the left. */
 const critical = ({ lefts }: Height, pitchXMm: number): number[] =>
@@ -291,59 +174,3 @@ const critical = ({ lefts }: Height, pitchXMm: number): number[] =>
         .map(mm => Math.round(folded(mm, pitchXMm) * 1000) / 1000),
     ),
   ].sort((a, b) => a - b)
-
-/** Places of the grid at which an edge of some column comes to a joint of the units, or to the middle of one, or leaves what still counts as either. */
-function aligned({ ground, system, laid }: SetOutQuestion, heights: Height[], pitchXMm: number): number[] {
-  const columns = columnsOf(laid.covering)
-  const all = heights.flatMap(one => one.lefts.flat())
-  if (!columns || !all.length) return []
-  const [lowMm, highMm] = [all.reduce((least, one) => Math.min(least, one.fromMm), Infinity), all.reduce((most, one) => Math.max(most, one.toMm), -Infinity)]
-  const half = columns.widthMm / 2
-  const beyondMm = Math.max(system.side.gapMm, system.columnGapMm / 2)
-  const found = new Set<number>()
-  for (const offsetMm of [-beyondMm, ground.widthMm + beyondMm]) {
-    const startMm = columnStart(columns, 2)
-    for (let k = Math.ceil((lowMm + offsetMm - startMm) / half); startMm + k * half - offsetMm <= highMm; k++) {
-      const place = startMm + k * half - offsetMm
-      // On whole mm, each just inside what it stands for.
-      for (const mm of [Math.round(place), Math.ceil(place - SNUG_MM), Math.floor(place + SNUG_MM), Math.ceil(place - HALF_MM), Math.floor(place + HALF_MM)])
-        found.add(Math.round(folded(mm, pitchXMm) * 1000) / 1000)
-    }
-  }
-  return [...found]
-}
-
-/** Units that are cut along the array's sides: on every straight run of side, in the courses that are open on the one hand of it and laid on the other. */
-function cutsOf({ ground, system, laid }: SetOutQuestion, { courses }: Height, leftMm: number, cells: Columns, pitchXMm: number): { cuts: number, slivers: number } {
-  const widthMm = columnsOf(laid.covering)?.widthMm
-  if (!widthMm) return { cuts: 0, slivers: 0 }
-  const beyondMm = Math.max(system.side.gapMm, system.columnGapMm / 2)
-  let [cuts, slivers] = [0, 0]
-  for (const [column, mask] of cells) {
-    for (const side of ['left', 'right'] as const) {
-      const open = mask & ~(cells.get(column + (side === 'left' ? -1 : 1)) ?? 0)
-      if (!open) continue
-      const edgeMm = leftMm + column * pitchXMm + (side === 'left' ? -beyondMm : ground.widthMm + beyondMm)
-      const kept = [0, 1].map(parity => keptOfUnit(laid.covering, parity, edgeMm, side))
-      for (let low = 0; open >> low; low++) {
-        if (!((open >> low) & 1)) continue
-        let high = low
-        while ((open >> (high + 1)) & 1) high++
-        // A side that stands on a wider row begins with the first course laid over that one; likewise at its upper end.
-        const [bottom, top] = [courses[low]!, courses[high]!]
-        const from = (mask >> (low - 1)) & 1 && low > 0 ? orElse(courses[low - 1]!.above, bottom.first) : orElse(bottom.below, bottom.first - 1) + 1
-        const to = (mask >> (high + 1)) & 1 ? orElse(courses[high + 1]!.below, top.last) : orElse(top.above, top.last + 1) - 1
-        for (let at = from; at <= to; at++) {
-          const mm = kept[laid.courses[at]!.number % 2]!
-          if (mm === 0) continue
-          cuts++
-          if (mm < widthMm / 2 - HALF_MM) slivers++
-        }
-        low = high
-      }
-    }
-  }
-  return { cuts, slivers }
-}
-
-const orElse = (place: number, other: number): number => (place < 0 ? other : place)

@@ -20,7 +20,8 @@ export interface CoverShare {
   value: number
   limit: number
   combination: string
-  /** A module, or a batten by its place in the plan. */ moduleId: string | null
+  /** A module, or a batten by its place in the plan. */
+  moduleId: string | null
   batten: number | null
 }
 
