@@ -1,11 +1,12 @@
 import type { Arrival, ArrivalThing, InRoofWork, OtherTrade, Relief, ReliefTick } from '../job'
-import { force, moment, pressure, type Quantity } from '../units'
+import { checkWords } from '../strength'
+import { force, moment, type Quantity } from '../units'
 import type { SetOutProof } from './layout'
 import type { CoverCheck } from './strength'
 
 export const coverCheckWords: Record<CoverCheck, { name: string, of: (value: number) => Quantity }> = {
-  'module-up': { name: 'suction on a module', of: pressure },
-  'module-down': { name: 'pressure on a module', of: pressure },
+  'module-up': checkWords['module-up'],
+  'module-down': checkWords['module-down'],
   'screw': { name: 'a screw’s pull', of: force },
   'batten-bending': { name: 'bending of a batten', of: moment },
   'batten-shear': { name: 'shear in a batten', of: force },
