@@ -10,7 +10,7 @@ import type { BattenPlan } from './battens'
 import type { ArrayPart, Cell } from './cells'
 import { type CoverWind, coverWind } from './wind'
 
-export const coverChecks = ['module-up', 'module-down', 'screw', 'batten-bending', 'batten-shear', 'batten-nails'] as const
+export const coverChecks = ['module-up', 'module-down', 'module-slope', 'screw', 'batten-bending', 'batten-shear', 'batten-nails'] as const
 export type CoverCheck = (typeof coverChecks)[number]
 
 /** How far one thing is used at its worst, and by what. */
@@ -31,8 +31,8 @@ export interface CoverUse {
   wind: CoverWind['working']
   refused: CoverWind['refused']
   insideLeft: boolean
-  /** Greatest pull of one module down the slope, of its weight and snow, N, and under what: nothing that holds it there is checked. */
-  slope: { n: number, combination: string } | null
+  /** Greatest pull of one module down the slope, of its weight and snow, N, and under what, where no test says what holds it there; null where one does. */
+  slopeLeft: { n: number, combination: string } | null
   /** Span of the battens between rafters, mm. */
   spanMm: number
   screwRule: string
@@ -121,6 +121,8 @@ export function coverUse(
   /** Pa normal to the roof, up below 0. */
   const net = (up: number, down: number, { dead, snow, wind: w, windActs }: Combination): number =>
     dead * loads.deadPa * Math.cos(angle) + snow * snowPa * Math.cos(angle) ** 2 + (windActs === 'up' ? -w * up : windActs === 'down' ? w * down : 0)
+  /** Pa down the slope: of weight and snow, since wind acts square to the roof. */
+  const downSlope = ({ dead, snow }: Combination): number => (dead * loads.deadPa + snow * snowPa * Math.cos(angle)) * Math.sin(angle)
   const pressures = new Map(
     cells.map((cell) => {
       const along = { fromMm: cell.leftMm, toMm: cell.rightMm }
@@ -130,9 +132,6 @@ export function coverUse(
       return [cell.id, { up: Math.max(0, ...own.map(one => one.upPa)), down: Math.max(0, ...own.map(one => one.downPa)) }]
     }),
   )
-  const slope = loads.combinations.strength
-    .map(({ name, dead, snow }) => ({ combination: name, n: (dead * loads.deadPa + snow * snowPa * Math.cos(angle)) * Math.sin(angle) * areaMm2 * 1e-6 }))
-    .reduce((a, b) => (b.n > a.n ? b : a), { combination: '', n: 0 })
   const held = system.holds.find(one => one.format === format)
   const hold = screwHoldsN(system, battenDeepMm, face.timber, format)
   const through = system.screw.pullThrough.find(one => one.format === format)?.n ?? 0
@@ -160,6 +159,7 @@ export function coverUse(
   // Suction first: it is mostly the worst, and what can't come near it is passed over.
   for (const combination of [...loads.combinations.strength].sort((a, b) => Number(b.windActs === 'up') - Number(a.windActs === 'up'))) {
     const { name, shortest } = combination
+    if (held?.slopePa) note('module-slope', downSlope(combination), held.slopePa, name, {})
     const factor = timberFactor(format, shortest, face.timber.wet)
     const onCell = new Map(cells.map(cell => [cell.id, net(pressures.get(cell.id)!.up, pressures.get(cell.id)!.down, combination)]))
     for (const cell of cells) {
@@ -190,7 +190,11 @@ export function coverUse(
     wind: wind.working,
     refused: wind.refused,
     insideLeft: wind.insideLeft,
-    slope: slope.n > 0 ? slope : null,
+    slopeLeft: held?.slopePa
+      ? null
+      : loads.combinations.strength
+          .map(one => ({ combination: one.name, n: downSlope(one) * areaMm2 * 1e-6 }))
+          .reduce<CoverUse['slopeLeft']>((a, b) => (b.n > (a?.n ?? 0) ? b : a), null),
     spanMm,
     screwRule: `${hold.threadMm.toFixed(0)} mm of thread in the batten, ${hold.leastMm.toFixed(0)} mm at least${system.screw.leastMm === null ? ' (EN 1995-1-1, 8.7.2: 6 d)' : ' by its approval'}; withdrawal by ${format === 'en' ? 'EN 1995-1-1, 8.38' : 'NDS 12.2.2'}, and the head by the maker`,
     nailRule: format === 'en' ? 'EN 1995-1-1, 8.3.2 (from memory)' : 'NDS 12.2 (from memory)',

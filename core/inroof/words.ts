@@ -1,12 +1,13 @@
 import type { Arrival, ArrivalThing, InRoofWork, OtherTrade, Relief, ReliefTick } from '../job'
 import { checkWords } from '../strength'
-import { force, moment, type Quantity } from '../units'
+import { force, moment, pressure, type Quantity } from '../units'
 import type { SetOutProof } from './layout'
 import type { CoverCheck } from './strength'
 
 export const coverCheckWords: Record<CoverCheck, { name: string, of: (value: number) => Quantity }> = {
   'module-up': checkWords['module-up'],
   'module-down': checkWords['module-down'],
+  'module-slope': { name: 'pull on a module down the slope', of: pressure },
   'screw': { name: 'a screw’s pull', of: force },
   'batten-bending': { name: 'bending of a batten', of: moment },
   'batten-shear': { name: 'shear in a batten', of: force },

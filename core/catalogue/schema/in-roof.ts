@@ -58,7 +58,11 @@ export const inRoofSchema = z.object({
   /** Clamps a module on trays; 0 where its frame is screwed down. */
   clamps: z.number().int().min(0).max(12),
   /** What a module on this system bore in its test: allowable for ASD, design for EN. */
-  holds: perFormat({ upPa: z.number().positive().max(20_000), downPa: z.number().positive().max(20_000) }),
+  holds: perFormat({
+    upPa: z.number().positive().max(20_000), downPa: z.number().positive().max(20_000),
+    /** Down the slope, on the module's area; null where it was not tested for that. */
+    slopePa: z.number().positive().max(20_000).nullable().default(null),
+  }),
   /** Share of the outer suction that acts on a module by a test of pressure equalisation, and that test; null where there is none. */
   relief: z.object({ share: z.number().min(0.1).max(1), test: z.string().trim().min(3).max(120) }).nullable(),
   /** Trays, joints, screws and strips that lie under one module, without itself. */

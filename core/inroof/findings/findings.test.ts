@@ -122,16 +122,21 @@ describe('sentences with cures', () => {
     expect([one!.severity, screws > 0, found(eelgrass, 'inroof-screws')]).toEqual(['stop', true, []])
   })
 
-  it('say what pulls a module down the slope, by hand, and that nothing that holds it there is checked', () => {
+  it('weigh what pulls a module down the slope, by hand, against its test; without one say that nothing holds it there that is checked', () => {
     const { module } = planJob(eelgrass, catalogue).faces[0]!.parts
     const system = catalogue.inRoofs.find(({ id }) => id === eelgrass.faces[0]!.inRoof!.systemId)!
     // EN: 1.35 G + 1.5 S; 600 Pa on the ground, 40° of slope: μ1 = 0.8 (60 - 40) / 30 (EN 1991-1-3, table 5.2).
     const [sin, cos] = [Math.sin((40 * Math.PI) / 180), Math.cos((40 * Math.PI) / 180)]
     const snowN = (((600 * 0.8 * 20) / 30) * cos * module.longMm * module.shortMm) / 1e6
     const wantedN = (1.35 * 9.80665 * (module.massKg + system.kitKg) + 1.5 * snowN) * sin
-    const [one] = found(eelgrass, 'inroof-slope')
-    expect(one!.measured).toMatchObject({ kind: 'force', n: expect.closeTo(wantedN, 0) as number })
-    expect(one!.sentence).toContain('is not checked here')
+    const limitPa = system.holds.find(({ format }) => format === 'en')!.slopePa!
+    const share = planJob(eelgrass, catalogue).faces[0]!.inRoof!.use!.shares.find(({ check }) => check === 'module-slope')!
+    expect([share.limit, share.share * limitPa * module.longMm * module.shortMm / 1e6]).toEqual([limitPa, expect.closeTo(wantedN, 0)])
+    const withTest = (slopePa: number | null) => planJob(eelgrass, { ...catalogue, inRoofs: catalogue.inRoofs.map(one => ({ ...one, holds: one.holds.map(held => ({ ...held, slopePa })) })) })
+    const [untested] = withTest(null).findings.filter(({ kind }) => kind === 'inroof-slope')
+    expect([untested!.severity, untested!.measured]).toEqual(['caution', { kind: 'force', n: expect.closeTo(wantedN, 0) as number }])
+    const [weak] = withTest(100).findings.filter(({ id }) => id.includes('inroof-strength:module-slope'))
+    expect([weak!.severity, found(eelgrass, 'inroof-slope')]).toEqual(['stop', []])
   })
 
   it('claim fewest cuts only of an array that stands as it was found', () => {

@@ -125,19 +125,22 @@ export function reliefRefused(ask: InRoofAsk): DraftFinding[] {
   ]
 }
 
-/** What pulls down the slope: neither screws, battens across it nor their nails are checked for that. */
+/** What pulls down the slope, where no test of the system says what it bears there: screws, battens on edge and nails are not worked out for it. */
 export function slopeNotChecked(ask: InRoofAsk): DraftFinding[] {
   const { use, system } = planOf(ask)
-  if (!use?.slope) return []
-  const pull = formatQuantity(force(use.slope.n), ask.job.units)
+  if (!use?.slopeLeft) return []
+  const pull = formatQuantity(force(use.slopeLeft.n), ask.job.units)
   return [
     say(
       ask,
       'inroof-slope',
       'caution',
-      `Weight and snow pull each module down the slope with up to ${pull} (${use.slope.combination}). What holds it there, screws across their length, battens on edge and their nails, `
-      + `is not checked here: ask the maker of ${system.name} what it bears.`,
-      { measured: force(use.slope.n) },
+      `Weight and snow pull each module down the slope with up to ${pull} (${use.slopeLeft.combination}). What holds it there, screws across their length, battens on edge and their nails, `
+      + `is not checked, since ${system.name} has no test for it on the shelf: ask its maker, and put the figure there.`,
+      {
+        measured: force(use.slopeLeft.n),
+        propose: () => otherSystems(ask, one => one.holds.some(held => held.slopePa !== null)),
+      },
     ),
   ]
 }

@@ -88,6 +88,7 @@ export const inRoofGroups: Group[] = [
       { path: 'format', label: 'as', is: 'choice', choices: formats },
       { path: 'upPa', label: 'up', is: 'pressure' },
       { path: 'downPa', label: 'down', is: 'pressure' },
+      { path: 'slopePa', label: 'down the slope', is: 'pressure', optional: true, hint: 'on the module’s area; empty: not tested for it' },
     ],
   },
   {
