@@ -7,7 +7,7 @@ import type { CoverCheck } from './strength'
 export const coverCheckWords: Record<CoverCheck, { name: string, of: (value: number) => Quantity }> = {
   'module-up': checkWords['module-up'],
   'module-down': checkWords['module-down'],
-  'module-slope': { name: 'pull on a module down the slope', of: pressure },
+  'module-slope': { name: 'pull down the slope', of: pressure },
   'screw': { name: 'a screw’s pull', of: force },
   'batten-bending': { name: 'bending of a batten', of: moment },
   'batten-shear': { name: 'shear in a batten', of: force },
