@@ -277,7 +277,7 @@ describe('what is on the way', () => {
     expect(store.waiting).toBe(500)
     office.mood = 'well'
     window.dispatchEvent(new Event('online'))
-    await vi.waitFor(() => expect(office.history).toHaveLength(500), { timeout: 10_000 })
+    await vi.waitFor(() => expect(office.history).toHaveLength(500), { timeout: 20_000 })
     await settled(store, 'saved')
     expect([pitchOf(office.job), pitchOf(store.job), store.aside.length]).toEqual([30, 30, 0])
   })
