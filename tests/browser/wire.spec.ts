@@ -63,3 +63,8 @@ test('pages run no script that is not theirs, stand in no frame, and tell nobody
   })
   expect(ran).toBe(false)
 })
+
+test('a connection that was quiet for a while is not closed under whoever asks again', async ({ page }) => {
+  const answer = await page.request.get('/api/health')
+  expect(answer.headers()['keep-alive']).toBe('timeout=65')
+})
