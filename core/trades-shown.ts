@@ -2,7 +2,6 @@ import { coveringShown } from './coverings/shown'
 import { fixingsShown } from './fixings/shown'
 import { keepClearShown } from './keepclear/shown'
 import { loadsShown } from './loads/shown'
-import type { InRoofLayout } from './inroof'
 import { inRoofShown } from './inroof/shown'
 import { openingsShown } from './openings/shown'
 import { railsShown } from './rails/shown'
@@ -12,6 +11,8 @@ import { strengthShown } from './strength/shown'
 import { supportsShown } from './supports/shown'
 import { surveyShown } from './survey/shown'
 import type { FaceShown } from './trade'
+import type { WiringLayout } from './wiring'
+import { wiringShown } from './wiring/shown'
 
 /** What of every trade is drawn, taken hold of and worked out before eyes, in the order of work. `core/trades.ts` says the rest. */
-export const shownTrades: FaceShown<InRoofLayout>[] = [surveyShown, supportsShown, coveringShown, keepClearShown, rowsShown, loadsShown, railsShown, fixingsShown, sticksShown, strengthShown, openingsShown, inRoofShown]
+export const shownTrades: FaceShown<WiringLayout>[] = [surveyShown, supportsShown, coveringShown, keepClearShown, rowsShown, loadsShown, railsShown, fixingsShown, sticksShown, strengthShown, openingsShown, inRoofShown, wiringShown]

@@ -1,6 +1,6 @@
 import { covering } from './coverings'
 import { fixings, type FixingsAsk, fixingsOfJob } from './fixings'
-import { inRoof, type InRoofLayout, inRoofOfJob } from './inroof'
+import { inRoof, inRoofOfJob } from './inroof'
 import { keepClearOfJob, keepClearOnFace, type RoofClear } from './keepclear'
 import { loads, loadsOfJob } from './loads'
 import { openings, openingsOfJob } from './openings'
@@ -12,12 +12,12 @@ import { strength, strengthOfJob } from './strength'
 import { supports } from './supports'
 import { survey } from './survey'
 import type { FaceSays, FindingAsk, JobAsk, JobSays } from './trade'
-import { wiring, wiringOfJob } from './wiring'
+import { wiring, type WiringLayout, wiringOfJob, type WiringPlan } from './wiring'
 
 /** A face with everything laid out on it. */
-export type FaceLayout = InRoofLayout
+export type FaceLayout = WiringLayout
 export type FaceAsk = FindingAsk<FaceLayout> & Pick<FixingsAsk, 'places'>
-export type WholeAsk = RoofRowsAsk & JobAsk<FaceLayout> & { roof: RoofClear }
+export type WholeAsk = RoofRowsAsk & JobAsk<FaceLayout> & { roof: RoofClear, wiring: WiringPlan }
 
 /** What one trade says of each face, and of the whole job. */
 export interface Trade { id: string, /** Speaks only of arrays on rails, or only of those that take the covering's place. */ only?: 'on-rails' | 'in-roof', face?: FaceSays<FaceLayout, FaceAsk>, job?: JobSays<FaceLayout, WholeAsk> }

@@ -7,12 +7,14 @@ import SlipRafters from '../components/slip/SlipRafters.vue'
 import SlipRails from '../components/slip/SlipRails.vue'
 import SlipRows from '../components/slip/SlipRows.vue'
 import SlipSurvey from '../components/slip/SlipSurvey.vue'
+import SlipWiring from '../components/slip/SlipWiring.vue'
 
 // Pages and sheets of their own come when their rung is stood on; slips must be there as fast as a key.
 const CoveringWork = defineAsyncComponent(() => import('../components/covering/CoveringWork.vue'))
 const SheetLoadout = defineAsyncComponent(() => import('../components/sheet/SheetLoadout.vue'))
 const SheetMarkout = defineAsyncComponent(() => import('../components/sheet/SheetMarkout.vue'))
 const SitePhotographs = defineAsyncComponent(() => import('../components/site/SitePhotographs.vue'))
+const WiringWork = defineAsyncComponent(() => import('../components/wiring/WiringWork.vue'))
 const SiteSheet = defineAsyncComponent(() => import('../components/site/SiteSheet.vue'))
 
 /**
@@ -41,6 +43,7 @@ export const stageViews: Record<StageId, StageView> = {
   'rows': { shows: 'face', slip: SlipRows, selects: { kind: 'rows' } },
   'rails': { shows: 'face', slip: SlipRails, selects: { kind: 'rails' }, use: true },
   'covering': { shows: 'face', slip: SlipCovering, selects: { kind: 'rails' }, over: { component: CoveringWork, keeps: 'fixing' } },
+  'wiring': { shows: 'face', slip: SlipWiring, selects: faceRef, over: { component: WiringWork, keeps: 'circuit' } },
   'load-out': { shows: 'sheet', sheet: SheetLoadout },
   'mark-out': { shows: 'sheet', sheet: SheetMarkout },
 }

@@ -16,3 +16,5 @@ export const vanEdit = (values: ValuesOf<'set-van'>): Edit => ({ type: 'set-van'
 export const loadoutEdit = (values: ValuesOf<'set-loadout'>): Edit => ({ type: 'set-loadout', values })
 /** An edit of an in-roof array's own facts. */
 export const inRoofEdit = (faceId: string, values: ValuesOf<'set-in-roof'>): Edit => ({ type: 'set-in-roof', faceId, values })
+/** An edit of how the roof is wired. */
+export const wiringEdit = (values: ValuesOf<'set-wiring'>): Edit => ({ type: 'set-wiring', values })

@@ -1,8 +1,8 @@
 /** The planner's shortcuts as they are listed for a person; the page's key handler carries them out. */
 export const shortcuts: { keys: string, what: string }[] = [
   { keys: 'Alt ↑  Alt ↓', what: 'Climb the ladder up or down' },
-  { keys: '1 – 8', what: 'Stand on a rung, 1 at the bottom' },
-  { keys: 'R C K M L F Z', what: 'Layers: rafters, courses, keep-clear, modules, rails, fixings, wind zones; D W in the roof: battens, flashing' },
+  { keys: '1 – 9, 0', what: 'Stand on a rung, 1 at the bottom' },
+  { keys: 'R C K M L F Z W', what: 'Layers: rafters, courses, keep-clear, modules, rails, fixings, wind zones; W wiring; D H in the roof: battens, flashing' },
   { keys: '[  ]', what: 'Previous and next of what is selected: row, rail, rafter, fixing, module, vent' },
   { keys: 'Page ↑  Page ↓', what: 'On the drawing: another kind of thing, as face, vent, rafter, row, module, rail, fixing' },
   { keys: '+  −  Home', what: 'On the drawing: enlarge, reduce, fit the whole face' },

@@ -71,7 +71,7 @@ function ringOf(low: number, high: number, down: number, up: number): Shape[] {
   return points.map((from, i) => shape({ kind: 'line', from, to: points[(i + 1) % 4]! }))
 }
 
-const FLASHING = { name: 'Flashing', key: 'w', on: false, only: 'in-roof' as const }
+const FLASHING = { name: 'Flashing', key: 'h', on: false, only: 'in-roof' as const }
 const flashingLook = { fill: '#c5e5de', stroke: '#0f7a6c', width: 1.4, ink: '#063f38', dxfColour: 3 }
 
 /** Pieces of flashing where they lie; areas as wide as the piece reaches. */

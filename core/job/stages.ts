@@ -7,6 +7,7 @@ export const stages = [
   { id: 'rows', title: 'Rows' },
   { id: 'rails', title: 'Rails & fixings' },
   { id: 'covering', title: 'Covering' },
+  { id: 'wiring', title: 'Wiring' },
   { id: 'load-out', title: 'Load-out' },
   { id: 'mark-out', title: 'Mark-out' },
 ] as const

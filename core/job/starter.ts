@@ -1,7 +1,7 @@
 import { MM_PER_INCH } from '../units'
 import { plainKeepClear } from './rule-sets'
 import type { SupportKind } from '../catalogue'
-import { type Face, type FacePlace, type Job, noLoads, plainBuild, plainLoadout, plainTimber, plainVan, type RafterSupports, type Site, type Supports } from './schema'
+import { type Face, type FacePlace, type Job, noLoads, plainBuild, plainLoadout, plainTimber, plainVan, plainWiring, type RafterSupports, type Site, type Supports } from './schema'
 
 const inch = (n: number) => n * MM_PER_INCH
 
@@ -27,6 +27,7 @@ export function starterJob(title: string, place: string, units: Job['units'], pa
     loads: noLoads,
     van: plainVan,
     loadout: plainLoadout,
+    wiring: plainWiring,
     faces: [starterFace('main', 'Main face', units, parts)],
   }
 }

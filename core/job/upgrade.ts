@@ -1,5 +1,5 @@
 import { plainKeepClear } from './rule-sets'
-import { noLoads, noPlaceLoads, plainBuild, plainLoadout, plainRow, plainTimber, plainVan } from './schema'
+import { noLoads, noPlaceLoads, plainBuild, plainLoadout, plainRow, plainTimber, plainVan, plainWiring } from './schema'
 import { nothingRead, plainPlace, plainSite, rafterRow } from './starter'
 
 type Facts = Record<string, unknown>
@@ -69,6 +69,6 @@ function loadsOf(loads: unknown): unknown {
 export function upgraded(data: unknown): unknown {
   if (!isFacts(data) || !Array.isArray(data.faces)) return data
   return {
-    codes: { kind: 'unsaid' }, wanted: null, assumed: [], van: plainVan, loadout: plainLoadout, ...data, site: filled(plainSite, data.site), keepClear: filled(plainKeepClear, data.keepClear), loads: loadsOf(data.loads ?? noLoads), faces: each(data.faces, faceOf),
+    codes: { kind: 'unsaid' }, wanted: null, assumed: [], van: plainVan, loadout: plainLoadout, ...data, site: filled(plainSite, data.site), keepClear: filled(plainKeepClear, data.keepClear), wiring: filled(plainWiring, data.wiring), loads: loadsOf(data.loads ?? noLoads), faces: each(data.faces, faceOf),
   }
 }

@@ -10,7 +10,7 @@ export type EditNeed = 'log' | 'move' | 'plan'
 
 /** Readings that move no module: what is there, whether it suits the plan or not. */
 const logged = [
-  /^face [^/]+\/(hit|rafter|broken) /, /^face [^/]+\/rafters\//, /^face [^/]+\/datum$/, /^site\/(hazards|coveringState|access|accessNote|bring|bringNote)$/, /^assumed /,
+  /^face [^/]+\/(hit|rafter|broken) /, /^face [^/]+\/rafters\//, /^face [^/]+\/datum$/, /^site\/(hazards|coveringState|access|accessNote|bring|bringNote)$/, /^assumed /, /^site-end /,
   /^face [^/]+\/in-roof\/(found|foundBy|foundOn|coursesLaid|task .+)$/,
 ]
 /** What may be, or stand, otherwise on the roof than planned, as long as every limit and the number of modules are kept. */
@@ -18,6 +18,7 @@ const moved = [
   /^face [^/]+\/(covering|outline|pitchDeg|obstructions)$/,
   /^face [^/]+\/array\/(shiftMm|rowGapMm|columnGapMm|columns|stackFrom|fixingPattern|railInMm|trimTailMm)$/,
   /^face [^/]+\/row \d+\/(shiftMm|gapBelowMm|lowerRailMm|upperRailMm|held|skip|breaks)$/,
+  /^wiring\/(roofBox|overRoofMm|together)$/,
   /^face [^/]+\/in-roof\/(battensRead|leftMm|bottomMm)$/,
 ]
 

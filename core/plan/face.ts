@@ -91,7 +91,7 @@ export function layOut(asked: Face, catalogue: Catalogue, job: Job, clear: FaceC
   }
   const opened = { ...built, ...openCovering(face, job, catalogue, built, trial) }
   const system = systemOf(face, catalogue)
-  return { problem, ...opened, inRoof: bare.within && system && inRoofPlan(job, face, catalogue, system, bare.within, opened) }
+  return { problem, ...opened, wiring: null, inRoof: bare.within && system && inRoofPlan(job, face, catalogue, system, bare.within, opened) }
 }
 
 /** Where arrays stand is one figure a face: many are kept, so that cures do not push out what the next edit asks for again. */

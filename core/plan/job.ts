@@ -7,11 +7,12 @@ import { modulesUnder, roofClearOf } from './clear'
 import { finishFace, type LaidOut, layOut, placesOf, planFace } from './face'
 import { faceFindings, jobFindings, type KnownDraft } from './findings'
 import type { FacePlan, Plan } from './layout'
+import { wireRoof, type WiringPlan } from '../wiring'
 import { partsOfJob } from './parts'
 
 /** One face laid out and judged, with what it was laid out under. */
 interface FaceDraft { face: Face, clearKey: string, layout: LaidOut, findings: KnownDraft[] }
-interface Draft { job: Job, roof: RoofClear, faces: FaceDraft[], findings: KnownDraft[] }
+interface Draft { job: Job, roof: RoofClear, wiring: WiringPlan, faces: FaceDraft[], findings: KnownDraft[] }
 
 /** More cures than this for one finding are not shown. */
 const MOST_CURES = 3
@@ -24,10 +25,10 @@ const MOST_CURES = 3
 export function planJob(job: Job, catalogue: Catalogue): Plan {
   const draft = draftPlan(job, catalogue, null)
   const findings = draft.findings.map(finding => withCures(job, catalogue, draft, finding)).sort(bySeverity)
-  const faces = draft.faces.map(({ face, layout }) => finished(face, job, catalogue, layout))
-  const ofJob = partsOfJob({ job, catalogue, faces: draft.faces.map(({ face, layout }) => ({ face, plan: layout })) })
+  const faces = draft.faces.map(({ face, layout }) => finished(face, job, catalogue, layout, draft.wiring))
+  const ofJob = partsOfJob({ job, catalogue, faces: faces.map((plan, i) => ({ face: job.faces[i]!, plan })) })
   return {
-    faces, roof: draft.roof, list: mergedParts([...faces.flatMap(face => face.list), ...ofJob]), findings,
+    faces, roof: draft.roof, wiring: draft.wiring, list: mergedParts([...faces.flatMap(face => face.list), ...ofJob]), findings,
     totals: {
       modules: sum(faces, face => face.modules),
       powerW: sum(faces, face => face.powerW),
@@ -39,11 +40,16 @@ export function planJob(job: Job, catalogue: Catalogue): Plan {
   }
 }
 
-/** A face that is laid out as before is finished as before, and is the very same: nobody has to be told of it again. */
-const known = new WeakMap<LaidOut, FacePlan>()
-function finished(face: Face, job: Job, catalogue: Catalogue, layout: LaidOut): FacePlan {
-  const plan = known.get(layout) ?? finishFace(face, job, catalogue, layout)
-  known.set(layout, plan)
+/** A face that is laid out and wired as before is finished as before, and is the very same: nobody has to be told of it again. */
+const known = new WeakMap<LaidOut, { wiring: string, plan: FacePlan }>()
+function finished(face: Face, job: Job, catalogue: Catalogue, layout: LaidOut, wiring: WiringPlan): FacePlan {
+  const own = wiring.faces[face.id] ?? null
+  // Electrical settings and groups count beside what lies on the face: its earth wire and its units are ordered by them.
+  const key = JSON.stringify([own, job.wiring.groups, job.wiring.earth, job.wiring.boxes])
+  const ready = known.get(layout)
+  if (ready?.wiring === key) return ready.plan
+  const plan = finishFace(face, job, catalogue, { ...layout, wiring: own })
+  known.set(layout, { wiring: key, plan })
   return plan
 }
 
@@ -82,11 +88,13 @@ function draftPlan(job: Job, catalogue: Catalogue, before: Draft | null): Draft 
     })
     return { ...draft, face }
   })
+  const trial = before !== null
+  const wiring = wireRoof(job, faces.map(({ face, layout }) => ({ face, plan: layout })), catalogue, trial)
   const whole = jobFindings({
-    job, catalogue, roof, faces: faces.map(({ face, layout }) => ({ face, plan: layout })), trial: before !== null,
+    job, catalogue, roof, wiring, faces: faces.map(({ face, layout }) => ({ face, plan: { ...layout, wiring: wiring.faces[face.id] ?? null } })), trial,
     modulesWith: (edits, relaxed = clear => clear) => modulesUnder(edits.reduce<Job>(applyEdit, job), catalogue, roof.faces.map(relaxed)),
   })
-  return { job, roof, faces, findings: [...whole, ...faces.flatMap(one => one.findings)] }
+  return { job, roof, wiring, faces, findings: [...whole, ...faces.flatMap(one => one.findings)] }
 }
 
 /**

@@ -1,6 +1,7 @@
 import type { RoofClear } from '../keepclear'
 import type { Finding, MarkStep, Part } from '../trade'
 import type { FaceLayout } from '../trades'
+import type { WiringPlan } from '../wiring'
 
 /** All that follows from one face of a job, as plain data. */
 export interface FacePlan extends FaceLayout {
@@ -13,6 +14,7 @@ export interface Plan {
   faces: FacePlan[]
   /** What the keep-clear rules come to over the whole roof. */
   roof: RoofClear
+  wiring: WiringPlan
   /** Parts of all faces and of the job, whole pieces. */
   list: Part[]
   totals: PlanTotals

@@ -1,4 +1,4 @@
-import { type Catalogue, goesWith, type Item, type ItemOf, type Shelf, shelfSchemas, shelves } from '../catalogue'
+import { type Catalogue, goesWith, type Item, type ItemOf, ownerShelves, type Shelf, shelfSchemas, shelves } from '../catalogue'
 import type { Problem, Reading } from '../outcome'
 import { worded } from './words'
 
@@ -22,7 +22,7 @@ const isOn = (catalogue: Catalogue, on: Shelf[], id: string): boolean => on.some
 export function danglingIn(catalogue: Catalogue, shelf: Shelf, item: Item): Problem[] {
   if (shelf === 'supplies') {
     const { forId } = item as ItemOf<'supplies'>
-    return forId === null || isOn(catalogue, ['modules', 'rails', 'mounts', 'clamps', 'coverings', 'inRoofs'], forId) ? [] : [missing('forId', forId)]
+    return forId === null || isOn(catalogue, [...ownerShelves], forId) ? [] : [missing('forId', forId)]
   }
   if (shelf === 'pairs') {
     const { railId, withId } = item as ItemOf<'pairs'>
@@ -31,6 +31,10 @@ export function danglingIn(catalogue: Catalogue, shelf: Shelf, item: Item): Prob
   if (shelf === 'approvals') {
     const { moduleId, systemId } = item as ItemOf<'approvals'>
     return [...isOn(catalogue, ['modules'], moduleId) ? [] : [missing('moduleId', moduleId)], ...isOn(catalogue, ['inRoofs'], systemId) ? [] : [missing('systemId', systemId)]]
+  }
+  if (shelf === 'trunks' || shelf === 'inverters') {
+    const { unitIds } = item as ItemOf<'trunks'> | ItemOf<'inverters'>
+    return unitIds.filter(id => !isOn(catalogue, ['electronics'], id)).map(id => missing('unitIds', id))
   }
   if (shelf !== 'sets') return []
   const { railId, mountId, clampsId, supplyIds } = item as ItemOf<'sets'>
@@ -69,6 +73,13 @@ export function gapsOf(catalogue: Catalogue, shelf: Shelf, item: Item): string[]
     const { id, holds } = item as ItemOf<'inRoofs'>
     return [...holds.length ? [] : ['Nothing says what a module on it holds: it can’t be checked under load.'], ...catalogue.approvals.some(one => one.systemId === id) ? [] : ['No module is approved with it yet.']]
   }
+  if (shelf === 'electronics') {
+    const { kind, id, shutdown } = item as ItemOf<'electronics'>
+    return [
+      ...kind !== 'ac-unit' || catalogue.trunks.some(one => one.unitIds.includes(id)) ? [] : ['No trunk on the shelf takes it yet.'],
+      ...shutdown ? [] : ['Not listed as rapid-shutdown equipment: it does not answer for that.'],
+    ]
+  }
   if (shelf === 'sets') return [
     ...danglingIn(catalogue, shelf, item).map(problem => problem.sentence),
     ...(['rails', 'mounts', 'clamps'] as const).map(on => findItem(catalogue, on, (item as ItemOf<'sets'>)[({ rails: 'railId', mounts: 'mountId', clamps: 'clampsId' } as const)[on]])).filter(part => part && 'retired' in part && part.retired).map(part => `${(part as ItemOf<'rails'>).name} is retired: the set is not offered.`),
@@ -81,6 +92,7 @@ export const namersOf = (catalogue: Catalogue, id: string): { shelf: Shelf, item
   if (shelf === 'supplies') return (item as ItemOf<'supplies'>).forId === id
   if (shelf === 'pairs') return (item as ItemOf<'pairs'>).railId === id || (item as ItemOf<'pairs'>).withId === id
   if (shelf === 'approvals') return (item as ItemOf<'approvals'>).moduleId === id || (item as ItemOf<'approvals'>).systemId === id
+  if (shelf === 'trunks' || shelf === 'inverters') return (item as ItemOf<'trunks'> | ItemOf<'inverters'>).unitIds.includes(id)
   if (shelf !== 'sets') return false
   const { railId, mountId, clampsId, supplyIds } = item as ItemOf<'sets'>
   return [railId, mountId, clampsId, ...supplyIds].includes(id)

@@ -1,5 +1,5 @@
 import { get } from 'es-toolkit/compat'
-import type { Catalogue, Item, Shelf } from '../catalogue'
+import { type Catalogue, type Item, ownerShelves, type Shelf } from '../catalogue'
 import type { UnitSystem } from '../units'
 import { isMeasured } from './cell'
 import { findItem } from './check'
@@ -15,6 +15,9 @@ const telling: Record<Shelf, string[]> = {
   supplies: ['kind', 'forId', 'packOf', 'price'],
   coverings: ['size.kind', 'size.exposureMm', 'size.gaugeMm', 'size.coverWidthMm'],
   inRoofs: ['kind', 'coverings', 'leastPitchDeg', 'mostRows'],
+  electronics: ['kind', 'modules', 'wideMm', 'price'],
+  trunks: ['for', 'spacingMm', 'listedA', 'price'],
+  inverters: ['mostV', 'acW', 'massKg', 'price'],
   sets: ['railId', 'mountId', 'clampsId'],
   approvals: ['moduleId', 'systemId', 'fireClass', 'on'],
   pairs: ['railId', 'withId'],
@@ -24,7 +27,7 @@ export const tellingFigures = (shelf: Shelf): PlacedFigure[] => telling[shelf].m
 export const money = (price: number, currency: string): string => new Intl.NumberFormat('en', { style: 'currency', currency }).format(price)
 
 const nameById = (catalogue: Catalogue, id: string, on: Shelf | 'any'): string => {
-  const shelves: Shelf[] = on === 'any' ? ['modules', 'rails', 'mounts', 'clamps', 'inRoofs'] : [on]
+  const shelves: Shelf[] = on === 'any' ? [...ownerShelves] : [on]
   const item = shelves.map(shelf => findItem(catalogue, shelf, id)).find(one => one !== null)
   return item && 'name' in item ? item.name : id
 }

@@ -1,4 +1,4 @@
-import type { Catalogue, PartKind, Supply } from '../catalogue'
+import type { Catalogue, OwnerShelf, PartKind, Supply } from '../catalogue'
 
 /** Stages of the day in which parts are wanted on the roof, in order. */
 export const loadStages = ['set-up', 'fixings', 'rails', 'wiring', 'modules', 'finish'] as const
@@ -13,7 +13,7 @@ export const loadStageNames: Record<LoadStage, string> = {
 }
 
 /** An item of the catalogue, by its shelf. */
-export interface ItemRef { shelf: 'modules' | 'rails' | 'mounts' | 'clamps' | 'coverings' | 'inRoofs', id: string }
+export interface ItemRef { shelf: OwnerShelf, id: string }
 
 /** One line of what a face, or a job, takes. */
 export interface Part {

@@ -20,6 +20,9 @@ export type Quantity
     | { kind: 'density', kgM3: number }
     | { kind: 'share', value: number }
     | { kind: 'factor', value: number }
+    | { kind: 'voltage', v: number }
+    | { kind: 'current', a: number }
+    | { kind: 'temperature', c: number }
     | { kind: 'words', text: string }
 
 export const length = (mm: number): Quantity => ({ kind: 'length', mm })
@@ -35,6 +38,10 @@ export const moment = (nmm: number): Quantity => ({ kind: 'moment', nmm })
 export const torque = (nm: number): Quantity => ({ kind: 'torque', nm })
 export const stress = (mpa: number): Quantity => ({ kind: 'stress', mpa })
 export const speed = (ms: number): Quantity => ({ kind: 'speed', ms })
+export const power = (w: number): Quantity => ({ kind: 'power', w })
+export const voltage = (v: number): Quantity => ({ kind: 'voltage', v })
+export const current = (a: number): Quantity => ({ kind: 'current', a })
+export const temperature = (c: number): Quantity => ({ kind: 'temperature', c })
 export const share = (value: number): Quantity => ({ kind: 'share', value })
 export const factor = (value: number): Quantity => ({ kind: 'factor', value })
 
@@ -69,6 +76,10 @@ export function formatQuantity(quantity: Quantity, units: UnitSystem): string {
     case 'density': return `${Math.round(quantity.kgM3)} kg/m³`
     case 'share': return formatShare(quantity.value)
     case 'factor': return String(Number(quantity.value.toFixed(4)))
+    case 'voltage': return `${plain(quantity.v, Math.abs(quantity.v) < 10 ? 2 : Math.abs(quantity.v) < 100 ? 1 : 0)} V`
+    case 'current': return `${plain(quantity.a, 2).replace(/\.?0+$/, '')} A`
+    // Electrical work is written in degrees Celsius on both sides of the ocean: the tables are.
+    case 'temperature': return us ? `${plain(quantity.c, 0)} °C (${plain(quantity.c * 9 / 5 + 32, 0)} °F)` : `${plain(quantity.c, 0)} °C`
     case 'words': return quantity.text
   }
 }

@@ -1,38 +1,56 @@
-import type { StrengthLayout } from '../strength'
-import { type Ask, inBuildOrder, type MarkStep, type StepMaker } from '../trade'
+import { inBuildOrder, type Ask, type MarkStep, type StepMaker } from '../trade'
 import { length } from '../units'
+import type { WiringLayout } from './layout'
+import { percent } from './words'
 
-type Built = Ask<StrengthLayout>
+type Asked = Ask<WiringLayout>
 
-const upperRail = ({ plan: { rails } }: Built, row: number) => rails.find(rail => rail.row === row && rail.side === 'upper')
+const sideWords = { upper: 'On the upper rail', lower: 'On the lower rail', left: 'On the left rail', right: 'On the right rail', frame: 'On the module’s frame' } as const
 
-/** A unit near the middle of every module, along one line a row. */
-export function electronicsSteps(ask: Built, make: StepMaker): MarkStep[] {
-  return inBuildOrder(ask.face, ask.plan.rows.rows).map((row) => {
-    const upper = upperRail(ask, row.index)
-    return make({
-      id: `electronics-row${row.index + 1}`, kind: 'electronics', title: `Electronics, row ${row.index + 1}`, tape: 'along', lineMm: upper?.lineMm ?? null,
-      instruction: `${upper ? 'On the upper rail' : ask.plan.rails.length ? 'On a rail or the frame' : 'On the frame, or on a batten beside it'}, near the middle of each module, not under its junction box and not across two modules.`,
-      marks: row.moduleLeftsMm.map((leftMm, i) => ({ label: `Unit ${i + 1}`, mm: leftMm + row.moduleWidthMm / 2 })),
-    })
+/** A unit for every module, or where the leads of two or four reach, row by row; and what leaving the gap out would drift by. */
+export function electronicsSteps({ face, plan }: Asked, make: StepMaker): MarkStep[] {
+  const { wiring } = plan
+  if (!wiring?.units.length) return []
+  return inBuildOrder(face, plan.rows.rows).flatMap((row) => {
+    const units = wiring.units.filter(unit => unit.row === row.index)
+    if (!units.length) return []
+    const sides = [...new Set(units.map(unit => unit.side))]
+    const acrossRails = sides.every(side => side === 'left' || side === 'right')
+    const oneLine = sides.length === 1 && !acrossRails && new Set(units.map(unit => Math.round(unit.place.at.y))).size === 1
+    const drift = (row.count - 1) * plan.rows.columnGapMm
+    return [make({
+      id: `electronics-row${row.index + 1}`, kind: 'electronics', title: `Electronics, row ${row.index + 1}`, tape: 'along', lineMm: oneLine ? units[0]!.place.at.y : null,
+      instruction: `${sides.map(side => sideWords[side]).join(' and ')}, its middle on each mark: not under a junction box, not across two modules, the cable’s side as its maker says. First edge an inch in at the least; then width and gap each time.`,
+      marks: units.map((unit, i) => ({
+        label: `Unit ${i + 1}`, key: unit.under, mm: unit.place.at.x, of: { kind: 'unit' as const, id: unit.id }, ...(oneLine ? {} : { upMm: unit.place.at.y }),
+        note: [unit.modules.length > 1 ? `for ${unit.modules.length} modules` : '', unit.clear ? '' : 'nothing is free here: look', ...unit.short.map(one => `extension lead for ${one.moduleId}`)].filter(Boolean).join(', '),
+      })),
+      checks: row.count > 1 ? [{ label: 'Stepped by the width alone, the last one is off by', value: length(drift), note: 'step width and gap' }] : [],
+    })]
   })
 }
 
-/** The trunk cable: along each row from its first unit to its last, and from row to row. */
-export function trunkSteps(ask: Built, make: StepMaker): MarkStep[] {
-  const rows = inBuildOrder(ask.face, ask.plan.rows.rows).filter(row => row.count > 0)
-  if (!rows.length) return []
-  const heightOf = (row: typeof rows[number]) => upperRail(ask, row.index)?.lineMm ?? (row.bottomMm + row.topMm) / 2
-  return [make({
-    id: 'trunk', kind: 'trunk', title: 'Trunk cable', tape: 'along', lineMm: null, marks: [],
-    instruction: `Clip the trunk to the ${ask.plan.rails.length ? 'rail under the units' : 'frames beside the units'}, clear of the roof, slack at every joint. Cap what stays unused with the maker’s caps and close the end with its terminator.`,
-    checks: [
-      ...rows.map(row => ({ label: `Row ${row.index + 1}, first unit to last`, value: length(row.moduleLeftsMm.at(-1)! - row.moduleLeftsMm[0]!), note: '' })),
-      ...rows.slice(1).map((row, i) => ({
-        label: `Row ${rows[i]!.index + 1} to row ${row.index + 1}`,
-        value: length(Math.abs(heightOf(row) - heightOf(rows[i]!))),
-        note: 'Up the slope',
-      })),
-    ],
-  })]
+/** Where cables begin and how they run on this face: trunks, then strings. */
+export function trunkSteps({ plan }: Asked, make: StepMaker): MarkStep[] {
+  const { wiring } = plan
+  if (!wiring?.circuits.length) return []
+  return wiring.circuits.map(circuit => circuit.kind === 'branch'
+    ? make({
+        id: `trunk-${circuit.number}`, kind: 'trunk', title: `Trunk, branch ${circuit.number}`, tape: 'along', lineMm: null,
+        instruction: `Clip the trunk under the units, off the roof, slack looped at each drop. Push each plug until it clicks. Cap every unused drop with the maker’s cap and close the end with its terminator: never with silicone.`,
+        marks: startOf(circuit.number, circuit.units[circuit.feedAt]?.place.at, 'Home run begins', circuit.home.faceId, plan.faceId),
+        checks: [
+          ...circuit.trunk ? circuit.trunk.hops.map((hop, i) => ({ label: `Unit ${i + 1} to ${i + 2}`, value: length(hop.mm), note: hop.jumperMm ? 'jointed, to another row' : hop.unused ? `${hop.unused} drop${hop.unused > 1 ? 's' : ''} capped` : '' })) : [],
+          { label: 'Home run to the roof box', value: length(circuit.home.mm), note: `${circuit.home.size}; volts lost in all ${percent(circuit.drop.share)}` },
+        ],
+      })
+    : make({
+        id: `string-${circuit.number}`, kind: 'trunk', title: `String ${circuit.number}`, tape: 'along', lineMm: null,
+        instruction: `Join module to module in this order, + into −, each plug pushed until it clicks: ${circuit.modules.map(one => one.id.replace('row', '')).join(' → ')}. Both home runs through one notch. The far end stays open until the string has been tested; never test insulation through connected electronics.`,
+        marks: [...startOf(circuit.number, circuit.modules[0]!.plus.at, '+ end', circuit.plus.faceId, plan.faceId), ...startOf(circuit.number, circuit.modules.at(-1)!.minus.at, '− end', circuit.minus.faceId, plan.faceId)],
+        checks: [{ label: 'Home run of +', value: length(circuit.plus.mm), note: circuit.plus.size }, { label: 'Home run of −', value: length(circuit.minus.mm), note: circuit.minus.size }],
+      }))
 }
+
+const startOf = (number: number, at: { x: number, y: number } | undefined, label: string, faceId: string, own: string) =>
+  at && faceId === own ? [{ label, key: `${label} ${number}`, mm: at.x, upMm: at.y, of: { kind: 'circuit' as const, id: String(number) } }] : []

@@ -3,6 +3,7 @@ import { usualCovering } from '../../core/coverings'
 import { blankRoof, startedJob } from '../../core/start'
 import { pitchFromRise } from '../../core/units'
 import { eelgrass, fennel, mizzen } from './in-roof-jobs'
+import { groups, wiredBrackwater, wiredHaven } from './wiring'
 import { brackwaterLoads, havenLoads, judged, laterLoads, loaded } from './weather'
 import { alsoFaces, finds, hits, imperialParts, inch, job, metricParts, setbacks } from './make'
 
@@ -337,9 +338,32 @@ const lampStart = startedJob({
 if (!lampStart.ok) throw new Error(lampStart.problem)
 const lampSteps = lampStart.value
 
+/** One long row on a boat hall, more than a branch holds: it has to be split. */
+const longshore = job(starterJob('Longshore Boat Hall', 'Saltmarsh Haven', 'imperial', imperialParts), {
+  name: 'South slope', outline: { kind: 'rectangle', eaveLengthMm: inch(74, 3), slopeLengthMm: inch(11, 10) }, pitchDeg: pitchFromRise(5), place: {
+    azimuthDeg: 184,
+    eastMm: 0,
+    northMm: 0,
+    eaveHeightMm: inch(10, 4),
+    storeys: 1,
+  },
+  supports: rafterRow(inch(1, 1), inch(2, 0), inch(0, 1.5), finds([[2, inch(3, 1.125)], [9, inch(17, 0.75)], [16, inch(31, 1.25)], [23, inch(45, 0.875)], [30, inch(59, 1.125)], [36, inch(71, 0.75)]])),
+  setbacks: setbacks(inch(1, 0), inch(3, 0), inch(1, 6), inch(1, 6)),
+}, { rows: [{ ...plainRow, count: 20, breaks: [10] }], rowCount: 1, closureId: 'underside' }, {
+  access: 'ladder',
+  exposure: 'open',
+  altitudeM: 4,
+  streetDeg: 4,
+  coveringState: 'sound',
+  coveringAgeYears: 7,
+  coveringYearsLeft: 22,
+  decision: 'go-ahead',
+})
+
 export const demoJobs: { id: string, job: Job }[] = [
-  loaded(judged(ropewalk, 'us-2018'), havenLoads(132, 26, 'C')), loaded(tallowYard, havenLoads(124, 22, 'C')), loaded(kelpQuay, brackwaterLoads(26, 600)), lampSteps,
-  loaded(judged(netLoft, 'european'), brackwaterLoads(25, 700)), loaded(capstanWalk, laterLoads(120, 25)), loaded(oakumShed, brackwaterLoads(24, 600)), loaded(gantryStore, brackwaterLoads(24, 600)),
-  loaded(judged(bellbuoy, 'us-2012'), havenLoads(122, 22, 'C')), loaded(cinderLane, brackwaterLoads(25, 800)), loaded(mizzen, brackwaterLoads(25, 600)), loaded(sailmaker, laterLoads(112, 20)), loaded(halyardClose, havenLoads(115, 20)),
-  loaded(fennel, brackwaterLoads(24, 600)), loaded(eelgrass, brackwaterLoads(24, 600)),
+  wiredHaven(loaded(judged(ropewalk, 'us-2018'), havenLoads(132, 26, 'C')), groups.single('upright')), loaded(tallowYard, havenLoads(124, 22, 'C')), wiredBrackwater(loaded(kelpQuay, brackwaterLoads(26, 600)), groups.pairMetric), lampSteps,
+  wiredBrackwater(loaded(judged(netLoft, 'european'), brackwaterLoads(25, 700)), groups.fourMetric), wiredHaven(loaded(capstanWalk, laterLoads(120, 25)), groups.shutdown), wiredBrackwater(loaded(oakumShed, brackwaterLoads(24, 600)), groups.optimised), wiredBrackwater(loaded(gantryStore, brackwaterLoads(24, 600)), groups.strings('quillon-high')),
+  wiredHaven(loaded(judged(bellbuoy, 'us-2012'), havenLoads(122, 22, 'C')), groups.pair), wiredBrackwater(loaded(cinderLane, brackwaterLoads(25, 800)), groups.singleMetric, { feed: 'middle' }), wiredBrackwater(loaded(mizzen, brackwaterLoads(25, 600)), groups.strings('quillon-high')), wiredHaven(loaded(sailmaker, laterLoads(112, 20)), groups.shutdown), wiredHaven(loaded(halyardClose, havenLoads(115, 20)), groups.single('side')),
+  wiredBrackwater(loaded(fennel, brackwaterLoads(24, 600)), groups.singleMetric, { feed: 'middle' }), wiredBrackwater(loaded(eelgrass, brackwaterLoads(24, 600)), groups.optimised),
+  wiredHaven(loaded(longshore, havenLoads(118, 20)), groups.pair, { school: 'fill', feed: 'middle' }),
 ].map((job, i) => ({ id: `2d0c7f7a-0f5e-4f6c-8f10-5a4b3c2d${String(i + 1).padStart(4, '0')}`, job }))

@@ -13,7 +13,7 @@ const told = computed(() => {
   if (tab.value === 'flashing') return `${[...new Set(within.kit.pieces.map(piece => piece.kind))].map(kind => `${pieceLetters[kind]} ${pieceNames[kind].toLowerCase()}`).join(', ')}.`
   return 'The pale ground is where units of the covering are left out.'
 })
-const layers: Record<string, Record<string, boolean>> = { 'set-out': { m: true, d: false, w: false }, 'battens': { m: false, d: true, w: false }, 'flashing': { m: true, d: false, w: true } }
+const layers: Record<string, Record<string, boolean>> = { 'set-out': { m: true, d: false, h: false }, 'battens': { m: false, d: true, h: false }, 'flashing': { m: true, d: false, h: true } }
 useBorrowedLayers(() => layers[tab.value] ?? null)
 </script>
 

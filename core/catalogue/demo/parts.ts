@@ -1,6 +1,7 @@
 import type { Catalogue, Fasteners, Resistance } from '../schema'
 import { closures } from './closures'
 import { coverings } from './coverings'
+import { electricalSupplies, electronics, inverters, trunks } from './electrical'
 import { approvals, inRoofs, inRoofSupplies } from './in-roofs'
 import { inventedSource } from './source'
 import { supplies } from './supplies'
@@ -31,8 +32,8 @@ export const demoCatalogue: Catalogue = {
     {
       ...invented, id: 'skerry-425', maker: 'Skerry Glassworks', name: 'Skerry 425',
       longMm: 1755, shortMm: 1038, thicknessMm: 32, massKg: 20.4, powerW: 425,
-      plate: { vocV: 38.9, vmpV: 32.4, iscA: 13.9, impA: 13.12, powerPerK: -0.0032, vocPerK: -0.0026, iscPerK: 0.00045, cells: 108, halfCut: true },
-      lipMm: 24, junctionBox: { fromEndMm: 877, fromMiddleMm: 0 }, leadMm: 1100, warranty: { productYears: 20, powerYears: 25, powerShare: 0.87 },
+      plate: { vocV: 38.9, vmpV: 32.4, iscA: 13.9, impA: 13.12, powerPerK: -0.0032, vocPerK: -0.0026, iscPerK: 0.00045, cells: 108, halfCut: true, seriesFuseA: 25, overPlate: null, backGain: null },
+      lipMm: 24, junctionBox: { fromEndMm: 877, fromMiddleMm: 0, leadsApartMm: 620 }, leadMm: 1100, plugs: 'Gannet', warranty: { productYears: 20, powerYears: 25, powerShare: 0.87 },
       clampZones: { longEdge: { fromMm: 265, toMm: 455 }, shortEdge: { fromMm: 120, toMm: 255 } },
       ratings: [
         { edge: 'long', fromMm: 310, toMm: 410, upPa: 2800, downPa: 5400 },
@@ -43,8 +44,8 @@ export const demoCatalogue: Catalogue = {
     {
       ...invented, id: 'skerry-390', maker: 'Skerry Glassworks', name: 'Skerry 390',
       longMm: 1692, shortMm: 1021, thicknessMm: 32, massKg: 18.9, powerW: 390,
-      plate: { vocV: 37.2, vmpV: 31.2, iscA: 13.3, impA: 12.5, powerPerK: -0.0034, vocPerK: -0.0027, iscPerK: 0.0005, cells: 108, halfCut: true },
-      lipMm: 24, junctionBox: { fromEndMm: 846, fromMiddleMm: 0 }, leadMm: 1100, warranty: { productYears: 20, powerYears: 25, powerShare: 0.87 },
+      plate: { vocV: 37.2, vmpV: 31.2, iscA: 13.3, impA: 12.5, powerPerK: -0.0034, vocPerK: -0.0027, iscPerK: 0.0005, cells: 108, halfCut: true, seriesFuseA: 25, overPlate: null, backGain: null },
+      lipMm: 24, junctionBox: { fromEndMm: 846, fromMiddleMm: 0, leadsApartMm: 600 }, leadMm: 1100, plugs: 'Gannet', warranty: { productYears: 20, powerYears: 25, powerShare: 0.87 },
       clampZones: { longEdge: { fromMm: 240, toMm: 430 }, shortEdge: { fromMm: 110, toMm: 240 } },
       ratings: [
         { edge: 'long', fromMm: 290, toMm: 390, upPa: 2800, downPa: 5400 },
@@ -55,8 +56,8 @@ export const demoCatalogue: Catalogue = {
     {
       ...invented, id: 'lantern-460', maker: 'Lanternhouse Cells', name: 'Lantern 460 wide',
       longMm: 1812, shortMm: 1116, thicknessMm: 35, massKg: 23.1, powerW: 460,
-      plate: { vocV: 41.3, vmpV: 34.5, iscA: 14.1, impA: 13.34, powerPerK: -0.0029, vocPerK: -0.0024, iscPerK: 0.0004, cells: 96, halfCut: false },
-      lipMm: 24, junctionBox: { fromEndMm: 906, fromMiddleMm: 0 }, leadMm: 1100, warranty: { productYears: 20, powerYears: 25, powerShare: 0.87 },
+      plate: { vocV: 41.3, vmpV: 34.5, iscA: 14.1, impA: 13.34, powerPerK: -0.0029, vocPerK: -0.0024, iscPerK: 0.0004, cells: 96, halfCut: false, seriesFuseA: 25, overPlate: null, backGain: null },
+      lipMm: 24, junctionBox: { fromEndMm: 150, fromMiddleMm: 0, leadsApartMm: null }, leadMm: 1100, plugs: 'Gannet', warranty: { productYears: 20, powerYears: 25, powerShare: 0.87 },
       clampZones: { longEdge: { fromMm: 300, toMm: 480 }, shortEdge: { fromMm: 130, toMm: 280 } },
       ratings: [
         { edge: 'long', fromMm: 340, toMm: 440, upPa: 2400, downPa: 5400 },
@@ -70,28 +71,28 @@ export const demoCatalogue: Catalogue = {
       ...invented, id: 'bollard-light', maker: 'Bollard Extrusions', name: 'Bollard light rail',
       usualSpanMm: inch(48), greatestSpanMm: inch(64), overhangMm: null, stock: [{ mm: inch(132), price: 35.5 }, { mm: inch(164), price: 38.2 }], massKgPerM: 0.74,
       section: { ...alloy6005, ixMm4: 96_000, zxMm3: 3400, iyMm4: 52_000, zyMm3: 2500, shearAreaMm2: 110 }, longestRunMm: inch(40 * 12),
-      splice: { partName: 'Bollard light splice bar', price: 4.1, barMm: inch(8), clearMm: inch(1), continuity: 'full', midspanShare: 0, endSpans: true, bridgeMm: inch(0.25) },
+      splice: { partName: 'Bollard light splice bar', price: 4.1, barMm: inch(8), bonds: true, clearMm: inch(1), continuity: 'full', midspanShare: 0, endSpans: true, bridgeMm: inch(0.25) },
       endCapName: 'Bollard light end cap', frame: null,
     },
     {
       ...invented, id: 'bollard-deep', maker: 'Bollard Extrusions', name: 'Bollard deep rail',
       usualSpanMm: inch(60), greatestSpanMm: inch(84), overhangMm: inch(26), stock: [{ mm: inch(164), price: 52.4 }, { mm: inch(206), price: 64.9 }], massKgPerM: 1.12,
       section: { ...alloy6005, ixMm4: 280_000, zxMm3: 7400, iyMm4: 95_000, zyMm3: 4200, shearAreaMm2: 170 }, longestRunMm: inch(40 * 12),
-      splice: { partName: 'Bollard deep splice bar', price: 5.3, barMm: inch(10), clearMm: inch(1), continuity: 'full', midspanShare: 0, endSpans: true, bridgeMm: inch(0.25) },
+      splice: { partName: 'Bollard deep splice bar', price: 5.3, barMm: inch(10), bonds: true, clearMm: inch(1), continuity: 'full', midspanShare: 0, endSpans: true, bridgeMm: inch(0.25) },
       endCapName: 'Bollard deep end cap', frame: null,
     },
     {
       ...invented, id: 'hawser-mid', maker: 'Hawser Profiles', name: 'Hawser 42 rail',
       usualSpanMm: 1300, greatestSpanMm: 1600, overhangMm: 450, stock: [{ mm: 3300, price: 27.3 }, { mm: 4400, price: 35.8 }], massKgPerM: 0.86,
       section: { ...alloy6063, ixMm4: 79_000, zxMm3: 3600, iyMm4: 56_000, zyMm3: 2800, shearAreaMm2: 130 }, longestRunMm: 12_000,
-      splice: { partName: 'Hawser 42 splice bar', price: 3.6, barMm: 220, clearMm: 30, continuity: 'full', midspanShare: 0.2, endSpans: true, bridgeMm: 10 },
+      splice: { partName: 'Hawser 42 splice bar', price: 3.6, barMm: 220, bonds: true, clearMm: 30, continuity: 'full', midspanShare: 0.2, endSpans: true, bridgeMm: 10 },
       endCapName: 'Hawser 42 end cap', frame: null,
     },
     {
       ...invented, id: 'thole-coupled', maker: 'Thole & Rowlock', name: 'Thole coupled frames (no rail)',
       usualSpanMm: inch(48), greatestSpanMm: inch(72), overhangMm: inch(14), stock: [], massKgPerM: 0,
       section: { ...alloy6063, ixMm4: 74_000, zxMm3: 3900, iyMm4: 21_000, zyMm3: 1300, shearAreaMm2: 120 }, longestRunMm: inch(38 * 12),
-      splice: { partName: 'Thole frame coupler', price: 5.8, barMm: inch(3), clearMm: inch(0.75), continuity: 'full', midspanShare: 0, endSpans: true, bridgeMm: 0 },
+      splice: { partName: 'Thole frame coupler', price: 5.8, barMm: inch(3), bonds: true, clearMm: inch(0.75), continuity: 'full', midspanShare: 0, endSpans: true, bridgeMm: 0 },
       endCapName: 'Thole skirt end',
       frame: { rowGapMm: inch(0.5), cornerMm: inch(3), upPa: 2400, downPa: 3600, skirt: { name: 'Thole skirt', mm: inch(86), price: 31.5, massKgPerM: 0.9 } },
     },
@@ -324,33 +325,33 @@ export const demoCatalogue: Catalogue = {
   clamps: [
     {
       ...invented, id: 'thole-grip', maker: 'Thole & Rowlock', name: 'Thole edge grips (on the foot)', thicknessMm: { fromMm: 30, toMm: 36 },
-      gapMm: inch(0.5), railPastMm: 0, torqueNm: 16, bolt: {
+      gapMm: inch(0.5), railPastMm: 0, torqueNm: 16, bonds: 'Listed for bonding (invented), with its rail', bolt: {
         name: 'Edge grip bolt M8',
         enters: 'slot',
       }, resistances: [allowable(690, 1080, 460)],
     },
     {
       ...invented, id: 'pinch-inch', maker: 'Bollard Extrusions', name: 'Pinch clamps, one inch past', thicknessMm: { fromMm: 30, toMm: 40 },
-      gapMm: inch(0.5), railPastMm: inch(1), torqueNm: 14, bolt: {
+      gapMm: inch(0.5), railPastMm: inch(1), torqueNm: 14, bonds: 'Listed for bonding (invented), with its rail', bolt: {
         name: 'Twist bolt M8',
         enters: 'slot',
       }, resistances: [allowable(520, 1500, 190)],
     },
     {
       ...invented, id: 'pinch-hidden', maker: 'Bollard Extrusions', name: 'Pinch hidden end clamps', thicknessMm: { fromMm: 30, toMm: 33 },
-      gapMm: inch(0.25), railPastMm: 0, torqueNm: 11, bolt: {
+      gapMm: inch(0.25), railPastMm: 0, torqueNm: 11, bonds: 'Listed for bonding (invented), with its rail', bolt: {
         name: 'Twist bolt M6',
         enters: 'slot',
       }, resistances: [allowable(430, 1500, 160)],
     },
     {
       ...invented, id: 'hawser-grip', maker: 'Hawser Profiles', name: 'Hawser grip clamps', thicknessMm: { fromMm: 28, toMm: 38 },
-      gapMm: 18, railPastMm: 30, torqueNm: 12, bolt: {
+      gapMm: 18, railPastMm: 30, torqueNm: 12, bonds: 'Listed for bonding (invented), with its rail', bolt: {
         name: 'Hammer-head bolt M8 x 20',
         enters: 'end',
       }, resistances: [design(3300, 9000, 1250)],
     },
   ],
-  supplies: [...supplies, ...inRoofSupplies],
-  inRoofs, approvals, coverings, sets, pairs,
+  supplies: [...supplies, ...inRoofSupplies, ...electricalSupplies],
+  inRoofs, electronics, trunks, inverters, approvals, coverings, sets, pairs,
 }

@@ -39,7 +39,6 @@ export const supplies: Supply[] = [
   supply('marram-bundle', 'shingle', 'Marram Roofing', 'Shingle, bundle of 3 m²', 26, 1, 41), supply('marram-underlay', 'underlay-roll', 'Marram Roofing', 'Underlay, roll of 10 m²', 14, 1, 52),
   supply('marram-edge', 'edge-flashing', 'Marram Roofing', 'Edge flashing, 2 m', 1.9, 5, 16.5),
   supply('gull-sealant', 'sealant', 'Gull & Mackerel', 'Roof sealant, 300 ml cartridge', 0.44, 1, 6.4, null, 300), supply('gull-lug', 'lug', 'Gull & Mackerel', 'Grounding lug with stainless bolt', 0.06, 10, 3.1),
-  supply('lantern-unit', 'electronics', 'Lanternhouse Cells', 'Module electronics unit', 1.1, 4, 118), supply('lantern-trunk', 'cable', 'Lanternhouse Cells', 'Trunk cable, 25 m reel', 4.6, 1, 96, null, 25_000),
-  supply('gull-tie', 'cable-tie', 'Gull & Mackerel', 'Stainless cable clip', 0.004, 100, 0.14), supply('lantern-outlet-cap', 'outlet-cap', 'Lanternhouse Cells', 'Outlet cap', 0.01, 10, 2.2), supply('lantern-terminator', 'terminator', 'Lanternhouse Cells', 'Cable terminator', 0.03, 5, 7.5),
+  supply('gull-tie', 'cable-tie', 'Gull & Mackerel', 'Stainless cable clip', 0.004, 100, 0.14),
   supply('gull-labels', 'label', 'Gull & Mackerel', 'Label set for one system', 0.05, 1, 14), supply('thole-skirt-length', 'skirt', 'Thole & Rowlock', 'Thole skirt', null, 2, null, 'thole-coupled'),
 ]

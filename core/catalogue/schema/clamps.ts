@@ -13,6 +13,8 @@ export const clampSetSchema = z.object({
   torqueNm: z.number().positive().max(60),
   /** Its bolt, and how the head gets into the rail: dropped into the slot anywhere and turned, or from the rail's end only. */
   bolt: z.object({ name: z.string().trim().min(1).max(80), enters: z.enum(['slot', 'end']) }),
+  /** By what it is listed to join frame and rail electrically; null where it does not, or nobody has said. */
+  bonds: z.string().trim().min(3).max(120).nullable().default(null),
   /** Of one clamp: pull-off, and slip down the slope. */
   resistances,
 })

@@ -13,10 +13,16 @@ const plateSchema = z.object({
   vocV: z.number().positive().max(200), vmpV: z.number().positive().max(200),
   iscA: z.number().positive().max(40), impA: z.number().positive().max(40),
   /** Change with each kelvin above 25 °C, as a share: of power and voltage below nought, of current above. */
-  powerPerK: z.number().min(-0.01).max(0), vocPerK: z.number().min(-0.01).max(0), iscPerK: z.number().min(-0.005).max(0.005),
+  powerPerK: z.number().min(-0.01).max(0),
+  /** Null where its maker gives none: then the code's table for crystalline modules stands in. */
+  vocPerK: z.number().min(-0.01).max(0).nullable(), iscPerK: z.number().min(-0.005).max(0.005),
   cells: z.number().int().min(1).max(300),
   /** Cells cut in halves and wired as two strings side by side. */
   halfCut: z.boolean(),
+  /** Largest series fuse, A; null where nobody has given it. */
+  seriesFuseA: z.number().positive().max(60).nullable().default(null),
+  /** What it may be over its plate when it leaves the works, and the gain of light on its back that its maker rates it for, as shares. */
+  overPlate: z.number().min(0).max(0.1).nullable().default(null), backGain: z.number().min(0).max(0.3).nullable().default(null),
 })
 export type Plate = z.infer<typeof plateSchema>
 
@@ -37,9 +43,15 @@ export const moduleSchema = z.object({
   /** Null where nobody has given it: the module can be laid out, not wired. */
   plate: plateSchema.nullable(),
   /** Middle of the junction box, from the upper end of the long side and from the middle of the short one, mm, with leads down or up the module. */
-  junctionBox: z.object({ fromEndMm: mm(0, 3000), fromMiddleMm: mm(0, 1500) }).nullable(),
+  junctionBox: z.object({
+    fromEndMm: mm(0, 3000), fromMiddleMm: mm(0, 1500),
+    /** How far apart its two leads leave, across the short side: those of boxes parted in three, as on half-cut modules. The positive one is on the right, seen from outside with its label up. */
+    leadsApartMm: mm(0, 1500).nullable().default(null),
+  }).nullable(),
   /** Length of the shorter of its two leads, mm. */
   leadMm: mm(50, 5000).nullable(),
+  /** Make of the plugs on its leads; null where nobody has given it. */
+  plugs: z.string().trim().min(1).max(60).nullable().default(null),
   warranty: z.object({ productYears: z.number().min(0).max(60), powerYears: z.number().min(0).max(60), powerShare: z.number().min(0.3).max(1) }).nullable(),
   /** Zones on the long edges (used when the module stands upright on rails across the roof) and on the short edges. */
   clampZones: z.object({ longEdge: clampZone, shortEdge: clampZone }),

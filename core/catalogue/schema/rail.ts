@@ -47,6 +47,8 @@ export const railSchema = z.object({
     bridgeMm: mm(0, 100),
     /** Length of the splice bar, mm. */
     barMm: mm(50, 800),
+    /** Whether it joins two sticks electrically by its listing. */
+    bonds: z.boolean().default(false),
     /** Least distance from the splice bar's end to a fixing's centre, mm. */
     clearMm: mm(0, 400),
   }),

@@ -4,6 +4,7 @@ import { dropBroken, logBroken } from './on-broken'
 import { addFace, removeFace, setFace } from './on-faces'
 import { dropTask, putTask, setInRoof, takeIn } from './on-in-roof'
 import { setJob, setKeepClear, setLoadout, setLoads, setSite, setVan } from './on-job'
+import { putInCircuit, setSiteEnd, setWireGroup, setWiring } from './on-wiring'
 import { dropHits, logHits, moveRafter, setRafters, useHit } from './on-rafters'
 
 /** Every kind of edit there is: the union, undo, what collides and its words are made from this list. */
@@ -13,4 +14,5 @@ export const editKinds = [
   setRafters, moveRafter, logHits, dropHits, useHit,
   logBroken, dropBroken,
   takeIn, setInRoof, putTask, dropTask,
+  setWiring, setWireGroup, putInCircuit, setSiteEnd,
 ] as const

@@ -16,6 +16,7 @@ import { facePlaceSchema, siteSchema } from './site'
 import { supportsSchema } from './supports'
 import { timberSchema } from './timber'
 import { vanSchema } from './van'
+import { wiringSchema } from './wiring'
 import type { WordsOf } from './words'
 
 export const faceSchema = z.object({
@@ -66,6 +67,7 @@ export const jobSchema = z.object({
   loads: loadsSchema,
   van: vanSchema,
   loadout: loadoutSchema,
+  wiring: wiringSchema,
   faces: z.array(faceSchema).min(1, 'A job has at least one face.').max(MOST_FACES, `A job has at most ${MOST_FACES} faces.`),
 }).superRefine((job, context) => {
   const seen = new Set<string>()

@@ -133,6 +133,7 @@ export const clampGroups: Group[] = [
   {
     title: 'How it is fixed', figures: [
       { path: 'torqueNm', label: 'Torque', is: 'torque' },
+      { path: 'bonds', label: 'Bonding listing', is: 'text', optional: true, hint: 'joins frame and rail; empty: does not' },
       { path: 'bolt.name', label: 'Bolt', is: 'text' },
       { path: 'bolt.enters', label: 'Bolt enters', is: 'choice', choices: { slot: 'Dropped in and turned', end: 'From the rail’s end' } },
     ],

@@ -1,6 +1,7 @@
 /** What every figure of every part is called, how it is written, and where it stands: forms, tables, files and messages read it here. */
 import { plainClosure, type Shelf } from '../../catalogue'
 import type { Figure, Group, ShelfWords } from './figure'
+import { electronicsGroups, inverterGroups, trunkGroups } from './electrical'
 import { clampGroups, mountGroups } from './holding'
 import { approvalGroups, inRoofGroups } from './in-roof'
 import { moduleGroups } from './modules'
@@ -22,9 +23,12 @@ export const shelfWords: Record<Shelf, ShelfWords> = {
   rails: { one: 'rail', many: 'Rails', groups: [named, ...railGroups] },
   mounts: { one: 'mount', many: 'Mounts and hooks', groups: [named, ...mountGroups] },
   clamps: { one: 'clamp set', many: 'Clamps', groups: [named, ...clampGroups] },
-  supplies: { one: 'small part', many: 'Electronics and small parts', groups: [named, ...supplyGroups] },
+  supplies: { one: 'small part', many: 'Small parts', groups: [named, ...supplyGroups] },
   coverings: { one: 'covering', many: 'Coverings', groups: [named, ...coveringGroups] },
   inRoofs: { one: 'in-roof system', many: 'In-roof systems', groups: [named, ...inRoofGroups] },
+  electronics: { one: 'unit', many: 'Electronics', groups: [named, ...electronicsGroups] },
+  trunks: { one: 'trunk cable', many: 'Trunk cables', groups: [named, ...trunkGroups] },
+  inverters: { one: 'inverter', many: 'Inverters', groups: [named, ...inverterGroups] },
   sets: { one: 'set', many: 'Sets', groups: [named, ...setGroups] },
   pairs: { one: 'pairing', many: 'What goes with what', groups: pairGroups },
   approvals: { one: 'approval', many: 'Approved in-roof modules', groups: [named, ...approvalGroups] },

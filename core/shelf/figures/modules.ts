@@ -9,9 +9,12 @@ export const moduleGroups: Group[] = [
       { path: 'plate.iscA', label: 'Isc', is: 'current', hint: 'short circuit', also: ['Short circuit current'] },
       { path: 'plate.impA', label: 'Imp', is: 'current', hint: 'at greatest power', also: ['Impp', 'Current at maximum power'] },
       { path: 'plate.powerPerK', label: 'Power with temperature', is: 'per-kelvin', hint: 'below nought', also: ['Temperature coefficient of Pmax', 'Temperature coefficient Pmax'] },
-      { path: 'plate.vocPerK', label: 'Voc with temperature', is: 'per-kelvin', hint: 'below nought', also: ['Temperature coefficient of Voc', 'Temperature coefficient Voc'] },
+      { path: 'plate.vocPerK', label: 'Voc with temperature', is: 'per-kelvin', hint: 'below nought; empty: by the code’s table', optional: true, also: ['Temperature coefficient of Voc', 'Temperature coefficient Voc'] },
       { path: 'plate.iscPerK', label: 'Isc with temperature', is: 'per-kelvin', also: ['Temperature coefficient of Isc', 'Temperature coefficient Isc'] },
       { path: 'plate.cells', label: 'Cells', is: 'count', of: 'cells', also: ['Number of cells'] },
+      { path: 'plate.seriesFuseA', label: 'Largest series fuse', is: 'current', optional: true },
+      { path: 'plate.overPlate', label: 'Over its plate at most', is: 'share', hint: 'tolerance, upwards', optional: true },
+      { path: 'plate.backGain', label: 'Gain from the back', is: 'share', hint: 'bifacial, by its maker', optional: true },
       { path: 'plate.halfCut', label: 'Cut', is: 'flag', yes: 'Half-cut cells', no: 'Whole cells', also: ['Half-cut', 'Half cut'] },
     ],
   },
@@ -45,9 +48,10 @@ export const moduleGroups: Group[] = [
     title: 'Junction box', maybe: { path: 'junctionBox', has: 'Its place is known' }, figures: [
       { path: 'junctionBox.fromEndMm', label: 'Box from the end', is: 'length', hint: 'its middle, along the long side' },
       { path: 'junctionBox.fromMiddleMm', label: 'Box from the middle', is: 'length', hint: 'across the short side' },
+      { path: 'junctionBox.leadsApartMm', label: 'Leads leave apart', is: 'length', optional: true, hint: 'across the short side; empty: in one place' },
     ],
   },
-  { title: 'Leads', figures: [{ path: 'leadMm', label: 'Lead length', is: 'length', optional: true, hint: 'the shorter of the two', also: ['Cable length', 'Lead'] }] },
+  { title: 'Leads', figures: [{ path: 'leadMm', label: 'Lead length', is: 'length', optional: true, hint: 'the shorter of the two', also: ['Cable length', 'Lead'] }, { path: 'plugs', label: 'Plugs', is: 'text', optional: true, hint: 'their make' }] },
   {
     title: 'Warranty', maybe: { path: 'warranty', has: 'It is known' }, figures: [
       { path: 'warranty.productYears', label: 'Product warranty', is: 'years' },

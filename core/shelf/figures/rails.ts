@@ -34,6 +34,7 @@ export const railGroups: Group[] = [
       { path: 'splice.partName', label: 'Splice', is: 'text' },
       { path: 'splice.price', label: 'Splice price', is: 'price' },
       { path: 'splice.barMm', label: 'Splice bar', is: 'length', hint: 'its length' },
+      { path: 'splice.bonds', label: 'Splice joins electrically', is: 'flag', yes: 'By its listing', no: 'Needs a jumper' },
       { path: 'splice.clearMm', label: 'Splice clear of fixings', is: 'length', hint: 'from the bar’s end to a fixing' },
       { path: 'splice.continuity', label: 'Splice carries', is: 'choice', choices: { full: 'Moment, like the rail', hinged: 'No moment: a hinge' } },
       { path: 'splice.midspanShare', label: 'Splice not in the middle', is: 'share', hint: 'of a span; 0 where it may lie anywhere' },

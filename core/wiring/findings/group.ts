@@ -1,0 +1,104 @@
+import { type Catalogue, type Electronics, offered, type Service, type Trunk } from '../../catalogue'
+import { type Edit, onBranches, type Orientation, type WireGroup, type WiringSystem, wiringSystemNames } from '../../job'
+import { type Cure, type DraftFinding, noCures, onJob } from '../../trade'
+import { current, power, voltage } from '../../units'
+import type { WiringAsk } from '../ask'
+import type { GroupPlan } from '../layout'
+import { moduleVolts } from '../string-volts'
+
+export const systemOfUnit = ({ kind, modules }: Electronics): WiringSystem => kind === 'optimiser' ? 'optimisers' : kind === 'shutdown' ? 'shutdown-units' : modules === 1 ? 'unit-each' : modules === 2 ? 'unit-for-two' : 'unit-for-four'
+
+/** Whether a unit belongs to a system. */
+export const unitSuits = (unit: Electronics, system: WiringSystem): boolean => systemOfUnit(unit) === system
+
+export const trunkSuits = (trunk: Trunk, unitId: string, ways: Orientation[], us: boolean): boolean => trunk.unitIds.includes(unitId) && us === trunk.conductor.endsWith('AWG') && (trunk.for === 'either' || ways.every(way => way === trunk.for))
+
+/** Which way the modules of a group lie. */
+export const waysOf = ({ faces, job }: WiringAsk, group: WireGroup): Orientation[] => [...new Set(faces.filter(({ face }) => (job.wiring.groups.find(one => one.faceIds.includes(face.id)) ?? job.wiring.groups.find(one => !one.faceIds.length))?.id === group.id).flatMap(({ plan }) => plan.rows.rows.filter(row => row.count > 0).map(row => row.orientation)))]
+
+const made = (unit: Electronics, service: Service): boolean => unit.outA[service] !== null
+
+/** A unit with a trunk that go together on this roof, for cures: as the shelf stands. */
+function pairs(catalogue: Catalogue, system: WiringSystem, service: Service, ways: Orientation[], us: boolean): { unit: Electronics, trunk: Trunk }[] {
+  return offered(catalogue.electronics).filter(unit => unitSuits(unit, system) && made(unit, service) && (!us || unit.shutdown)).flatMap((unit) => {
+    const trunk = offered(catalogue.trunks).find(one => trunkSuits(one, unit.id, ways, us))
+    return trunk ? [{ unit, trunk }] : []
+  })
+}
+
+const setGroup = (group: WireGroup): Edit => ({ type: 'set-wire-group', groupId: group.id, group })
+
+/** Nobody has chosen how modules are wired. */
+export function unchosen(ask: WiringAsk): DraftFinding[] {
+  const { wiring, job, catalogue, faces } = ask
+  if (!wiring.unwired) return []
+  return [{
+    ...onJob(ask, 'wiring', 'wiring-unchosen'), severity: 'caution',
+    sentence: `Nobody has chosen how ${wiring.unwired === 1 ? 'one module is' : `${wiring.unwired} modules are`} wired: no electronics, trunk or strings are counted for ${wiring.unwired === 1 ? 'it' : 'them'}.`,
+    propose: (): Cure[] => {
+      const ways = [...new Set(faces.flatMap(({ plan }) => plan.rows.rows.filter(row => row.count > 0).map(row => row.orientation)))]
+      return (['unit-each', 'unit-for-two'] as const).flatMap((system) => {
+        const [pair] = pairs(catalogue, system, wiring.rules.service, ways, wiring.rules.us)
+        const id = `g${job.wiring.groups.length + 1}`
+        return pair ? [{ label: `${wiringSystemNames[system]}: ${pair.unit.name}`, edit: setGroup({ id, name: 'Whole roof', system, unitId: pair.unit.id, trunkId: pair.trunk.id, inverterId: null, faceIds: [] }) }] : []
+      })
+    },
+  }]
+}
+
+/** What stops a group from being wired at all. */
+export const problems = (ask: WiringAsk): DraftFinding[] => ask.wiring.groups.flatMap((plan): DraftFinding[] => plan.problem === null
+  ? []
+  : [{
+      ...onJob(ask, 'wiring', `wiring-problem:${plan.group.id}`), severity: 'stop', sentence: `${plan.group.name}: ${plan.problem}`,
+      propose: () => onBranches(plan.group.system)
+        ? pairs(ask.catalogue, plan.group.system, ask.wiring.rules.service, waysOf(ask, plan.group), ask.wiring.rules.us).map(({ unit, trunk }) => ({ label: `Take ${unit.name} on ${trunk.name}`, edit: setGroup({ ...plan.group, unitId: unit.id, trunkId: trunk.id }) }))
+        : plan.inverter ? [] : offered(ask.catalogue.inverters).filter(one => (one.heldV !== null) === (plan.group.system === 'optimisers')).map(one => ({ label: `Take ${one.name}`, edit: setGroup({ ...plan.group, inverterId: one.id }) })),
+    }])
+
+/** A trunk that is missing, made for other units, or for modules that lie the other way. */
+export const trunkUnsuited = (ask: WiringAsk): DraftFinding[] => ask.wiring.groups.flatMap((plan): DraftFinding[] => {
+  const { group, unit, trunk } = plan
+  if (!onBranches(group.system) || !unit || !plan.modules) return []
+  const ways = waysOf(ask, group)
+  const why = !trunk ? 'no trunk is chosen' : !trunk.unitIds.includes(unit.id) ? `${trunk.name} does not take ${unit.name}` : trunk.for !== 'either' && ways.some(way => way !== trunk.for) ? `${trunk.name} is for modules ${trunk.for === 'upright' ? 'upright' : 'on their side'}, and some here lie the other way: its drops are ${trunk.spacingMm} mm apart` : null
+  return why === null
+    ? []
+    : [{
+        ...onJob(ask, 'wiring', `wiring-trunk:${group.id}`), severity: 'stop', sentence: `${group.name}: ${why}.`,
+        propose: () => offered(ask.catalogue.trunks).filter(one => trunkSuits(one, unit.id, ways, ask.wiring.rules.us)).map(one => ({ label: `Order ${one.name}`, edit: setGroup({ ...group, trunkId: one.id }) })),
+      }]
+})
+
+/** A device over what unit and trunk allow: the lower one is reckoned with. */
+export const deviceOver = (ask: WiringAsk): DraftFinding[] => ask.wiring.groups.flatMap(({ group, limit }): DraftFinding[] => {
+  const { deviceA } = ask.job.wiring
+  return !limit || deviceA === null || deviceA <= limit.mostDeviceA + 1e-9
+    ? []
+    : [{
+        ...onJob(ask, 'wiring', `wiring-device:${group.id}`), severity: 'stop', measured: current(deviceA), limit: current(limit.mostDeviceA),
+        sentence: `${group.name}: a branch’s device of ${deviceA} A is over the ${limit.mostDeviceA} A that its unit and trunk allow. Branches are reckoned with ${limit.mostDeviceA} A. Two trunks never share a larger one: each has its own.`,
+        propose: () => [{ label: `Take ${limit.mostDeviceA} A`, edit: { type: 'set-wiring', values: { deviceA: null } } }],
+      }]
+})
+
+/** A module that a unit does not stand: open-circuit voltage at the coldest, short-circuit current or power. */
+export function inputOver(ask: WiringAsk): DraftFinding[] {
+  return ask.wiring.groups.flatMap((plan): DraftFinding[] => {
+    const { unit, group } = plan
+    if (!unit) return []
+    const modules = [...new Map(ask.faces.filter(({ face, plan: own }) => own.modules > 0 && inGroup(ask, face.id, plan)).map(({ plan: own }) => [own.parts.module.id, own.parts.module])).values()]
+    return modules.flatMap((module): DraftFinding[] => {
+      const base = { ...onJob(ask, 'wiring', `wiring-input:${group.id}:${module.id}`), severity: 'stop' as const, propose: noCures }
+      if (unit.inW !== null && module.powerW > unit.inW) return [{ ...base, measured: power(module.powerW), limit: power(unit.inW), sentence: `${unit.name} takes modules to ${unit.inW} W; ${module.name} has ${module.powerW} W.` }]
+      if (!module.plate) return [{ ...base, severity: 'caution', sentence: `The data plate of ${module.name} is not on the shelf: whether ${unit.name} stands its volts and amperes is not checked.` }]
+      const cold = moduleVolts(module.plate, ask.job.wiring.coldC ?? COLDEST_C, 25)
+      if (cold.coldVocV !== null && cold.coldVocV > unit.inV) return [{ ...base, measured: voltage(cold.coldVocV), limit: voltage(unit.inV), sentence: `${module.name} reaches ${cold.coldVocV.toFixed(1)} V at ${ask.job.wiring.coldC ?? COLDEST_C} °C; ${unit.name} stands ${unit.inV} V.` }]
+      return unit.inA !== null && cold.iscA > unit.inA ? [{ ...base, measured: current(cold.iscA), limit: current(unit.inA), sentence: `${module.name} may give ${cold.iscA.toFixed(1)} A; ${unit.name} stands ${unit.inA} A.` }] : []
+    })
+  })
+}
+
+/** Where nobody has said the coldest, modules alone are judged at the table's end, °C. */
+const COLDEST_C = -40
+const inGroup = ({ job }: WiringAsk, faceId: string, plan: GroupPlan): boolean => (job.wiring.groups.find(one => one.faceIds.includes(faceId)) ?? job.wiring.groups.find(one => !one.faceIds.length))?.id === plan.group.id
