@@ -125,12 +125,12 @@ describe('picking by hand or key', () => {
     const counts = Object.fromEntries([...kinds].map(([kind, all]) => [kind, all.length]))
     expect(counts).toEqual({
       'face': 1, 'rafters': 1, 'rafter': ask.plan.supports.rafters.length, 'obstruction': 1, 'keep-clear': 1, 'rows': 1, 'row': ask.plan.rows.rows.length, 'module': ask.plan.modules,
-      'rails': 1, 'rail': ask.plan.rails.length, 'fixing': ask.plan.fixings.total,
+      'rails': 1, 'rail': ask.plan.rails.length, 'fixing': ask.plan.fixings.total, 'unit': ask.plan.wiring!.units.length, 'circuit': ask.plan.wiring!.circuits.length,
     })
     const names = [...kinds.values()].flat().map(one => nameOf(ask, one))
     expect(names.every(Boolean)).toBe(true)
     expect(new Set(names).size).toBe(names.length)
-    expect(nextKind(ask, { kind: 'face' }, -1).kind).toBe('fixing')
+    expect(nextKind(ask, { kind: 'face' }, -1).kind).toBe('unit')
   })
   it('a fixing reads where its cross is drawn, a module where it lies', () => {
     const [rail] = ask.plan.fixings.rails

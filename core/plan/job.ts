@@ -4,7 +4,7 @@ import type { RoofClear } from '../keepclear'
 import { memoryOf } from '../memory'
 import { bySeverity, type Cure, type Finding, mergedParts } from '../trade'
 import { modulesUnder, roofClearOf } from './clear'
-import { finishFace, type LaidOut, layOut, placesOf, planFace } from './face'
+import { finishFace, type LaidOut, layOut, placesOf } from './face'
 import { faceFindings, jobFindings, type KnownDraft } from './findings'
 import type { FacePlan, Plan } from './layout'
 import { wireRoof, type WiringPlan } from '../wiring'
@@ -126,5 +126,6 @@ function stopsBrought(job: Job, catalogue: Catalogue, draft: Draft, findingId: s
  */
 export function planFaceOf(job: Job, catalogue: Catalogue, faceId: string): FacePlan {
   const face = faceOf(job, faceId)
-  return planFace(face, catalogue, job, roofClearOf(job, catalogue).faces[job.faces.indexOf(face)]!)
+  const draft = draftPlan(job, catalogue, null)
+  return finished(face, job, catalogue, draft.faces[job.faces.indexOf(face)]!.layout, draft.wiring)
 }

@@ -61,7 +61,7 @@ describe('the shelf of the demonstration', () => {
     }
   })
   it('is read onto an empty shelf whole', () => {
-    const empty: Catalogue = { ...demoCatalogue, modules: [], rails: [], mounts: [], clamps: [], supplies: [], coverings: [], inRoofs: [], sets: [], pairs: [], approvals: [] }
+    const empty: Catalogue = { ...demoCatalogue, modules: [], rails: [], mounts: [], clamps: [], supplies: [], coverings: [], inRoofs: [], electronics: [], trunks: [], inverters: [], sets: [], pairs: [], approvals: [] }
     const lines = judgedLines(readTables(writeTables(demoCatalogue), empty, { shelf: null, source: null }).lines, empty, {})
     expect(lines.filter(line => line.standing !== 'new').map(line => [line.name, ...line.problems])).toEqual([])
     const taken = applyChanges(empty, lines.flatMap(line => line.changes), {})
@@ -137,7 +137,7 @@ describe('a supplier’s own spreadsheet', () => {
   })
   it('names a part once', () => expect(judged([heads, row, row], 'modules').lines[1]!.problems).toEqual(['It is there twice: line 2 has the same part.']))
   it.each([['EUR', false], ['USD', true]])('with prices in %s is taken for a shelf in USD: %s', (currency, taken) => {
-    const { lines, notes } = judged([['Name', 'Kind of part', 'Maker', `Price (${currency})`, 'Pack of'], ['Grommet', 'cable tie', 'Gull & Mackerel', '0.2', '50']], null, {}, demoCatalogue, 'Electronics and small parts')
+    const { lines, notes } = judged([['Name', 'Kind of part', 'Maker', `Price (${currency})`, 'Pack of'], ['Grommet', 'cable tie', 'Gull & Mackerel', '0.2', '50']], null, {}, demoCatalogue, 'Small parts')
     expect((lines[0]!.changes[0]!.item as { price: number | null }).price).toBe(taken ? 0.2 : null)
     expect(notes).toHaveLength(taken ? 0 : 1)
   })

@@ -58,7 +58,7 @@ export function branchesOf(plan: Pick<GroupPlan, 'group' | 'unit' | 'trunk'>, as
   const unit = plan.unit!
   const limit = branchLimit({ unit, trunk: plan.trunk, service: rules.service, us: rules.us, listedFull: wiring.listedFull, boardShare: wiring.boardShare, deviceA: wiring.deviceA })
   if (!limit) return { branches: [], schools: [], limit, problem: `${unit.name} is not made for this service.` }
-  if (limit.most < 1) return { branches: [], schools: [], limit, problem: `No ${unit.name} may stand on a branch: ${limit.unitA} A is more than trunk or device allow.` }
+  if (limit.most < 1) return { branches: [], schools: [], limit, problem: `no ${unit.name} may stand on a branch: ${limit.unitA} A is more than trunk or device allow.` }
   const way = wayOf(ask)
   const homes = units.map(one => wayMm(one.place, ask.roofBox, ask.azimuthDeg))
   const split: SplitAsk = { rows: unitRows(ask), most: limit.most, stepMm: (a, b) => way(units[a]!, units[b]!), homeMm: i => homes[i]!, fedInside: wiring.feed === 'middle' }
@@ -94,10 +94,10 @@ function branchPlan(own: WiredUnit[], number: number, { group, trunk, unit }: Pi
   const home = { faceId: units[feedAt]!.faceId, points, mm, size, carries, amps: currentA }
   const drop = dropOf([{ what: 'trunk', volts: trunkV }, { what: 'home run', volts: runDropV(mm, ohmsPerMm(size), currentA) }, ...below], ofV, wiring.dropShare)
   return {
-    kind: 'branch', number, groupId: group.id, faceIds: [...new Set(units.map(one => one.faceId))], units, limit, currentA, trunk: run, feedAt, home, drop,
+    kind: 'branch', number, groupId: group.id, faceIds: [...new Set(units.map(one => one.faceId))], units, limit, currentA, trunk: run, trunkId: trunk?.id ?? null, feedAt, home, drop,
     workings: [
       limit.working,
-      { what: `Current of branch ${number}`, formula: 'n × I unit', values: [{ symbol: 'n', what: 'units', value: { kind: 'count', n: units.length, of: 'units' } }, { symbol: 'I unit', what: `${unit!.name}, rated continuous output`, value: { kind: 'current', a: limit.unitA } }], result: { kind: 'current', a: currentA }, source: 'Rated output, taken once', basis: 'arithmetic' },
+      { what: `Current of branch ${number}`, formula: 'n × I', values: [{ symbol: 'n', what: 'units', value: { kind: 'count', n: units.length, of: 'units' } }, { symbol: 'I', what: `${unit!.name}, rated continuous output`, value: { kind: 'current', a: limit.unitA } }], result: { kind: 'current', a: currentA }, source: 'Rated output, taken once', basis: 'arithmetic' },
       ...trunk && run ? [trunkWorking(trunk, run)] : [],
       homeLengthWorking(home), carryWorking(`Home run of branch ${number}`, size, carried, ask),
       dropWorking(`Volts lost on branch ${number}`, drop, 'trunk 2 R′ I Σ l (units beyond) + home run 2 R L n I + runs below', 'Unit by unit; NEC chapter 9 table 8, stranded, 75 °C; IEC 60228 at 90 °C'),

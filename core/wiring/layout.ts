@@ -28,6 +28,7 @@ export interface Branch extends CircuitBase {
   units: WiredUnit[]
   limit: BranchLimit
   trunk: TrunkRun | null
+  trunkId: string | null
   /** The unit before which it is fed, counted from 0. */
   feedAt: number
   home: HomeRun
@@ -76,6 +77,8 @@ export interface GroupPlan {
 /** What of the wiring lies on one face. */
 export interface FaceWiring {
   units: WiredUnit[]
+  /** Which side of a unit goes up and where its cable leaves; empty where there is none. */
+  hung: string
   /** Circuits that begin on this face, by which its parts are counted. */
   circuits: Circuit[]
   /** Every circuit with a unit or module here, by its number. */

@@ -20,10 +20,10 @@ export function electronicsSteps({ face, plan }: Asked, make: StepMaker): MarkSt
     const drift = (row.count - 1) * plan.rows.columnGapMm
     return [make({
       id: `electronics-row${row.index + 1}`, kind: 'electronics', title: `Electronics, row ${row.index + 1}`, tape: 'along', lineMm: oneLine ? units[0]!.place.at.y : null,
-      instruction: `${sides.map(side => sideWords[side]).join(' and ')}, its middle on each mark: not under a junction box, not across two modules, the cable’s side as its maker says. First edge an inch in at the least; then width and gap each time.`,
+      instruction: `${sides.map(side => sideWords[side]).join(' and ')}, its middle on each mark: not under a junction box, not across two modules. ${wiring.hung}. First edge an inch in at the least; then width and gap each time.`,
       marks: units.map((unit, i) => ({
         label: `Unit ${i + 1}`, key: unit.under, mm: unit.place.at.x, of: { kind: 'unit' as const, id: unit.id }, ...(oneLine ? {} : { upMm: unit.place.at.y }),
-        note: [unit.modules.length > 1 ? `for ${unit.modules.length} modules` : '', unit.clear ? '' : 'nothing is free here: look', ...unit.short.map(one => `extension lead for ${one.moduleId}`)].filter(Boolean).join(', '),
+        note: [unit.modules.length > 1 ? `for ${unit.modules.length} modules` : '', unit.clear ? '' : 'nothing is free here: look', unit.slackIn ? `slack in the ${unit.slackIn} lead` : '', ...unit.short.map(one => `extension lead for ${one.moduleId}`)].filter(Boolean).join(', '),
       })),
       checks: row.count > 1 ? [{ label: 'Stepped by the width alone, the last one is off by', value: length(drift), note: 'step width and gap' }] : [],
     })]

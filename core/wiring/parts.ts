@@ -25,7 +25,7 @@ const unitOf = (ask: Asked) => ask.catalogue.electronics.find(one => one.id === 
 const byTrunk = (ask: Asked, count: (run: NonNullable<Branch['trunk']>) => number): { id: string, name: string, maker: string, amount: number }[] => {
   const sums = new Map<string, number>()
   for (const branch of branchesOn(ask)) {
-    const id = ask.job.wiring.groups.find(one => one.id === branch.groupId)?.trunkId
+    const id = branch.trunkId
     if (id && branch.trunk) sums.set(id, (sums.get(id) ?? 0) + count(branch.trunk))
   }
   return [...sums].flatMap(([id, amount]) => {

@@ -1,4 +1,4 @@
-import type { Catalogue } from '../catalogue'
+import { type Catalogue, offered } from '../catalogue'
 import type { Point } from '../geometry'
 import type { InRoofLayout } from '../inroof'
 import { type Face, type Job, onBranches, type WireGroup } from '../job'
@@ -9,11 +9,12 @@ import { combinedA, wattsOf } from './branch-limit'
 import { nextDevice } from './conductors'
 import { segmentsOf } from './segments'
 import type { Circuit, FaceWiring, GroupPlan, WiringPlan } from './layout'
-import { modulesOn, placeOn, type RoofPlace, wayMm } from './modules'
+import { modulesOn, placeOn, type RoofPlace, wayMm, type WiredModule } from './modules'
 import type { RunGround } from './runs'
 import { wireRules } from './settings'
 import { judgeSegments } from './shutdown'
 import { stringsOf } from './strings'
+import { trunkSuits } from './suits'
 import { hangUnits, type WiredUnit } from './units'
 
 export interface LaidFace { face: Face, plan: InRoofLayout }
@@ -37,6 +38,9 @@ export function roofBoxOf({ wiring }: Pick<Job, 'wiring'>, faces: LaidFace[]): R
 }
 
 const itemOf = <T extends { id: string }>(items: T[], id: string | null): T | null => items.find(one => one.id === id) ?? null
+
+/** The first trunk on the shelf that takes a group's units and suits the way its modules lie, where nobody chose one. */
+const trunkFor = (catalogue: Catalogue, { unitId }: WireGroup, modules: WiredModule[], us: boolean) => offered(catalogue.trunks).find(one => unitId !== null && trunkSuits(one, unitId, [...new Set(modules.map(module => module.orientation))], us)) ?? null
 
 /** What of a laid-out face the wiring is worked out from: by it a plan is remembered. */
 const factsOf = ({ face, plan }: LaidFace): unknown => ({
@@ -67,7 +71,7 @@ function wired(job: Job, faces: LaidFace[], catalogue: Catalogue, quick: boolean
   for (const group of job.wiring.groups) {
     const own = modules.filter(one => groupFor(job.wiring.groups, one.faceId) === group)
     own.forEach(one => taken.add(`${one.faceId} ${one.id}`))
-    const items = { group, unit: itemOf(catalogue.electronics, group.unitId), trunk: itemOf(catalogue.trunks, group.trunkId), inverter: itemOf(catalogue.inverters, group.inverterId) }
+    const items = { group, unit: itemOf(catalogue.electronics, group.unitId), trunk: group.trunkId === null && onBranches(group.system) ? trunkFor(catalogue, group, own, rules.us) : itemOf(catalogue.trunks, group.trunkId), inverter: itemOf(catalogue.inverters, group.inverterId) }
     const empty: GroupPlan = { ...items, modules: own.length, schools: [], limit: null, sizes: null, stringRange: null, left: [], workings: [], problem: null }
     if (!own.length || !roofBox) {
       groups.push(empty)
@@ -76,7 +80,7 @@ function wired(job: Job, faces: LaidFace[], catalogue: Catalogue, quick: boolean
     const { unit } = items
     const wants = group.system !== 'strings'
     if (wants && !unit) {
-      groups.push({ ...empty, problem: 'No unit is chosen.' })
+      groups.push({ ...empty, problem: 'no unit is chosen for its modules.' })
       continue
     }
     const hung = unit ? faces.flatMap(({ face, plan }) => hangUnits(own.filter(one => one.faceId === face.id), { face, plan, unit })) : []
@@ -121,13 +125,13 @@ function wired(job: Job, faces: LaidFace[], catalogue: Catalogue, quick: boolean
 const pathOn = (circuit: Circuit, faceId: string): Point[] => circuit.kind === 'branch' ? circuit.units.filter(one => one.faceId === faceId).map(one => one.place.at) : circuit.modules.filter(one => one.faceId === faceId).map(one => one.middle.at)
 
 function faceWiring({ face, plan }: LaidFace, job: Job, units: WiredUnit[], circuits: Circuit[], roofBox: RoofPlace | null, groups: GroupPlan[]): FaceWiring {
+  const item = groups.find(one => one.unit && groupFor(job.wiring.groups, face.id)?.id === one.group.id)?.unit
   const cases = units.map((unit) => {
-    const item = groups.find(one => one.unit && groupFor(job.wiring.groups, face.id)?.id === one.group.id)?.unit
     return { id: unit.id, name: `the unit under module ${unit.under}`, railId: unit.railId, under: unit.under, bonds: item?.bonds ?? false }
   })
   const bonding = bondingOf(plan, job.wiring.bonding, cases)
   return {
-    units, circuits: circuits.filter(one => one.faceIds[0] === face.id), bonding, roofBox: roofBox?.faceId === face.id ? roofBox.at : null, earthMm: earthMm(plan, bonding.lugs.length, face, roofBox),
+    units, hung: item && units.length ? `${item.up === 'label' ? 'Label up' : 'Either side up'}, its cable leaving ${{ left: 'on its left', right: 'on its right', below: 'below' }[item.drop]}` : '', circuits: circuits.filter(one => one.faceIds[0] === face.id), bonding, roofBox: roofBox?.faceId === face.id ? roofBox.at : null, earthMm: earthMm(plan, bonding.lugs.length, face, roofBox),
     here: circuits.filter(one => one.faceIds.includes(face.id)).map((one) => {
       const homes = one.kind === 'branch' ? [one.home] : [one.plus, one.minus]
       return {

@@ -42,10 +42,10 @@ export function carryWorking(what: string, size: ConductorSize, { terminalA, aft
   const around = aroundOf(ground)
   const us = isAwg(size)
   return {
-    what, formula: us ? 'table × heat × company ≥ I after; table at 75 °C ≥ I terminal' : 'table × heat × company ≥ In',
+    what, formula: us ? 'table × heat × company ≥ Ia; table at 75 °C ≥ It' : 'table × heat × company ≥ In',
     values: [
-      { symbol: 'I terminal', what: 'before anything is taken off', value: current(terminalA) },
-      { symbol: 'I after', what: 'after heat and company', value: current(afterA) },
+      { symbol: 'It', what: 'before anything is taken off', value: current(terminalA) },
+      { symbol: 'Ia', what: 'after heat and company', value: current(afterA) },
       { symbol: 'T', what: `air ${around.airC} °C${around.adderC ? ` and ${around.adderC} °C of the roof` : ''}`, value: { kind: 'temperature', c: around.airC + around.adderC } },
       { symbol: 'n', what: 'conductors that carry current side by side', value: { kind: 'count', n: around.together, of: 'conductors' } },
       ...deviceA === null ? [] : [{ symbol: 'In', what: 'its device', value: current(deviceA) }],

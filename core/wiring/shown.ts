@@ -22,6 +22,12 @@ const circuitLayer = (way: number): Layer<Asked> => ({
   shapes: ({ plan }) => (plan.wiring?.here ?? []).filter(one => (one.number - 1) % styles === way).flatMap(one => lines(one.at, circuitRef(one.number), circuitName(one))),
 })
 
+/** A light bed under every line, so that it is seen on dark modules and on the bare face alike. */
+const bed: Layer<Asked> = {
+  id: 'circuit-beds', toggle: ON, depth: 89, screenOnly: true, style: { fill: null, stroke: '#fdf7ff', width: 5, text: 0, ink: INK, dxfColour: 210 },
+  shapes: ({ plan }) => (plan.wiring?.here ?? []).flatMap(one => [...lines(one.at, circuitRef(one.number), circuitName(one)), ...one.homes.flatMap(points => lines(points, circuitRef(one.number), circuitName(one)))]),
+}
+
 const homes: Layer<Asked> = {
   id: 'home-runs', toggle: ON, depth: 95, style: { fill: null, stroke: INK, width: 1, dash: [2, 2], text: 0, ink: INK, dxfColour: 206 },
   shapes: ({ plan }) => (plan.wiring?.here ?? []).flatMap(one => one.homes.flatMap(points => lines(points, circuitRef(one.number), `Home run, ${circuitName(one).toLowerCase()}`))),
@@ -37,9 +43,9 @@ const units: Layer<Asked> = {
   }),
 }
 
-/** The number of a circuit at each of its places with the place's own number, + and − where its ends leave, and the roof box. */
+/** The number of a circuit at each of its places with the place's own number, + and − where its ends leave. */
 const numbers: Layer<Asked> = {
-  id: 'wiring-numbers', toggle: ON, depth: 99, style: { fill: null, stroke: INK, width: 0.6, text: 8, ink: INK, dxfColour: 210, paper: { ink: INK } },
+  id: 'wiring-numbers', toggle: ON, depth: 99, style: { fill: null, stroke: INK, width: 0.6, text: 9, ink: '#ffffff', dxfColour: 210, paper: { ink: INK } },
   shapes: ({ plan }) => {
     const { wiring } = plan
     if (!wiring) return []
@@ -49,9 +55,14 @@ const numbers: Layer<Asked> = {
         ...one.plus ? [shape({ kind: 'text', at: { x: one.at[0]!.x, y: one.at[0]!.y - 260 }, text: '+', roomMm: 300 }, circuitRef(one.number))] : [],
         ...one.minus ? [shape({ kind: 'text', at: { x: one.at.at(-1)!.x, y: one.at.at(-1)!.y - 260 }, text: '−', roomMm: 300 }, circuitRef(one.number))] : [],
       ]),
-      ...wiring.roofBox ? [{ ...shape({ kind: 'cross', at: wiring.roofBox }), name: 'Roof box' }, shape({ kind: 'text', at: { x: wiring.roofBox.x, y: wiring.roofBox.y - 200 }, text: 'Roof box', roomMm: 900 })] : [],
     ]
   },
+}
+
+/** Where the home runs leave the roof. */
+const roofBox: Layer<Asked> = {
+  id: 'roof-box', toggle: ON, depth: 100, style: { fill: null, stroke: '#22272e', width: 2, text: 9, ink: '#22272e', dxfColour: 250 },
+  shapes: ({ plan: { wiring } }) => wiring?.roofBox && wiring.here.length ? [{ ...shape({ kind: 'cross', at: wiring.roofBox }), name: 'Roof box' }, shape({ kind: 'text', at: { x: wiring.roofBox.x, y: wiring.roofBox.y - 200 }, text: 'Roof box', roomMm: 900 })] : [],
 }
 
 /** Units, branches and strings as they are taken hold of. */
@@ -68,7 +79,7 @@ function selectable({ plan }: Asked): Selectable[] {
 }
 
 export const wiringShown = {
-  layers: [...DASHES.map((_, way) => circuitLayer(way)), homes, units, numbers],
+  layers: [bed, ...DASHES.map((_, way) => circuitLayer(way)), homes, units, numbers, roofBox],
   selectable,
   workings: ({ plan }: Asked) => plan.wiring?.circuits.flatMap(one => one.workings) ?? [],
 } satisfies FaceShown<WiringLayout>

@@ -61,10 +61,10 @@ export function moduleVolts(plate: Plate, coldC: number, cellC: number): ModuleV
       },
       hot: {
         what: 'Working voltage of a module in hot cells',
-        formula: 'Vmp × (1 + (γ − α) (T cell − 25 °C))',
+        formula: 'Vmp × (1 + (γ − α) (T − 25 °C))',
         values: [
           { symbol: 'Vmp', what: 'by the data plate', value: voltage(plate.vmpV) },
-          { symbol: 'T cell', what: 'of cells, not of the air', value: temperature(cellC) },
+          { symbol: 'T', what: 'of cells, not of the air', value: temperature(cellC) },
           { symbol: 'γ', what: 'power with temperature', value: { kind: 'words', text: `${(100 * plate.powerPerK).toFixed(2).replace('-', '−')} %/K` } },
           { symbol: 'α', what: 'current with temperature', value: { kind: 'words', text: `${(100 * plate.iscPerK).toFixed(3)} %/K` } },
         ],

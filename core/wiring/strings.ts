@@ -94,10 +94,10 @@ function movedStrings(cuts: Cut[], { putIn, firstNumber }: StringAsk): Cut[] {
 export function stringsOf({ group, inverter, unit }: Pick<GroupPlan, 'group' | 'inverter' | 'unit'>, ask: StringAsk): Pick<GroupPlan, 'sizes' | 'stringRange' | 'left' | 'workings' | 'problem'> & { strings: WireString[] } {
   const none = { sizes: null, stringRange: null, left: ask.modules.map(({ faceId, id }) => ({ faceId, id })), workings: [], strings: [] }
   const { job: { wiring }, rules, modules } = ask
-  if (!inverter) return { ...none, problem: 'No inverter is chosen.' }
+  if (!inverter) return { ...none, problem: 'no inverter is chosen for its strings.' }
   const bare = modules.find(one => one.plate === null)
-  if (bare) return { ...none, problem: 'The module’s data plate is not on the shelf: strings can’t be sized.' }
-  if (wiring.coldC === null) return { ...none, problem: 'Nobody has said the lowest temperature expected here: strings can’t be sized.' }
+  if (bare) return { ...none, problem: 'the module’s data plate is not on the shelf: strings can’t be sized.' }
+  if (wiring.coldC === null) return { ...none, problem: 'nobody has said the lowest temperature expected here: strings can’t be sized.' }
   const held = inverter.heldV !== null
   if (group.system === 'optimisers' && !held) return { ...none, problem: `${inverter.name} takes no optimisers.` }
   if (group.system !== 'optimisers' && held) return { ...none, problem: `${inverter.name} works with its optimisers only.` }
@@ -115,12 +115,18 @@ export function stringsOf({ group, inverter, unit }: Pick<GroupPlan, 'group' | '
   })
   const [firstKey] = volts.keys()
   const cold = [...volts.values()].some(one => one.coldVocV === null)
-  if (cold) return { ...none, problem: 'It gets colder here than the code’s table goes, and the module’s maker gives no coefficient.' }
-  const sizes = stringSizes(pools, inverter)
+  if (cold) return { ...none, problem: 'it gets colder here than the code’s table goes, and the module’s maker gives no coefficient.' }
+  // At a held voltage strings side by side need not be alike: each input is reckoned alone, with its part of the tracker's current.
+  const slots = inverter.trackers.flatMap((tracker, at) => held
+    ? Array.from({ length: tracker.inputs }, () => ({ at, inputs: 1, workingA: tracker.workingA / tracker.inputs, shortA: tracker.shortA / tracker.inputs }))
+    : [{ at, ...tracker }])
+  const found = stringSizes(pools, { trackers: slots, mostDcW: inverter.mostDcW })
+  const sizes = { ...found, uses: found.uses.map(use => ({ ...use, tracker: slots[use.tracker]!.at })) }
+  const beside = (use: typeof sizes.uses[number]) => sizes.uses.filter(one => one.inverter === use.inverter && one.tracker === use.tracker).reduce((sum, one) => sum + one.pools.length, 0)
   const cuts: Cut[] = []
   const left: WiredModule[] = []
   for (const pool of pools) {
-    const lengths = sizes.uses.flatMap(use => use.pools.filter(key => key === pool.key).map(() => ({ length: use.length, tracker: use.tracker, inverter: use.inverter, together: use.pools.length })))
+    const lengths = sizes.uses.flatMap(use => use.pools.filter(key => key === pool.key).map(() => ({ length: use.length, tracker: use.tracker, inverter: use.inverter, together: beside(use) })))
     const cut = cutPool(modules.filter(one => (held ? one.moduleId : poolKey(one)) === pool.key), lengths, unit, ask)
     cuts.push(...cut.cuts)
     left.push(...cut.left)
@@ -133,12 +139,12 @@ export function stringsOf({ group, inverter, unit }: Pick<GroupPlan, 'group' | '
 }
 
 const rangeWorking = (range: NonNullable<GroupPlan['stringRange']>, volts: ModuleVolts, inverter: Inverter, mostV: number, held: boolean): Working => ({
-  what: 'Modules of a string', formula: held ? 'by its optimisers' : '⌈max(window / Vmp hot, start / Voc hot)⌉ to ⌊min(inverter, limit) / Voc cold⌋',
+  what: 'Modules of a string', formula: held ? 'by its optimisers' : '⌈max(Vw / Vmp, Vs / Voc hot)⌉ to ⌊min(Vi, Vl) / Voc⌋',
   values: [
-    { symbol: 'Voc cold', what: 'of a module', value: voltage(volts.coldVocV ?? 0), from: 'Open-circuit voltage of a module at the coldest' },
-    { symbol: 'Vmp hot', what: 'of a module', value: voltage(volts.hotVmpV), from: 'Working voltage of a module in hot cells' },
-    { symbol: 'inverter', what: `${inverter.name}, greatest input`, value: voltage(inverter.mostV) }, { symbol: 'limit', what: 'on this building', value: voltage(mostV) },
-    { symbol: 'window', what: 'lower end', value: voltage(inverter.windowV.from) }, { symbol: 'start', what: 'start voltage', value: voltage(inverter.startV) },
+    { symbol: 'Voc', what: 'of a module at the coldest', value: voltage(volts.coldVocV ?? 0), from: 'Open-circuit voltage of a module at the coldest' },
+    { symbol: 'Vmp', what: 'of a module in hot cells', value: voltage(volts.hotVmpV), from: 'Working voltage of a module in hot cells' },
+    { symbol: 'Vi', what: `${inverter.name}, greatest input`, value: voltage(inverter.mostV) }, { symbol: 'Vl', what: 'limit on this building', value: voltage(mostV) },
+    { symbol: 'Vw', what: 'window, lower end', value: voltage(inverter.windowV.from) }, { symbol: 'Vs', what: 'start voltage', value: voltage(inverter.startV) },
   ],
   result: { kind: 'words', text: range.most < range.least ? `none: at least ${range.least} (${range.leastBy}), at most ${range.most} (${range.mostBy})` : `${range.least} (${range.leastBy}) to ${range.most} (${range.mostBy})` },
   source: 'NEC 690.7; IEC 62548, 7.2; data sheet', basis: 'code',
@@ -173,8 +179,9 @@ function stringPlan(cut: Cut, number: number, groupId: string, inverter: Inverte
     kind: 'string', number, groupId, faceIds: [...new Set(modules.map(one => one.faceId))], inverter: cut.inverter, tracker: cut.tracker, together: cut.together, modules, walk, coldV, hotV: held ?? n * volts.hotVmpV,
     iscA, currentA: impA, fused, fuseA, plus: home(first.faceId, ends.plus), minus: home(last.faceId, ends.minus), drop,
     workings: [
-      { what: `Open-circuit voltage of string ${number} at the coldest`, formula: held === null ? 'n × Voc cold' : 'held by the inverter', values: [{ symbol: 'n', what: 'modules', value: { kind: 'count', n, of: 'modules' } }, { symbol: 'Voc cold', what: 'of one', value: voltage(volts.coldVocV ?? 0), from: 'Open-circuit voltage of a module at the coldest' }], result: voltage(coldV), source: 'NEC 690.7(A); IEC 62548, 7.2', basis: 'code' },
-      { what: `Working voltage of string ${number} in hot cells`, formula: 'n × Vmp hot', values: [{ symbol: 'Vmp hot', what: 'of one', value: voltage(volts.hotVmpV), from: 'Working voltage of a module in hot cells' }], result: voltage(held ?? n * volts.hotVmpV), source: 'Data plate', basis: 'arithmetic' },
+      volts.workings.cold, volts.workings.hot,
+      { what: `Open-circuit voltage of string ${number} at the coldest`, formula: held === null ? 'n × Voc' : 'held by the inverter', values: [{ symbol: 'n', what: 'modules', value: { kind: 'count', n, of: 'modules' } }, { symbol: 'Voc', what: 'of one at the coldest', value: voltage(volts.coldVocV ?? 0), from: 'Open-circuit voltage of a module at the coldest' }], result: voltage(coldV), source: 'NEC 690.7(A); IEC 62548, 7.2', basis: 'code' },
+      { what: `Working voltage of string ${number} in hot cells`, formula: 'n × Vmp', values: [{ symbol: 'Vmp', what: 'of one in hot cells', value: voltage(volts.hotVmpV), from: 'Working voltage of a module in hot cells' }], result: voltage(held ?? n * volts.hotVmpV), source: 'Data plate', basis: 'arithmetic' },
       { what: `Greatest current of string ${number}`, formula: held === null ? '1.25 × Isc; conductors 1.56 × Isc before, 1.25 × Isc after' : 'string power / held voltage, 1.25 once', values: [{ symbol: 'Isc', what: 'with tolerance and back', value: current(iscA) }], result: current(held === null ? limits.maxA : impA), source: rules.us ? 'NEC 690.8(A)(1), (B)' : 'IEC 62548, 6.5', basis: 'code' },
       carryWorking(`Conductors of string ${number}`, laid, carried, ask),
       dropWorking(`Volts lost on string ${number}`, drop, '(leads + home runs there and back) × R′ × Imp', 'NEC chapter 9 table 8, stranded, 75 °C; IEC 60228 at 90 °C'),

@@ -24,9 +24,15 @@ export interface WiredUnit {
   asideMm: number
   /** False where nothing is free: it is drawn at the middle all the same, and said. */
   clear: boolean
+  /** Of a single module whose leads leave apart, as half-cut ones’ do: the lead that has the shorter way, and so the slack; null where both have alike. */
+  slackIn: '+' | '−' | null
   /** Leads that don't reach by their way: the least extension lead, mm. */
   short: { moduleId: string, mm: number }[]
 }
+
+/** A unit that could hang as well on either side of what stands in its way hangs on the left; and on the upper rail unless the other is nearer by more than this, mm: so that a hair does not move it across. */
+const LEANS_MM = 6
+const OTHER_RAIL_MM = 25
 
 interface Spot { carrier: Carrier, at: Point, asideMm: number, clear: boolean }
 
@@ -35,9 +41,11 @@ const pointOn = ({ along, lineMm }: Carrier, mm: number): Point => along === 'x'
 /** The free place on a carrier that is nearest to a wish. */
 function spotOn(carrier: Carrier, module: WiredModule, unit: Electronics, wishMm: number): Spot {
   const free: Interval[] = freeOn(carrier, module, { halfMm: unit.wideMm / 2, highMm: unit.highMm })
-  const at = nearest(free, wishMm)
-  // Marked to the millimetre inside what is free.
-  const whole = at === null ? null : nearest(free, Math.round(at))
+  const middle = nearest(free, wishMm)
+  const at = middle !== null && Math.abs(middle - wishMm) < LEANS_MM / 2 ? middle : nearest(free, wishMm - LEANS_MM / 2)
+  // Marked to the millimetre from its module’s edge, inside what is free.
+  const edge = carrier.along === 'x' ? module.leftMm : module.bottomMm
+  const whole = at === null ? null : nearest(free, edge + Math.round(at - edge))
   return { carrier, clear: at !== null, at: pointOn(carrier, whole ?? wishMm), asideMm: Math.abs((whole ?? wishMm) - middleOfSpan(carrier)) }
 }
 
@@ -70,8 +78,13 @@ function hung(members: WiredModule[], ground: Ground, side: Carrier['side'] | nu
   const best = priced.reduce((a, b) => lexLess(b.key, a.key) ? b : a)
   return {
     id: `${face.id}:${best.module.id}`, faceId: face.id, row: best.module.row, under: best.module.id, modules: members.map(one => one.id), place: best.place,
-    railId: best.spot.carrier.railId, side: best.spot.carrier.side, asideMm: best.spot.asideMm, clear: best.spot.clear, short: best.short,
+    railId: best.spot.carrier.railId, side: best.spot.carrier.side, asideMm: best.spot.asideMm, clear: best.spot.clear, short: best.short, slackIn: members.length === 1 ? slackIn(members[0]!, best.place, face.place.azimuthDeg) : null,
   }
+}
+
+function slackIn({ plus, minus }: WiredModule, place: RoofPlace, azimuthDeg: number): WiredUnit['slackIn'] {
+  const more = wayMm(minus, place, azimuthDeg) - wayMm(plus, place, azimuthDeg)
+  return Math.abs(more) < LOOSE_MM ? null : more > 0 ? '+' : '−'
 }
 
 function lexLess(a: number[], b: number[]): boolean {
@@ -88,9 +101,11 @@ function sideOf(row: WiredModule[], ground: Ground): Carrier['side'] | null {
       sides.set(spot.carrier.side, { blocked: own.blocked + (spot.clear ? 0 : 1), aside: own.aside + spot.asideMm })
     }
   }
-  const known = [...sides].sort(([a, x], [b, y]) => x.blocked - y.blocked || x.aside - y.aside || (a === 'upper' ? -1 : b === 'upper' ? 1 : 0))
+  const known = [...sides].sort(([a, x], [b, y]) => x.blocked - y.blocked || leaning(a, x.aside, row.length) - leaning(b, y.aside, row.length))
   return known[0]?.[0] ?? null
 }
+
+const leaning = (side: Carrier['side'], asideMm: number, units: number): number => asideMm + (side === 'upper' || side === 'left' ? 0 : OTHER_RAIL_MM * units)
 
 const inRows = (modules: WiredModule[]): WiredModule[][] => Object.values(groupBy(modules, one => one.row))
 const chunked = <T>(items: T[], size: number): T[][] => Array.from({ length: Math.ceil(items.length / size) }, (_, i) => items.slice(i * size, (i + 1) * size))

@@ -6,7 +6,7 @@ export const circuitName = ({ kind, number }: Pick<Circuit, 'kind' | 'number'>):
 export const modulesIn = (circuit: Circuit): number => circuit.kind === 'branch' ? circuit.units.reduce((sum, unit) => sum + unit.modules.length, 0) : circuit.modules.length
 
 export const amps = (a: number): string => `${Number(a.toFixed(2))} A`
-export const volts = (v: number): string => `${v < 10 ? v.toFixed(2) : v.toFixed(0)} V`
+export const volts = (v: number): string => `${v < 10 ? Number(v.toFixed(2)) : v.toFixed(0)} V`
 export const percent = (share: number): string => `${(100 * share).toFixed(2)} %`
 export const dropWords = ({ volts: v, share, limit }: Drop): string => `${v.toFixed(2)} V, ${percent(share)} of ${percent(limit)}`
 

@@ -6,11 +6,9 @@ const group = (system: WireGroup['system'], unitId: string | null, trunkId: stri
   ({ id, name, system, unitId, trunkId, inverterId, faceIds })
 
 export const groups = {
-  single: (trunk: 'upright' | 'side') => group('unit-each', 'lantern-small', `lantern-trunk-${trunk}`),
-  singleMetric: group('unit-each', 'lantern-small', 'lantern-trunk-metric'),
-  pair: group('unit-for-two', 'petrel-pair', 'petrel-trunk'),
-  pairMetric: group('unit-for-two', 'petrel-pair', 'petrel-trunk-metric'),
-  fourMetric: group('unit-for-four', 'petrel-four', 'petrel-trunk-metric'),
+  single: group('unit-each', 'lantern-small', null),
+  pair: group('unit-for-two', 'petrel-pair', null),
+  four: group('unit-for-four', 'petrel-four', null),
   strings: (inverterId: string) => group('strings', null, null, inverterId),
   optimised: group('optimisers', 'garnet-optimiser', null, 'garnet-held'),
   shutdown: group('shutdown-units', 'tern-shutdown', null, 'quillon-two'),

@@ -2,6 +2,7 @@
 import './plan'
 import './coverings'
 import './in-roof'
+import './wiring'
 import './two-firms'
 import './long-rails'
 import './documents'

@@ -22,7 +22,8 @@ describe('every mark, derived again from where things stand', () => {
       case 'trim': return [run(rail!.carries[0]!.fromMm - face.parts.clamps.railPastMm), run(Math.max(...rail!.carries.map(one => one.toMm)) + face.parts.clamps.railPastMm)]
       case 'splices': return face.parts.rail.frame ? rail!.couplers.map(run) : face.sticks.splices.filter(one => one.railId === rail!.id).map(one => run(one.atMm))
       case 'modules': return row!.blocks.flatMap(block => [read(block.moduleLeftsMm[0]!), read(block.moduleLeftsMm.at(-1)! + row!.moduleWidthMm)])
-      case 'electronics': return row!.moduleLeftsMm.map(left => read(left + row!.moduleWidthMm / 2))
+      // Where units hang is judged by a program of its own, in wiring-plan.test.ts.
+      case 'electronics': return face.wiring!.units.filter(one => one.row === row!.index).map(one => read(one.place.at.x))
       case 'rows': return face.rows.rows.flatMap(one => [one.bottomMm, one.bottomMm + one.moduleHeightMm])
       case 'rails': return face.rails.map(one => one.way === 'across' ? one.lineMm : read(one.lineMm))
       case 'supports': return step.id === 'rafters' && face.supports.rafters.every(one => Math.abs(one.lean) * face.shape.up.toMm < 1) ? face.supports.rafters.map(one => read(rafterAt(one, 0))) : null

@@ -41,7 +41,7 @@ describe('a firm’s shelf', () => {
     const as = await otherFirm()
     const workbook = new ExcelJS.Workbook()
     await workbook.xlsx.load((await office.ask('get', '/api/shelf/blank.xlsx', { as })).bytes as unknown as ArrayBuffer)
-    expect(workbook.worksheets.map(sheet => sheet.name)).toEqual(['Modules', 'Rails', 'Mounts and hooks', 'Clamps', 'Electronics and small parts', 'Coverings', 'In-roof systems', 'Sets', 'What goes with what', 'Approved in-roof modules'])
+    expect(workbook.worksheets.map(sheet => sheet.name)).toEqual(['Modules', 'Rails', 'Mounts and hooks', 'Clamps', 'Small parts', 'Coverings', 'In-roof systems', 'Electronics', 'Trunk cables', 'Inverters', 'Sets', 'What goes with what', 'Approved in-roof modules'])
     const heads = (workbook.getWorksheet('Rails')!.getRow(1).values as string[]).slice(1)
     expect(heads).toEqual(expect.arrayContaining(['Name', 'Ix (mm⁴)', 'Stick 1 length (mm)', 'Stick 1 price (USD)', 'Goes with', 'Source date']))
   })

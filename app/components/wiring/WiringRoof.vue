@@ -115,9 +115,11 @@ const label = computed(() => `The whole roof from above: ${plan.value.wiring.cir
           fill="var(--color-graphite-900)"
         />
         <text
-          :x="roofBox.x"
-          :y="-roofBox.y + unit * 3.6"
-          text-anchor="middle"
+          :x="roofBox.x + unit * 1.8"
+          :y="-roofBox.y + unit * 0.8"
+          paint-order="stroke"
+          stroke="var(--color-sheet)"
+          :stroke-width="unit * 0.7"
           :font-size="unit * 2.2"
           font-weight="700"
           fill="var(--color-graphite-900)"

@@ -11,7 +11,7 @@ const many = computed(() => job.value.faces.length > 1)
 const byRow = (one: Branch) => [...new Set(one.units.map(unit => `${unit.faceId}|${unit.row}`))].map((key) => {
   const own = one.units.map((unit, i) => ({ unit, n: i + 1 })).filter(({ unit }) => `${unit.faceId}|${unit.row}` === key)
   const face = faceOf(own[0]!.unit.faceId)
-  return { key, title: `${many.value ? `${face.name}, ` : ''}row ${own[0]!.unit.row + 1}`, marks: own.map(({ unit, n }) => ({ n, along: length(readingAlong(face, unit.place.at.x)), up: length(readingUp(face, unit.place.at.y)), clear: unit.clear })) }
+  return { key, title: `${many.value ? `${face.name}, row` : 'Row'} ${own[0]!.unit.row + 1}`, marks: own.map(({ unit, n }) => ({ n, along: length(readingAlong(face, unit.place.at.x)), up: length(readingUp(face, unit.place.at.y)), clear: unit.clear })) }
 })
 const order = (one: WireString) => one.modules.map((module, i) => ({ n: i + 1, words: `${many.value ? `${faceOf(module.faceId).name}, ` : ''}${moduleWords(module.id)}`, extension: one.walk.extensions.find(ext => ext.after === i)?.mm ?? null }))
 </script>

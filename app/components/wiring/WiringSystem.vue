@@ -12,21 +12,17 @@ const systems = wiringSystems.map(value => ({ value, label: wiringSystemNames[va
 const unitsFor = (system: WiringSystem) => offered(catalogue.value.electronics).filter(unit => unitSuits(unit, system))
 const trunksFor = (unitId: string | null) => offered(catalogue.value.trunks).filter(trunk => unitId !== null && trunk.unitIds.includes(unitId) && trunk.conductor.endsWith('AWG') === us.value)
 const invertersFor = (system: WiringSystem) => offered(catalogue.value.inverters).filter(one => (one.heldV !== null) === (system === 'optimisers'))
-/** The way most modules of a group lie, so that the trunk first offered suits them. */
-const wayOf = (faceIds: string[]) => {
-  const rows = job.value.faces.flatMap((face, f) => !faceIds.length || faceIds.includes(face.id) ? plan.value.faces[f]!.rows.rows.filter(row => row.count) : [])
-  return rows[0]?.orientation ?? 'upright'
-}
+/** The trunk that a group takes as it is planned. */
+const trunkOf = (groupId: string) => plan.value.wiring.groups.find(one => one.group.id === groupId)?.trunk ?? null
 function fitted(group: WireGroup): WireGroup {
   const onString = ['strings', 'optimisers', 'shutdown-units'].includes(group.system)
   const units = unitsFor(group.system)
   const unitId = group.system === 'strings' ? null : units.some(one => one.id === group.unitId) ? group.unitId : units[0]?.id ?? null
   const trunks = trunksFor(unitId)
-  const suited = trunks.find(one => one.for === 'either' || one.for === wayOf(group.faceIds))
   const inverters = invertersFor(group.system)
   return {
     ...group, unitId,
-    trunkId: onString ? null : trunks.some(one => one.id === group.trunkId) ? group.trunkId : suited?.id ?? trunks[0]?.id ?? null,
+    trunkId: onString ? null : trunks.some(one => one.id === group.trunkId) ? group.trunkId : null,
     inverterId: onString ? inverters.some(one => one.id === group.inverterId) ? group.inverterId : inverters[0]?.id ?? null : null,
   }
 }
@@ -75,9 +71,9 @@ const free = computed(() => facesWithModules.value.filter(face => !groups.value.
     <FieldChoiceField
       v-if="group.system.startsWith('unit-')"
       label="Trunk"
-      :value="group.trunkId ?? ''"
-      :choices="trunksFor(group.unitId).map(one => ({ value: one.id, label: one.name }))"
-      @choose="set({ ...group, trunkId: $event })"
+      :value="group.trunkId ?? '-'"
+      :choices="[{ value: '-', label: trunkOf(group.id) ? `By itself: ${trunkOf(group.id)!.name}` : 'By itself' }, ...trunksFor(group.unitId).map(one => ({ value: one.id, label: one.name }))]"
+      @choose="set({ ...group, trunkId: $event === '-' ? null : $event })"
     />
     <FieldChoiceField
       v-else

@@ -13,7 +13,7 @@ export const pairs: Pair[] = [
 ]
 
 const set = (id: string, maker: string, name: string, railId: string, mountId: string, clampsId: string): PartSet =>
-  ({ id, maker, name, railId, mountId, clampsId, supplyIds: ['lantern-unit', 'gull-lug'], source: inventedSource('put together to be tried'), figureSources: {}, retired: false, replaces: null })
+  ({ id, maker, name, railId, mountId, clampsId, supplyIds: ['gull-lug'], source: inventedSource('put together to be tried'), figureSources: {}, retired: false, replaces: null })
 
 /** Parts that the invented firm takes together. */
 export const sets: PartSet[] = [

@@ -1,6 +1,6 @@
 import { conductorSizes, isAwg, offered } from '../../catalogue'
 import type { Edit } from '../../job'
-import { type Cure, type DraftFinding, noCures, onJob, writer } from '../../trade'
+import { type Cure, type DraftFinding, noCures, onJob, sentenceCase, writer } from '../../trade'
 import { count, current, length, share, voltage } from '../../units'
 import type { WiringAsk } from '../ask'
 import type { Branch, Circuit, WireString } from '../layout'
@@ -93,7 +93,8 @@ export const stringLength = (ask: WiringAsk): DraftFinding[] => strings(ask).fla
 /** Strings side by side on one tracker as long as each other. */
 export const unequal = (ask: WiringAsk): DraftFinding[] => strings(ask).flatMap((one): DraftFinding[] => {
   const beside = strings(ask).filter(other => other.groupId === one.groupId && other.inverter === one.inverter && other.tracker === one.tracker)
-  return beside[0] === one && new Set(beside.map(other => other.modules.length)).size > 1
+  // At a held voltage each string is brought to it by its own electronics.
+  return groupOf(ask, one).inverter?.heldV === null && beside[0] === one && new Set(beside.map(other => other.modules.length)).size > 1
     ? [{ ...on(ask, 'wiring-unequal', one), severity: 'stop', sentence: `Strings ${beside.map(other => other.number).join(' and ')} lie side by side on one tracker and have ${beside.map(other => other.modules.length).join(' and ')} modules: the longer one drives current into the shorter.`, propose: () => allBack(ask) }]
     : []
 })
@@ -124,7 +125,7 @@ export const walkShort = (ask: WiringAsk): DraftFinding[] => strings(ask).filter
   const worst = one.walk.extensions.reduce((a, b) => b.mm > a.mm ? b : a)
   return {
     ...on(ask, 'wiring-walk', one), severity: 'caution' as const, measured: length(worst.mm),
-    sentence: `String ${one.number}: no walk was found that keeps within the leads. ${one.walk.extensions.map(({ after, mm }) => `${moduleWords(one.modules[after]!.id)} to ${moduleWords(one.modules[after + 1]!.id)} wants an extension lead of ${writer(ask)(mm)} at the least`).join('; ')}.`, propose: noCures,
+    sentence: `String ${one.number}: ${one.walk.proved ? 'no walk keeps' : 'no walk was found that keeps'} within the leads. ${sentenceCase(one.walk.extensions.map(({ after, mm }) => `${moduleWords(one.modules[after]!.id)} to ${moduleWords(one.modules[after + 1]!.id)} wants an extension lead of ${writer(ask)(mm)} at the least`).join('; '))}.`, propose: noCures,
   }
 })
 

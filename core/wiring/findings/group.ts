@@ -4,14 +4,8 @@ import { type Cure, type DraftFinding, noCures, onJob } from '../../trade'
 import { current, power, voltage } from '../../units'
 import type { WiringAsk } from '../ask'
 import type { GroupPlan } from '../layout'
+import { trunkSuits, unitSuits } from '../suits'
 import { moduleVolts } from '../string-volts'
-
-export const systemOfUnit = ({ kind, modules }: Electronics): WiringSystem => kind === 'optimiser' ? 'optimisers' : kind === 'shutdown' ? 'shutdown-units' : modules === 1 ? 'unit-each' : modules === 2 ? 'unit-for-two' : 'unit-for-four'
-
-/** Whether a unit belongs to a system. */
-export const unitSuits = (unit: Electronics, system: WiringSystem): boolean => systemOfUnit(unit) === system
-
-export const trunkSuits = (trunk: Trunk, unitId: string, ways: Orientation[], us: boolean): boolean => trunk.unitIds.includes(unitId) && us === trunk.conductor.endsWith('AWG') && (trunk.for === 'either' || ways.every(way => way === trunk.for))
 
 /** Which way the modules of a group lie. */
 export const waysOf = ({ faces, job }: WiringAsk, group: WireGroup): Orientation[] => [...new Set(faces.filter(({ face }) => (job.wiring.groups.find(one => one.faceIds.includes(face.id)) ?? job.wiring.groups.find(one => !one.faceIds.length))?.id === group.id).flatMap(({ plan }) => plan.rows.rows.filter(row => row.count > 0).map(row => row.orientation)))]
@@ -61,7 +55,7 @@ export const trunkUnsuited = (ask: WiringAsk): DraftFinding[] => ask.wiring.grou
   const { group, unit, trunk } = plan
   if (!onBranches(group.system) || !unit || !plan.modules) return []
   const ways = waysOf(ask, group)
-  const why = !trunk ? 'no trunk is chosen' : !trunk.unitIds.includes(unit.id) ? `${trunk.name} does not take ${unit.name}` : trunk.for !== 'either' && ways.some(way => way !== trunk.for) ? `${trunk.name} is for modules ${trunk.for === 'upright' ? 'upright' : 'on their side'}, and some here lie the other way: its drops are ${trunk.spacingMm} mm apart` : null
+  const why = !trunk ? `no trunk on the shelf takes ${unit.name} and suits modules ${ways.map(way => way === 'upright' ? 'upright' : 'on their side').join(' and ')}` : !trunk.unitIds.includes(unit.id) ? `${trunk.name} does not take ${unit.name}` : trunk.for !== 'either' && ways.some(way => way !== trunk.for) ? `${trunk.name} is for modules ${trunk.for === 'upright' ? 'upright' : 'on their side'}, and some here lie the other way: its drops are ${trunk.spacingMm} mm apart` : null
   return why === null
     ? []
     : [{
