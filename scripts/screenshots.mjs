@@ -21,10 +21,6 @@ const views = [
   ['rafters', `${job(6)}/rafters`, wide],
   ['keep-clear', `${job(1)}/keep-clear`, wide],
   ['rows', `${job(1)}/rows`, wide, page => page.getByRole('region', { name: 'Row 1' }).getByText('Row 1').click()],
-  ['arrangements', `${job(5)}/rows`, wide, async (page) => {
-    await page.getByRole('button', { name: 'Find the best rows…' }).click()
-    await page.getByTestId('arrangement').first().waitFor()
-  }],
   ['rails', `${job(1)}/rails`, wide, page => page.getByRole('button', { name: /^Rail 3, up/ }).click()],
   ['dark', `${job(7)}/rails`, wide, async (page) => {
     await page.getByRole('button', { name: 'Dark theme' }).click()
@@ -33,14 +29,15 @@ const views = [
   ['covering', `${job(3)}/covering`, wide, page => page.getByRole('button', { name: 'Next' }).click()],
   ['in-roof', `${job(14)}/covering`, wide],
   ['in-roof-kit', `${job(11)}/covering?face=face-2`, wide, page => page.getByRole('tab', { name: 'Flashing kit' }).click()],
-  ['in-roof-compare', `${job(15)}/covering`, wide, async (page) => {
-    await page.getByRole('tab', { name: 'Both ways' }).click()
-    await page.getByRole('tab', { name: 'Holding' }).click()
+  ['wiring', `${job(16)}/wiring`, wide, async (page) => {
+    await page.getByRole('tab', { name: 'Circuit', exact: true }).click()
+    await page.getByRole('button', { name: 'Branch 1' }).first().click()
   }],
-  ['opening-phone', `${job(3)}/roof`, phone, async (page) => {
-    await page.getByRole('button', { name: /all lines/ }).click()
-    await page.getByRole('button', { name: /^Openings for rail 1/ }).click()
-    await page.getByRole('button', { name: /Section and steps/ }).click()
+  ['wiring-roof', `${job(11)}/wiring`, wide, page => page.getByRole('tab', { name: 'Whole roof' }).click()],
+  ['wiring-string', `${job(6)}/wiring`, wide, async (page) => {
+    await page.getByRole('tab', { name: 'Circuit', exact: true }).click()
+    await page.getByRole('button', { name: 'String 1' }).first().click()
+    await page.getByRole('definition').getByRole('button', { name: /V$/ }).first().click()
   }],
   ['shelf', '/shelf/modules?part=skerry-390', wide, page => page.getByText('clamp zones:').scrollIntoViewIfNeeded()],
   ['load-out', `${job(1)}/load-out`, wide],

@@ -48,7 +48,7 @@ export function betterModules(job: Job, catalogue: Catalogue, only: { moduleId: 
         ['flashing pieces', pieces(own), pieces(next)],
         ['joints', joints(own), joints(next)],
         ['battens to change', battens(own), battens(next)],
-        ['electronics units', own.modules, next.modules],
+        ['electronics units', own.wiring?.units.length ?? 0, next.wiring?.units.length ?? 0],
       ]
       return {
         faceId: face.id,

@@ -4,6 +4,7 @@ import { faceOf, type Face, type Job } from '../job'
 import { columnsOf, coursesOf } from '../coverings'
 import { type FacePlan, planJob } from '../plan'
 import { count, formatPower, length, type Quantity, words } from '../units'
+import { ROSS } from '../wiring'
 import type { Working } from '../working'
 
 /** Two people, minutes (common practice): a metre of rail with its splices, a module on rails, a batten, a square metre of covering taken off and carried down. */
@@ -11,11 +12,7 @@ const MINUTES = { railMetre: 4, module: 14, batten: 6, stripM2: 11 }
 /** Hours of work in a day on the roof, and days to put a scaffold up and take it down (common practice). */
 const DAY_HOURS = 7
 const SCAFFOLD_DAYS = 1
-/**
- * How many kelvin cells are over the air for each W/m²: on rails with air behind, and in the roof with a little (Ross coefficients, the
- * usual table, from memory); and the light at which a year's energy is mostly made, W/m² (common practice).
- */
-const ROSS = { rails: 0.026, roof: 0.0342 }
+/** Light at which a year's energy is mostly made, W/m² (common practice). */
 const LIGHT_WM2 = 600
 /** Covering without its battens, where the shelf does not say what units weigh, kg/m² (common practice). */
 const COVERING_KG_M2 = 45

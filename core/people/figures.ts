@@ -1,5 +1,5 @@
 import { isEqual } from 'es-toolkit'
-import { type ArrayRules, arrayWords, type Edit, type Job, loadsWords } from '../job'
+import { type ArrayRules, arrayWords, type Edit, type Job, loadsWords, type WiringSettings, wiringWords } from '../job'
 
 /** A figure that somebody with a licence stands for: the fact it is, what it is called, and its value. */
 export interface Figure { fact: string, words: string, value: unknown }
@@ -18,6 +18,13 @@ function loadFigures({ engineer, rules, place }: Partial<Job['loads']>): Figure[
   ]
 }
 
+/** What an electrician's word lets the wiring do: a greater voltage, a device loaded whole, strings that stay live inside a listed array. */
+const wiringFigures = ({ mostV, listedFull, insideBy }: Partial<WiringSettings>): Figure[] => [
+  ...mostV === undefined ? [] : [{ fact: 'wiring/mostV', words: wiringWords.mostV, value: mostV }],
+  ...listedFull === undefined ? [] : [{ fact: 'wiring/listedFull', words: wiringWords.listedFull, value: listedFull || null }],
+  ...insideBy === undefined ? [] : [{ fact: 'wiring/insideBy', words: wiringWords.insideBy, value: insideBy === 'none' ? null : insideBy }],
+]
+
 const stands = ({ value }: Figure): boolean => value !== null && value !== ''
 
 /** The figures that an edit types. A face that comes whole, as by undo, brings those it has and types none. */
@@ -25,6 +32,7 @@ export const figuresIn = (edit: Edit): Figure[] => (edit.type === 'batch' ? edit
   switch (one.type) {
     case 'set-array': return arrayFigures(one.faceId, one.values)
     case 'set-loads': return loadFigures(one.values)
+    case 'set-wiring': return wiringFigures(one.values)
     default: return []
   }
 })
@@ -32,6 +40,7 @@ export const figuresIn = (edit: Edit): Figure[] => (edit.type === 'batch' ? edit
 const everyFigure = (job: Job): Figure[] => [
   ...job.faces.flatMap(face => arrayFigures(face.id, face.array).map(figure => job.faces.length > 1 ? { ...figure, words: `${figure.words} (${face.name})` } : figure)),
   ...loadFigures(job.loads),
+  ...wiringFigures(job.wiring),
 ]
 
 /** The figures that stand in a job. */

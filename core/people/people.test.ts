@@ -46,6 +46,12 @@ describe('rights', () => {
     expect(editRefusal(rules({ groundPa: 1500 }), job, planner)).toBeNull()
     expect(editRefusal(rules({}, 899), job, planner)).toContain('vouches')
   })
+  it('of an electrician’s figure is for somebody who vouches: a greater voltage, a device loaded whole, a listed array', () => {
+    const none = threeRowsOfSix()
+    const planner = { role: 'planner' as const, vouches: false }
+    for (const values of [{ mostV: 1000 }, { listedFull: true }, { insideBy: 'listed' as const }]) expect(editRefusal({ type: 'set-wiring', values }, none, planner)).toContain('vouches')
+    for (const values of [{ deviceA: 15 }, { school: 'fill' as const }, { insideBy: 'none' as const }]) expect(editRefusal({ type: 'set-wiring', values }, none, planner)).toBeNull()
+  })
   it.each<[string, Edit, string]>([
     ['a hit', { type: 'drop-hits', faceId: 'main', hitIds: ['a'] }, 'log'],
     ['a rafter found', { type: 'move-rafter', faceId: 'main', rafter: 3, centreMm: 1200 }, 'log'],
@@ -54,6 +60,10 @@ describe('rights', () => {
     ['a task of another trade', { type: 'put-task', faceId: 'main', task: { id: 'task-felt', trade: 'roofer', what: 'Lay the felt', due: null, done: false } }, 'log'],
     ['what was found on arrival', { type: 'set-in-roof', faceId: 'main', values: { coursesLaid: 2, foundBy: 'A. Beam' } }, 'log'],
     ['battens read', { type: 'set-in-roof', faceId: 'main', values: { battensRead: [] } }, 'move'],
+    ['a plug made on site', { type: 'set-site-end', endId: 'e1', end: null }, 'log'],
+    ['the roof box', { type: 'set-wiring', values: { roofBox: null } }, 'move'],
+    ['the split into branches', { type: 'set-wiring', values: { school: 'fill' } }, 'plan'],
+    ['a module’s branch', { type: 'put-in-circuit', faceId: 'main', moduleId: 'row1-1', circuit: 2 }, 'plan'],
     ['another system', { type: 'set-in-roof', faceId: 'main', values: { systemId: 'saltings-tray' } }, 'plan'],
     ['the way through', { type: 'set-array', faceId: 'main', values: { closureId: 'rings' } }, 'plan'],
     ['hazards', { type: 'set-site', values: { hazards: [] } }, 'log'],

@@ -1,4 +1,4 @@
-import { type Electronics, type Service, serviceNames, serviceVolts, type Trunk } from '../catalogue'
+import { type Electronics, type Service, serviceNames, type Trunk } from '../catalogue'
 import { current } from '../units'
 import type { Working } from '../working'
 import { deviceFor, lastDevice, terminalAmps } from './conductors'
@@ -75,5 +75,3 @@ export const combinedA = (branchesA: number[], us: boolean): { sumA: number, lea
   const sumA = branchesA.reduce((sum, a) => sum + a, 0)
   return { sumA, leastA: us ? 1.25 * sumA : sumA }
 }
-
-export const wattsOf = (amps: number, service: Service): number => amps * serviceVolts[service]

@@ -82,7 +82,7 @@ export interface FaceWiring {
   /** Circuits that begin on this face, by which its parts are counted. */
   circuits: Circuit[]
   /** Every circuit with a unit or module here, by its number. */
-  here: { number: number, kind: Circuit['kind'], at: Point[], plus: boolean, minus: boolean, homes: Point[][] }[]
+  here: { number: number, kind: Circuit['kind'], at: Point[], /** Where its numbers stand: over a unit, or in a module’s upper corner, clear of the module’s own. */ labels: Point[], plus: boolean, minus: boolean, homes: Point[][] }[]
   bonding: Bonding
   /** Earth wire along lugs and to the roof box, mm. */
   earthMm: number

@@ -2,7 +2,7 @@ import type { PartKind } from '../catalogue'
 import type { ItemRef, JobAsk, PartAsk, PartDraft } from '../trade'
 import type { Branch, WireString, WiringLayout } from './layout'
 import { earthWire } from './bonding'
-import { groupFor } from './plan'
+import { groupFor } from './groups'
 import { wireRules } from './settings'
 
 type Asked = PartAsk<WiringLayout>

@@ -5,8 +5,9 @@ import { type Face, type Job, onBranches, type WireGroup } from '../job'
 import { memoryOf } from '../memory'
 import { bondingOf, earthWire } from './bonding'
 import { branchesOf, houseAzimuth } from './branches'
-import { combinedA, wattsOf } from './branch-limit'
+import { combinedA } from './branch-limit'
 import { nextDevice } from './conductors'
+import { groupFor } from './groups'
 import { segmentsOf } from './segments'
 import type { Circuit, FaceWiring, GroupPlan, WiringPlan } from './layout'
 import { modulesOn, placeOn, type RoofPlace, wayMm, type WiredModule } from './modules'
@@ -21,9 +22,6 @@ export interface LaidFace { face: Face, plan: InRoofLayout }
 
 /** Beside the array and below its lowest row, where nobody has said where the roof box is, mm (common practice). */
 const BOX_BESIDE_MM = 150
-
-/** The group that a module is in: the first that names its face, else the first that takes the rest. */
-export const groupFor = (groups: WireGroup[], faceId: string): WireGroup | null => groups.find(one => one.faceIds.includes(faceId)) ?? groups.find(one => !one.faceIds.length) ?? null
 
 /** Where home runs leave the roof: as said, else at the corner of the first array that is nearest to the datum. */
 export function roofBoxOf({ wiring }: Pick<Job, 'wiring'>, faces: LaidFace[]): RoofPlace | null {
@@ -124,6 +122,13 @@ function wired(job: Job, faces: LaidFace[], catalogue: Catalogue, quick: boolean
 /** Middles of the face's modules or units on a circuit, in its order. */
 const pathOn = (circuit: Circuit, faceId: string): Point[] => circuit.kind === 'branch' ? circuit.units.filter(one => one.faceId === faceId).map(one => one.place.at) : circuit.modules.filter(one => one.faceId === faceId).map(one => one.middle.at)
 
+/** Above a unit, and as a share of a module from its middle, where a circuit's numbers stand. */
+const OVER_UNIT_MM = 190
+const TO_CORNER = 0.3
+const labelsOn = (circuit: Circuit, faceId: string): Point[] => circuit.kind === 'branch'
+  ? circuit.units.filter(one => one.faceId === faceId).map(({ place: { at } }) => ({ x: at.x, y: at.y + OVER_UNIT_MM }))
+  : circuit.modules.filter(one => one.faceId === faceId).map(({ middle: { at }, widthMm, heightMm }) => ({ x: at.x + TO_CORNER * widthMm, y: at.y + TO_CORNER * heightMm }))
+
 function faceWiring({ face, plan }: LaidFace, job: Job, units: WiredUnit[], circuits: Circuit[], roofBox: RoofPlace | null, groups: GroupPlan[]): FaceWiring {
   const item = groups.find(one => one.unit && groupFor(job.wiring.groups, face.id)?.id === one.group.id)?.unit
   const cases = units.map((unit) => {
@@ -135,7 +140,7 @@ function faceWiring({ face, plan }: LaidFace, job: Job, units: WiredUnit[], circ
     here: circuits.filter(one => one.faceIds.includes(face.id)).map((one) => {
       const homes = one.kind === 'branch' ? [one.home] : [one.plus, one.minus]
       return {
-        number: one.number, kind: one.kind, at: pathOn(one, face.id), homes: homes.filter(home => home.faceId === face.id && home.points.length > 1).map(home => home.points),
+        number: one.number, kind: one.kind, at: pathOn(one, face.id), labels: labelsOn(one, face.id), homes: homes.filter(home => home.faceId === face.id && home.points.length > 1).map(home => home.points),
         plus: one.kind === 'string' && one.plus.faceId === face.id, minus: one.kind === 'string' && one.minus.faceId === face.id,
       }
     }),
@@ -150,6 +155,3 @@ function earthMm(plan: InRoofLayout, lugs: number, face: Face, roofBox: RoofPlac
   const corner = placeOn(face, { x: face.datum === 'left' ? rows[0]!.leftMm : rows[0]!.rightMm, y: rows[0]!.bottomMm })
   return along + wayMm(corner, roofBox, face.place.azimuthDeg)
 }
-
-/** What all circuits make together, W. */
-export const mainsW = ({ combined, rules }: Pick<WiringPlan, 'combined' | 'rules'>): number => combined ? wattsOf(combined.sumA, rules.service) : 0

@@ -46,23 +46,22 @@ const units: Layer<Asked> = {
 /** The number of a circuit at each of its places with the place's own number, + and − where its ends leave. */
 const numbers: Layer<Asked> = {
   id: 'wiring-numbers', toggle: ON, depth: 99, style: { fill: null, stroke: INK, width: 0.6, text: 9, ink: '#ffffff', dxfColour: 210, paper: { ink: INK } },
-  shapes: ({ plan }) => {
-    const { wiring } = plan
-    if (!wiring) return []
-    return [
-      ...wiring.here.flatMap(one => one.at.flatMap((at, i): Shape[] => [shape({ kind: 'text', at: { x: at.x, y: at.y + 190 }, text: `${one.number}.${i + 1}`, roomMm: 700 }, circuitRef(one.number))])),
-      ...wiring.here.flatMap(one => [
-        ...one.plus ? [shape({ kind: 'text', at: { x: one.at[0]!.x, y: one.at[0]!.y - 260 }, text: '+', roomMm: 300 }, circuitRef(one.number))] : [],
-        ...one.minus ? [shape({ kind: 'text', at: { x: one.at.at(-1)!.x, y: one.at.at(-1)!.y - 260 }, text: '−', roomMm: 300 }, circuitRef(one.number))] : [],
-      ]),
-    ]
-  },
+  shapes: ({ plan }) => (plan.wiring?.here ?? []).flatMap(one => one.labels.map((at, i): Shape => {
+    const end = one.plus && i === 0 ? ' +' : one.minus && i === one.labels.length - 1 ? ' −' : ''
+    return shape({ kind: 'text', at, text: `${one.number}.${i + 1}${end}`, roomMm: 700 }, circuitRef(one.number))
+  })),
 }
 
 /** Where the home runs leave the roof. */
 const roofBox: Layer<Asked> = {
   id: 'roof-box', toggle: ON, depth: 100, style: { fill: null, stroke: '#22272e', width: 2, text: 9, ink: '#22272e', dxfColour: 250 },
-  shapes: ({ plan: { wiring } }) => wiring?.roofBox && wiring.here.length ? [{ ...shape({ kind: 'cross', at: wiring.roofBox }), name: 'Roof box' }, shape({ kind: 'text', at: { x: wiring.roofBox.x, y: wiring.roofBox.y - 200 }, text: 'Roof box', roomMm: 900 })] : [],
+  shapes: ({ plan: { wiring } }) => wiring?.roofBox && wiring.here.length ? [{ ...shape({ kind: 'cross', at: wiring.roofBox }), name: 'Roof box' }] : [],
+}
+
+/** Its name, on a screen: on paper the sheet's readings name it. */
+const roofBoxName: Layer<Asked> = {
+  ...roofBox, id: 'roof-box-name', depth: 101, screenOnly: true,
+  shapes: ({ plan: { wiring } }) => wiring?.roofBox && wiring.here.length ? [shape({ kind: 'text', at: { x: wiring.roofBox.x, y: wiring.roofBox.y - 200 }, text: 'Roof box', roomMm: 900 })] : [],
 }
 
 /** Units, branches and strings as they are taken hold of. */
@@ -79,7 +78,7 @@ function selectable({ plan }: Asked): Selectable[] {
 }
 
 export const wiringShown = {
-  layers: [bed, ...DASHES.map((_, way) => circuitLayer(way)), homes, units, numbers, roofBox],
+  layers: [bed, ...DASHES.map((_, way) => circuitLayer(way)), homes, units, numbers, roofBox, roofBoxName],
   selectable,
   workings: ({ plan }: Asked) => plan.wiring?.circuits.flatMap(one => one.workings) ?? [],
 } satisfies FaceShown<WiringLayout>

@@ -82,6 +82,16 @@ async function everyPartInTheRoof(page: Page, look: boolean) {
   }
 }
 
+/** The roof, circuits, sheet, shutdown and plugs, and every circuit’s own figures. */
+async function everyPartOfTheWiring(page: Page, look: boolean) {
+  for (const part of ['Whole roof', 'Circuits', 'Sheet', 'Shutdown and bond', 'Plugs', 'This face', 'Circuit', 'Place and runs', 'System']) {
+    await toTab(page, part)
+    await text(page)
+    await drawn(page)
+    if (look) await noSeriousFault(page)
+  }
+}
+
 async function everyPartOfTheLoad(page: Page, look: boolean) {
   for (const part of ['By face', 'Lifts', 'Cut plan', 'Buy', 'Spares', 'Van list']) {
     await toTab(page, part)
@@ -126,6 +136,7 @@ for (const [i, { id, job }] of demoJobs.entries()) {
       }
       if (stage.id === 'rails' && !job.faces[0]!.inRoof) await everyRail(page, i === 2)
       if (stage.id === 'covering' && job.faces[0]!.inRoof) await everyPartInTheRoof(page, job.title.startsWith('Fennel'))
+      if (stage.id === 'wiring') await everyPartOfTheWiring(page, i === 2 || i === 10)
       if (stage.id === 'load-out') await everyPartOfTheLoad(page, i === 2)
     }
     if (i % 3 === 2) await onAPhone(page, i === 2)

@@ -3,12 +3,13 @@ import { type Edit, onBranches, type Orientation, type WireGroup, type WiringSys
 import { type Cure, type DraftFinding, noCures, onJob } from '../../trade'
 import { current, power, voltage } from '../../units'
 import type { WiringAsk } from '../ask'
+import { groupFor } from '../groups'
 import type { GroupPlan } from '../layout'
 import { trunkSuits, unitSuits } from '../suits'
 import { moduleVolts } from '../string-volts'
 
 /** Which way the modules of a group lie. */
-export const waysOf = ({ faces, job }: WiringAsk, group: WireGroup): Orientation[] => [...new Set(faces.filter(({ face }) => (job.wiring.groups.find(one => one.faceIds.includes(face.id)) ?? job.wiring.groups.find(one => !one.faceIds.length))?.id === group.id).flatMap(({ plan }) => plan.rows.rows.filter(row => row.count > 0).map(row => row.orientation)))]
+export const waysOf = ({ faces, job }: WiringAsk, group: WireGroup): Orientation[] => [...new Set(faces.filter(({ face }) => groupFor(job.wiring.groups, face.id)?.id === group.id).flatMap(({ plan }) => plan.rows.rows.filter(row => row.count > 0).map(row => row.orientation)))]
 
 const made = (unit: Electronics, service: Service): boolean => unit.outA[service] !== null
 
@@ -95,4 +96,4 @@ export function inputOver(ask: WiringAsk): DraftFinding[] {
 
 /** Where nobody has said the coldest, modules alone are judged at the table's end, °C. */
 const COLDEST_C = -40
-const inGroup = ({ job }: WiringAsk, faceId: string, plan: GroupPlan): boolean => (job.wiring.groups.find(one => one.faceIds.includes(faceId)) ?? job.wiring.groups.find(one => !one.faceIds.length))?.id === plan.group.id
+const inGroup = ({ job }: WiringAsk, faceId: string, plan: GroupPlan): boolean => groupFor(job.wiring.groups, faceId)?.id === plan.group.id

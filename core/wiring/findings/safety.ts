@@ -3,6 +3,7 @@ import { onBranches } from '../../job'
 import { type DraftFinding, listed, noCures, onJob } from '../../trade'
 import { count, voltage } from '../../units'
 import type { WiringAsk } from '../ask'
+import { groupFor } from '../groups'
 
 const wired = ({ wiring }: WiringAsk): boolean => wiring.circuits.length > 0
 
@@ -44,7 +45,7 @@ export const bondBroken = (ask: WiringAsk): DraftFinding[] => !ask.wiring.earth
 
 /** Plugs of two makes that would be put together. */
 export function mixedPlugs(ask: WiringAsk): DraftFinding[] {
-  const pairs = ask.wiring.groups.flatMap(({ unit, group }) => unit ? [...new Set(ask.faces.filter(({ face, plan }) => plan.modules > 0 && (group.faceIds.length ? group.faceIds.includes(face.id) : true)).map(({ plan }) => plan.parts.module))].filter(module => module.plugs !== null && module.plugs !== unit.plugs).map(module => ({ unit, module })) : [])
+  const pairs = ask.wiring.groups.flatMap(({ unit, group }) => unit ? [...new Set(ask.faces.filter(({ face, plan }) => plan.modules > 0 && groupFor(ask.job.wiring.groups, face.id)?.id === group.id).map(({ plan }) => plan.parts.module))].filter(module => module.plugs !== null && module.plugs !== unit.plugs).map(module => ({ unit, module })) : [])
   const ends = ask.job.wiring.ends.filter(one => one.plugs.toLowerCase() !== one.mate.toLowerCase())
   const said = [...pairs.map(({ unit, module }) => `${module.name} has ${module.plugs} plugs, ${unit.name} ${unit.plugs}`), ...ends.map(one => `at ${one.place} ${one.plugs} goes into ${one.mate}`)]
   return said.length ? [{ ...onJob(ask, 'wiring', 'wiring-plugs'), severity: 'caution', sentence: `Plugs of two makes together start fires: ${listed([...new Set(said)].slice(0, 3))}. Make both ends of one make.`, propose: noCures }] : []
