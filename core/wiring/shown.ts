@@ -58,12 +58,6 @@ const roofBox: Layer<Asked> = {
   shapes: ({ plan: { wiring } }) => wiring?.roofBox && wiring.here.length ? [{ ...shape({ kind: 'cross', at: wiring.roofBox }), name: 'Roof box' }] : [],
 }
 
-/** Its name, on a screen: on paper the sheet's readings name it. */
-const roofBoxName: Layer<Asked> = {
-  ...roofBox, id: 'roof-box-name', depth: 101, screenOnly: true,
-  shapes: ({ plan: { wiring } }) => wiring?.roofBox && wiring.here.length ? [shape({ kind: 'text', at: { x: wiring.roofBox.x, y: wiring.roofBox.y - 200 }, text: 'Roof box', roomMm: 900 })] : [],
-}
-
 /** Units, branches and strings as they are taken hold of. */
 function selectable({ plan }: Asked): Selectable[] {
   const { wiring } = plan
@@ -78,7 +72,7 @@ function selectable({ plan }: Asked): Selectable[] {
 }
 
 export const wiringShown = {
-  layers: [bed, ...DASHES.map((_, way) => circuitLayer(way)), homes, units, numbers, roofBox, roofBoxName],
+  layers: [bed, ...DASHES.map((_, way) => circuitLayer(way)), homes, units, numbers, roofBox],
   selectable,
   workings: ({ plan }: Asked) => plan.wiring?.circuits.flatMap(one => one.workings) ?? [],
 } satisfies FaceShown<WiringLayout>

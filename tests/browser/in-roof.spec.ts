@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test'
 import { demoJobs } from '../../db/demo/jobs'
-import { enter, openStage, toStage } from './support'
+import { enter, openStage, saved, toStage } from './support'
 
 const byTitle = (title: string) => demoJobs.find(({ job }) => job.title === title)!
 const fennel = byTitle('Fennel Field, plot 7')
@@ -86,4 +86,6 @@ test('an array on rails is laid into the roof from its way through the covering'
   await expect(page.getByRole('region', { name: 'Findings' }).getByText(/Nothing on the shelf says that Lantern 460 wide was tested with Saltings tray/)).toBeVisible()
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect(page.getByTestId('section')).toBeVisible()
+  // Others look at this job: it has to be back before the window goes.
+  await saved(page)
 })

@@ -47,7 +47,7 @@ useBorrowedLayers(() => tab.value === 'face' ? { w: true, c: false, k: false, f:
       <FaceLayerBar class="no-print px-4 py-1 max-md:flex-nowrap max-md:overflow-x-auto" />
       <slot />
       <p class="shrink-0 px-4 pb-2 text-sm text-muted">
-        A square is a unit. 2.5 is the fifth on circuit 2; each circuit’s line is drawn its own way. + and − are where a string’s home runs leave.
+        A square is a unit, the cross the roof box. 2.5 is the fifth on circuit 2; each circuit’s line is drawn its own way. + and − are where a string’s home runs leave.
       </p>
     </template>
   </div>
