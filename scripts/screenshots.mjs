@@ -29,7 +29,7 @@ const views = [
   ['covering', `${job(3)}/covering`, wide, page => page.getByRole('button', { name: 'Next' }).click()],
   ['in-roof', `${job(14)}/covering`, wide],
   ['in-roof-kit', `${job(11)}/covering?face=face-2`, wide, page => page.getByRole('tab', { name: 'Flashing kit' }).click()],
-  ['wiring', `${job(16)}/wiring`, wide, async (page) => {
+  ['wiring', `${job(14)}/wiring`, wide, async (page) => {
     await page.getByRole('tab', { name: 'Circuit', exact: true }).click()
     await page.getByRole('button', { name: 'Branch 1' }).first().click()
   }],

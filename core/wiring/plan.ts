@@ -119,8 +119,21 @@ function wired(job: Job, faces: LaidFace[], catalogue: Catalogue, quick: boolean
   }
 }
 
-/** Middles of the face's modules or units on a circuit, in its order. */
-const pathOn = (circuit: Circuit, faceId: string): Point[] => circuit.kind === 'branch' ? circuit.units.filter(one => one.faceId === faceId).map(one => one.place.at) : circuit.modules.filter(one => one.faceId === faceId).map(one => one.middle.at)
+/** A string is drawn so far below its modules' middles, where their numbers stand, and bows so far below that where it passes over a module: shares of its height. */
+const BELOW = 0.2
+const BOWS = 0.12
+
+/** The face's units or modules on a circuit as it is drawn, in its order. */
+function pathOn(circuit: Circuit, faceId: string): Point[] {
+  if (circuit.kind === 'branch') return circuit.units.filter(one => one.faceId === faceId).map(one => one.place.at)
+  const modules = circuit.modules.filter(one => one.faceId === faceId)
+  const at = ({ middle, heightMm }: WiredModule): Point => ({ x: middle.at.x, y: middle.at.y - BELOW * heightMm })
+  return modules.flatMap((module, i) => {
+    const before = modules[i - 1]
+    const passes = before && before.row === module.row && Math.abs(before.leftMm - module.leftMm) > 1.5 * module.widthMm
+    return passes ? [{ x: (at(before).x + at(module).x) / 2, y: at(module).y - BOWS * module.heightMm }, at(module)] : [at(module)]
+  })
+}
 
 /** Above a unit, and as a share of a module from its middle, where a circuit's numbers stand. */
 const OVER_UNIT_MM = 190

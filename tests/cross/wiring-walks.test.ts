@@ -1,6 +1,6 @@
 import highsLoader from 'highs'
 import { describe, expect, it } from 'vitest'
-import { type WalkAsk, walkString } from '../../core/wiring/walk'
+import { costTable, exactTour, tourCost, type WalkAsk, walkString } from '../../core/wiring/walk'
 import { type Random, seeded } from '../fixtures/random'
 
 const highs = await highsLoader()
@@ -106,6 +106,12 @@ describe('the walk of a string', () => {
       expect(judged(ask, walk.order)).toBeCloseTo(walk.cost, 3)
       expect(byAllOrders(ask, walk.cost + 1)).toBeCloseTo(walk.cost, 2)
       expect(walk.proved).toBe(true)
+      // The table of subsets by itself: what it finds is the best of all orders too, and is worth what it says.
+      if (ask.modules > 2) {
+        const exact = exactTour(costTable(ask))
+        expect(exact.cost).toBeCloseTo(walk.cost, 2)
+        expect(tourCost(costTable(ask), exact.tour)).toBeCloseTo(exact.cost, 6)
+      }
       // A lead out of reach is named, with what bridges it.
       const over = walk.order.slice(1).flatMap((to, i) => ask.hopMm(walk.order[i]!, to) > ask.reachMm + 1e-6 ? [{ after: i, mm: ask.hopMm(walk.order[i]!, to) - ask.reachMm }] : [])
       expect(walk.extensions).toEqual(over)
