@@ -76,7 +76,7 @@ describe('places of units', () => {
       }
     }
     expect(units).toBeGreaterThan(4000)
-  })
+  }, 240_000)
   it('are judged by a program that sees a unit pushed onto a fixing, a box or an edge', () => {
     const job = demoJobs.find(one => one.job.title === '14 Ropewalk Rise')!.job
     const plan = structuredClone(planOf(job).faces[0]!)
