@@ -28,14 +28,15 @@ const words = { stop: 'stopped', assumed: 'assumed', caution: 'needs you', clear
   <nav aria-label="Stages of the job">
     <div
       ref="line"
-      class="relative flex max-md:flex-row-reverse max-md:justify-end max-md:overflow-x-auto md:h-full md:w-32 md:flex-col md:overflow-y-auto md:border-x-4 md:border-graphite-900"
+      class="relative flex max-md:overflow-x-auto md:h-full md:w-32 md:flex-col md:overflow-y-auto md:border-x-4 md:border-graphite-900"
     >
       <NuxtLink
-        v-for="rung in rungs"
+        v-for="(rung, i) in rungs"
         :key="rung.id"
+        :style="{ '--from-ground': rungs.length - i }"
         :data-stage="rung.id"
         :to="stagePath(jobId, rung.id)"
-        class="flex items-end justify-between gap-1 border-graphite-900 px-2 pb-1 text-[15px] leading-tight font-semibold max-md:min-h-11 max-md:shrink-0 max-md:items-center max-md:border-b-4 max-md:py-2 md:min-h-9 md:border-b-4"
+        class="flex items-end justify-between gap-1 border-graphite-900 px-2 pb-1 text-[15px] leading-tight font-semibold max-md:order-(--from-ground) max-md:min-h-11 max-md:shrink-0 max-md:items-center max-md:border-b-4 max-md:py-2 md:min-h-9 md:border-b-4"
         :class="rung.id === stage ? 'bg-graphite-900 text-paper md:flex-[1.8]' : 'text-graphite-700 hover:bg-graphite-100 md:flex-1'"
         :aria-current="rung.id === stage ? 'page' : undefined"
       >
