@@ -86,7 +86,7 @@ function branchPlan(own: WiredUnit[], number: number, { group, trunk, unit }: Pi
   const trunkOhms = trunk ? ohmsPerMm(trunk.conductor) : 0
   const stretches = trunk && run ? [trunk.spacingMm, ...run.hops.map(cableOf)] : []
   const trunkV = inside ? fedInsideDropV(stretches, feedAt, trunkOhms, limit.unitA) : trunkDropV(stretches, trunkOhms, limit.unitA)
-  const below = belowV(ask, totalA)
+  const below = belowV(ask, totalA, 'ac-raceway')
   const { points, mm } = wayHome(units[feedAt]!.place, ask)
   const carried = rules.us ? { terminalA: 1.25 * currentA, afterA: currentA, deviceA: limit.deviceA } : { terminalA: limit.deviceA, afterA: limit.deviceA, deviceA: limit.deviceA }
   const budgetV = wiring.dropShare * ofV - trunkV - below.reduce((sum, one) => sum + one.volts, 0)

@@ -34,6 +34,9 @@ export interface Branch extends CircuitBase {
   home: HomeRun
 }
 
+/** How long a string may be and must be, and what governs. */
+export interface StringRange { least: number, most: number, leastBy: string, mostBy: string }
+
 /** Modules in series. */
 export interface WireString extends CircuitBase {
   kind: 'string'
@@ -44,6 +47,7 @@ export interface WireString extends CircuitBase {
   /** In the order in which they are joined: the first one's + goes home, the last one's −. */
   modules: WiredModule[]
   walk: Walk
+  range: StringRange
   coldV: number
   hotV: number
   iscA: number
@@ -65,8 +69,8 @@ export interface GroupPlan {
   schools: { school: 'fill' | 'even' | 'rows' | 'least', sizes: number[], cableMm: number, proved: boolean }[]
   limit: BranchLimit | null
   sizes: StringSizes | null
-  /** How long a string of this group may be and must be, and what governs. */
-  stringRange: { least: number, most: number, leastBy: string, mostBy: string } | null
+  /** How long strings of its first modules may be and must be; each string has the range of its own. */
+  stringRange: StringRange | null
   /** Modules that nothing takes. */
   left: { faceId: string, id: string }[]
   workings: Working[]

@@ -6,9 +6,9 @@ import type { Working } from '../working'
 import { nextDevice, ohmsPerMm } from './conductors'
 import { runDropV } from './drop'
 import { hotCellC } from './heat'
-import type { GroupPlan, HomeRun, WireString } from './layout'
+import type { GroupPlan, HomeRun, StringRange, WireString } from './layout'
 import { wayMm, type WiredModule } from './modules'
-import { carryWorking, dropOf, dropWorking, homeSize, type RunGround, wayHome } from './runs'
+import { belowV, carryWorking, dropOf, dropWorking, homeSize, type RunGround, wayHome } from './runs'
 import { routesThrough } from './split'
 import { type Pool, stringSizes } from './string-sizes'
 import { moduleVolts, type ModuleVolts, needsFuses, stringCurrents } from './string-volts'
@@ -22,7 +22,7 @@ const JUST = 1e-9
 const poolKey = ({ faceId, orientation, moduleId }: WiredModule): string => `${faceId} ${orientation} ${moduleId}`
 
 /** Least and most modules of a string by voltages, or by its optimisers, and what governs. */
-export function rangeOf(volts: ModuleVolts, inverter: Inverter, unit: Electronics | null, mostV: number, powerW: number): NonNullable<GroupPlan['stringRange']> {
+export function rangeOf(volts: ModuleVolts, inverter: Inverter, unit: Electronics | null, mostV: number, powerW: number): StringRange {
   if (inverter.heldV !== null && unit?.string) {
     const byPower = unit.string.mostW === null ? Infinity : Math.floor(unit.string.mostW / powerW + JUST)
     return { least: unit.string.least, leastBy: `fewest on a string by ${unit.name}`, most: Math.min(unit.string.most, byPower), mostBy: byPower < unit.string.most ? `greatest power of a string by ${unit.name}` : `most on a string by ${unit.name}` }
@@ -102,7 +102,7 @@ export function stringsOf({ group, inverter, unit }: Pick<GroupPlan, 'group' | '
   if (group.system === 'optimisers' && !held) return { ...none, problem: `${inverter.name} takes no optimisers.` }
   if (group.system !== 'optimisers' && held) return { ...none, problem: `${inverter.name} works with its optimisers only.` }
   const volts = new Map<string, ModuleVolts>()
-  const ranges = new Map<string, NonNullable<GroupPlan['stringRange']>>()
+  const ranges = new Map<string, StringRange>()
   const pools = Object.entries(groupBy(modules, one => held ? one.moduleId : poolKey(one))).map(([key, own]): Pool => {
     const [first] = own as [WiredModule]
     const of = moduleVolts(first.plate!, wiring.coldC!, hotCellC(rules.hotC, first.inRoof))
@@ -133,12 +133,15 @@ export function stringsOf({ group, inverter, unit }: Pick<GroupPlan, 'group' | '
   }
   cuts.sort((a, b) => a.inverter - b.inverter || a.tracker - b.tracker)
   const final = movedStrings(cuts, ask)
-  const strings = final.map((cut, i) => stringPlan(cut, ask.firstNumber + i, group.id, inverter, unit, volts.get(held ? cut.modules[0]!.moduleId : poolKey(cut.modules[0]!))!, ask))
+  const strings = final.map((cut, i) => {
+    const key = held ? cut.modules[0]!.moduleId : poolKey(cut.modules[0]!)
+    return stringPlan(cut, ask.firstNumber + i, group.id, inverter, unit, volts.get(key)!, ranges.get(key)!, ask)
+  })
   const first = volts.get(firstKey!)!
   return { sizes, stringRange: ranges.get(firstKey!)!, left: left.map(({ faceId, id }) => ({ faceId, id })), problem: null, strings, workings: [first.workings.cold, first.workings.hot, first.workings.current, rangeWorking(ranges.get(firstKey!)!, first, inverter, rules.mostV, held)] }
 }
 
-const rangeWorking = (range: NonNullable<GroupPlan['stringRange']>, volts: ModuleVolts, inverter: Inverter, mostV: number, held: boolean): Working => ({
+const rangeWorking = (range: StringRange, volts: ModuleVolts, inverter: Inverter, mostV: number, held: boolean): Working => ({
   what: 'Modules of a string', formula: held ? 'by its optimisers' : '⌈max(Vw / Vmp, Vs / Voc hot)⌉ to ⌊min(Vi, Vl) / Voc⌋',
   values: [
     { symbol: 'Voc', what: 'of a module at the coldest', value: voltage(volts.coldVocV ?? 0), from: 'Open-circuit voltage of a module at the coldest' },
@@ -150,7 +153,7 @@ const rangeWorking = (range: NonNullable<GroupPlan['stringRange']>, volts: Modul
   source: 'NEC 690.7; IEC 62548, 7.2; data sheet', basis: 'code',
 })
 
-function stringPlan(cut: Cut, number: number, groupId: string, inverter: Inverter, unit: Electronics | null, volts: ModuleVolts, ask: StringAsk): WireString {
+function stringPlan(cut: Cut, number: number, groupId: string, inverter: Inverter, unit: Electronics | null, volts: ModuleVolts, range: StringRange, ask: StringAsk): WireString {
   const { job: { wiring }, rules } = ask
   const walk = walkOf(cut.modules, unit, ask, ask.quick ? 'judge' : 'build')
   const modules = walk.order.map(i => cut.modules[i]!)
@@ -168,15 +171,17 @@ function stringPlan(cut: Cut, number: number, groupId: string, inverter: Inverte
   const carried = held === null ? { terminalA: limits.terminalA, afterA: limits.afterA, deviceA: fuseA } : { terminalA: 1.25 * impA, afterA: impA, deviceA: null }
   const ofV = held ?? n * (first.plate?.vmpV ?? 1)
   const leadOhms = ohmsPerMm(rules.us ? '12 AWG' : '4 mm²')
+  const below = belowV(ask, impA, 'dc')
+  const belowSum = below.reduce((sum, one) => sum + one.volts, 0)
   const hopsV = leadOhms * walk.hopsMm * impA
-  const { size, carries } = homeSize(ask, carried, one => runDropV(homesMm / 2, ohmsPerMm(one), impA) + hopsV <= wiring.dropShare * ofV)
+  const { size, carries } = homeSize(ask, carried, one => runDropV(homesMm / 2, ohmsPerMm(one), impA) + hopsV + belowSum <= wiring.dropShare * ofV)
   // Solar cable thinner than 4 mm² is not laid on roofs (common practice).
   const laid = size === '2.5 mm²' && wiring.homeSize === null ? '4 mm²' as const : size
-  const drop = dropOf([{ what: 'leads from module to module', volts: hopsV }, { what: 'home runs, + and −', volts: runDropV(homesMm / 2, ohmsPerMm(laid), impA) }], ofV, wiring.dropShare)
+  const drop = dropOf([{ what: 'leads from module to module', volts: hopsV }, { what: 'home runs, + and −', volts: runDropV(homesMm / 2, ohmsPerMm(laid), impA) }, ...below], ofV, wiring.dropShare)
   const home = (faceId: string, { points, mm }: { points: HomeRun['points'], mm: number }): HomeRun => ({ faceId, points, mm, size: laid, carries, amps: impA })
   const coldV = held ?? n * (volts.coldVocV ?? 0)
   return {
-    kind: 'string', number, groupId, faceIds: [...new Set(modules.map(one => one.faceId))], inverter: cut.inverter, tracker: cut.tracker, together: cut.together, modules, walk, coldV, hotV: held ?? n * volts.hotVmpV,
+    kind: 'string', number, groupId, faceIds: [...new Set(modules.map(one => one.faceId))], inverter: cut.inverter, tracker: cut.tracker, together: cut.together, modules, walk, range, coldV, hotV: held ?? n * volts.hotVmpV,
     iscA, currentA: impA, fused, fuseA, plus: home(first.faceId, ends.plus), minus: home(last.faceId, ends.minus), drop,
     workings: [
       volts.workings.cold, volts.workings.hot,
@@ -184,7 +189,7 @@ function stringPlan(cut: Cut, number: number, groupId: string, inverter: Inverte
       { what: `Working voltage of string ${number} in hot cells`, formula: 'n × Vmp', values: [{ symbol: 'Vmp', what: 'of one in hot cells', value: voltage(volts.hotVmpV), from: 'Working voltage of a module in hot cells' }], result: voltage(held ?? n * volts.hotVmpV), source: 'Data plate', basis: 'arithmetic' },
       { what: `Greatest current of string ${number}`, formula: held === null ? '1.25 × Isc; conductors 1.56 × Isc before, 1.25 × Isc after' : 'string power / held voltage, 1.25 once', values: [{ symbol: 'Isc', what: 'with tolerance and back', value: current(iscA) }], result: current(held === null ? limits.maxA : impA), source: rules.us ? 'NEC 690.8(A)(1), (B)' : 'IEC 62548, 6.5', basis: 'code' },
       carryWorking(`Conductors of string ${number}`, laid, carried, ask),
-      dropWorking(`Volts lost on string ${number}`, drop, '(leads + home runs there and back) × R′ × Imp', 'NEC chapter 9 table 8, stranded, 75 °C; IEC 60228 at 90 °C'),
+      dropWorking(`Volts lost on string ${number}`, drop, '(leads + home runs there and back + runs below) × R′ × Imp', 'NEC chapter 9 table 8, stranded, 75 °C; IEC 60228 at 90 °C'),
     ],
   }
 }

@@ -80,14 +80,15 @@ export const leadsUnknown = (ask: WiringAsk): DraftFinding[] => {
 
 /** A string past its voltages, or too short to start, as it is when somebody has moved modules. */
 export const stringLength = (ask: WiringAsk): DraftFinding[] => strings(ask).flatMap((one): DraftFinding[] => {
-  const { inverter, stringRange } = groupOf(ask, one)
-  if (!inverter || !stringRange) return []
+  const { inverter } = groupOf(ask, one)
+  if (!inverter) return []
+  const { range } = one
   const n = one.modules.length
   const limitV = Math.min(inverter.mostV, ask.wiring.rules.mostV)
   const base = { ...on(ask, 'wiring-string', one), severity: 'stop' as const, propose: () => [...putBack(ask, one), ...allBack(ask)] }
   if (inverter.heldV === null && one.coldV > limitV + 1e-6) return [{ ...base, measured: voltage(one.coldV), limit: voltage(limitV), sentence: `String ${one.number}, ${n} modules, reaches ${one.coldV.toFixed(0)} V at the coldest; ${limitV === inverter.mostV ? inverter.name : 'this building'} allows ${limitV} V.` }]
-  if (n > stringRange.most) return [{ ...base, measured: count(n, 'modules'), limit: count(stringRange.most, 'modules'), sentence: `String ${one.number} has ${n} modules; at most ${stringRange.most} by ${stringRange.mostBy}.` }]
-  return n < stringRange.least ? [{ ...base, measured: count(n, 'modules'), limit: count(stringRange.least, 'modules'), sentence: `String ${one.number} has ${n} modules; at least ${stringRange.least} by ${stringRange.leastBy}.` }] : []
+  if (n > range.most) return [{ ...base, measured: count(n, 'modules'), limit: count(range.most, 'modules'), sentence: `String ${one.number} has ${n} modules; at most ${range.most} by ${range.mostBy}.` }]
+  return n < range.least ? [{ ...base, measured: count(n, 'modules'), limit: count(range.least, 'modules'), sentence: `String ${one.number} has ${n} modules; at least ${range.least} by ${range.leastBy}.` }] : []
 })
 
 /** Strings side by side on one tracker as long as each other. */
