@@ -1,6 +1,6 @@
 import type { FaceSays, JobSays } from '../trade'
 import type { WiringAsk } from './ask'
-import { branchOver, clipped, dropOver, fuseOver, leadsShort, leadsUnknown, mixedTracker, modulesLeft, stringLength, tooThin, unequal, unitsAstray, walkShort } from './findings/circuit'
+import { branchOver, clipped, dropOver, fuseOver, leadsShort, leadsUnknown, mixedTracker, modulesLeft, putNowhere, stringLength, tooThin, unequal, unitsAstray, walkShort } from './findings/circuit'
 import { deviceOver, inputOver, problems, trunkUnsuited, unchosen } from './findings/group'
 import { bondBroken, codeUnsaid, endsOpen, fourCore, hotUnsaid, initiationUnsaid, mixedPlugs, staysLive } from './findings/safety'
 import type { WiringLayout } from './layout'
@@ -15,7 +15,7 @@ export const wiring = { ...wiringShown, marks: { electronics: electronicsSteps, 
 export const wiringOfJob = {
   findings: {
     'wiring-unchosen': unchosen, 'wiring-problem': problems, 'wiring-trunk': trunkUnsuited, 'wiring-device': deviceOver, 'wiring-input': inputOver,
-    'wiring-over': branchOver, 'wiring-drop': dropOver, 'wiring-thin': tooThin, 'wiring-place': unitsAstray, 'wiring-leads': leadsShort, 'wiring-leads-unknown': leadsUnknown,
+    'wiring-put': putNowhere, 'wiring-over': branchOver, 'wiring-drop': dropOver, 'wiring-thin': tooThin, 'wiring-place': unitsAstray, 'wiring-leads': leadsShort, 'wiring-leads-unknown': leadsUnknown,
     'wiring-string': stringLength, 'wiring-unequal': unequal, 'wiring-left': modulesLeft, 'wiring-mixed': mixedTracker, 'wiring-clips': clipped, 'wiring-walk': walkShort, 'wiring-fuse': fuseOver,
     'wiring-shutdown': staysLive, 'wiring-initiation': initiationUnsaid, 'wiring-bond': bondBroken, 'wiring-plugs': mixedPlugs, 'wiring-ends': endsOpen, 'wiring-four-core': fourCore, 'wiring-code': codeUnsaid, 'wiring-hot': hotUnsaid,
   },

@@ -154,6 +154,6 @@ const faceName = (id: string) => many.value ? `${job.value.faces.find(one => one
     variant="outline"
     :label="moved.length === 1 ? 'Put back the module that was moved' : `Put back the ${moved.length} modules that were moved`"
     :disabled="readsOnly"
-    @click="commit({ type: 'batch', edits: moved.map(({ faceId, moduleId }) => ({ type: 'put-in-circuit' as const, faceId, moduleId, circuit: null })) })"
+    @click="commit({ type: 'batch', edits: moved.slice(0, 60).map(({ faceId, moduleId }) => ({ type: 'put-in-circuit' as const, faceId, moduleId, circuit: null })) })"
   />
 </template>

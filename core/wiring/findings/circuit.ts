@@ -6,6 +6,8 @@ import type { WiringAsk } from '../ask'
 import type { Branch, Circuit, WireString } from '../layout'
 import { circuitName, moduleWords, percent } from '../words'
 
+/** A batch holds so many edits. */
+const MOST_IN_BATCH = 60
 const branches = ({ wiring }: WiringAsk): Branch[] => wiring.circuits.filter(one => one.kind === 'branch')
 const strings = ({ wiring }: WiringAsk): WireString[] => wiring.circuits.filter(one => one.kind === 'string')
 const on = (ask: WiringAsk, id: string, circuit: Circuit) => ({ ...onJob(ask, 'wiring', `${id}:${circuit.number}`), faceId: circuit.faceIds[0]!, about: { kind: 'circuit' as const, id: String(circuit.number) } })
@@ -14,9 +16,25 @@ const groupOf = ({ wiring }: WiringAsk, circuit: Circuit) => wiring.groups.find(
 /** The modules of a circuit that a person put there, back to where the school has them. */
 function putBack({ job }: WiringAsk, circuit: Circuit): Cure[] {
   const own = job.wiring.putIn.filter(one => one.circuit === circuit.number)
-  return own.length ? [{ label: own.length === 1 ? `Put ${moduleWords(own[0]!.moduleId)} back` : `Put ${own.length} modules back`, edit: { type: 'batch', edits: own.map(({ faceId, moduleId }) => ({ type: 'put-in-circuit' as const, faceId, moduleId, circuit: null })) } }] : []
+  return own.length ? [{ label: own.length === 1 ? `Put ${moduleWords(own[0]!.moduleId)} back` : `Put ${own.length} modules back`, edit: { type: 'batch', edits: own.slice(0, MOST_IN_BATCH).map(({ faceId, moduleId }) => ({ type: 'put-in-circuit' as const, faceId, moduleId, circuit: null })) } }] : []
 }
-const allBack = ({ job }: WiringAsk): Cure[] => job.wiring.putIn.length ? [{ label: 'Put all modules back that were moved by hand', edit: { type: 'batch', edits: job.wiring.putIn.map(({ faceId, moduleId }) => ({ type: 'put-in-circuit' as const, faceId, moduleId, circuit: null })) } }] : []
+const allBack = ({ job }: WiringAsk): Cure[] => job.wiring.putIn.length ? [{ label: 'Put all modules back that were moved by hand', edit: { type: 'batch', edits: job.wiring.putIn.slice(0, MOST_IN_BATCH).map(({ faceId, moduleId }) => ({ type: 'put-in-circuit' as const, faceId, moduleId, circuit: null })) } }] : []
+
+/** Modules that somebody put into a circuit that is not there, or is of another group: they stay where they were, and that is said. */
+export function putNowhere(ask: WiringAsk): DraftFinding[] {
+  const holds = (circuit: Circuit, faceId: string, moduleId: string) => circuit.kind === 'branch'
+    ? circuit.units.some(unit => unit.faceId === faceId && unit.modules.includes(moduleId))
+    : circuit.modules.some(one => one.faceId === faceId && one.id === moduleId)
+  const astray = ask.job.wiring.putIn.filter(put => !ask.wiring.circuits.some(one => one.number === put.circuit && holds(one, put.faceId, put.moduleId)))
+  const [first] = astray
+  return first
+    ? [{
+        ...onJob(ask, 'wiring', 'wiring-put'), severity: 'caution', measured: count(astray.length, 'modules'),
+        sentence: `${astray.length === 1 ? 'One module was' : `${astray.length} modules were`} put by hand where the plan now has no such place, as ${moduleWords(first.moduleId)} in circuit ${first.circuit}: ${astray.length === 1 ? 'it stands' : 'they stand'} where the split has ${astray.length === 1 ? 'it' : 'them'}, if at all.`,
+        propose: () => [{ label: astray.length === 1 ? 'Forget that it was moved' : 'Forget that they were moved', edit: { type: 'batch', edits: astray.slice(0, MOST_IN_BATCH).map(({ faceId, moduleId }) => ({ type: 'put-in-circuit' as const, faceId, moduleId, circuit: null })) } }],
+      }]
+    : []
+}
 
 export const branchOver = (ask: WiringAsk): DraftFinding[] => branches(ask).filter(one => one.units.length > one.limit.most).map(one => ({
   ...on(ask, 'wiring-over', one), severity: 'stop', measured: count(one.units.length, 'units'), limit: count(one.limit.most, 'units'),
