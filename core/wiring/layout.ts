@@ -1,7 +1,7 @@
 import type { ConductorSize, Electronics, Inverter, Trunk } from '../catalogue'
 import type { Point } from '../geometry'
 import type { InRoofLayout } from '../inroof'
-import type { WireGroup } from '../job'
+import type { Face, WireGroup } from '../job'
 import type { Working } from '../working'
 import type { Bonding } from './bonding'
 import type { BranchLimit } from './branch-limit'
@@ -12,6 +12,9 @@ import type { StringSizes } from './string-sizes'
 import type { TrunkRun } from './trunk'
 import type { WiredUnit } from './units'
 import type { Walk } from './walk'
+
+/** A face with its plan, before anything is wired on it. */
+export interface PlannedFace { face: Face, plan: InRoofLayout }
 
 /** Volts lost and who has which share of the budget. */
 export interface Drop { parts: { what: string, volts: number }[], volts: number, ofV: number, share: number, limit: number }

@@ -8,8 +8,12 @@ import type { GroupPlan } from '../layout'
 import { trunkSuits, unitSuits } from '../suits'
 import { moduleVolts } from '../string-volts'
 
+/** Faces of a group that carry modules. */
+const facesOf = ({ faces, job }: WiringAsk, group: WireGroup) => faces.filter(({ face, plan }) => plan.modules > 0 && groupFor(job.wiring.groups, face.id)?.id === group.id)
 /** Which way the modules of a group lie. */
-export const waysOf = ({ faces, job }: WiringAsk, group: WireGroup): Orientation[] => [...new Set(faces.filter(({ face }) => groupFor(job.wiring.groups, face.id)?.id === group.id).flatMap(({ plan }) => plan.rows.rows.filter(row => row.count > 0).map(row => row.orientation)))]
+const waysOn = (faces: WiringAsk['faces']): Orientation[] => [...new Set(faces.flatMap(({ plan }) => plan.rows.rows.filter(row => row.count > 0).map(row => row.orientation)))]
+const waysOf = (ask: WiringAsk, group: WireGroup): Orientation[] => waysOn(facesOf(ask, group))
+const wayWords = (way: Orientation): string => way === 'upright' ? 'upright' : 'on their side'
 
 const made = (unit: Electronics, service: Service): boolean => unit.outA[service] !== null
 
@@ -31,7 +35,7 @@ export function unchosen(ask: WiringAsk): DraftFinding[] {
     ...onJob(ask, 'wiring', 'wiring-unchosen'), severity: 'caution',
     sentence: `Nobody has chosen how ${wiring.unwired === 1 ? 'one module is' : `${wiring.unwired} modules are`} wired: no electronics, trunk or strings are counted for ${wiring.unwired === 1 ? 'it' : 'them'}.`,
     propose: (): Cure[] => {
-      const ways = [...new Set(faces.flatMap(({ plan }) => plan.rows.rows.filter(row => row.count > 0).map(row => row.orientation)))]
+      const ways = waysOn(faces)
       return (['unit-each', 'unit-for-two'] as const).flatMap((system) => {
         const [pair] = pairs(catalogue, system, wiring.rules.service, ways, wiring.rules.us)
         const id = `g${job.wiring.groups.length + 1}`
@@ -44,25 +48,37 @@ export function unchosen(ask: WiringAsk): DraftFinding[] {
 /** What stops a group from being wired at all. */
 export const problems = (ask: WiringAsk): DraftFinding[] => ask.wiring.groups.flatMap((plan): DraftFinding[] => plan.problem === null
   ? []
-  : [{
-      ...onJob(ask, 'wiring', `wiring-problem:${plan.group.id}`), severity: 'stop', sentence: `${plan.group.name}: ${plan.problem}`,
-      propose: () => onBranches(plan.group.system)
-        ? pairs(ask.catalogue, plan.group.system, ask.wiring.rules.service, waysOf(ask, plan.group), ask.wiring.rules.us).map(({ unit, trunk }) => ({ label: `Take ${unit.name} on ${trunk.name}`, edit: setGroup({ ...plan.group, unitId: unit.id, trunkId: trunk.id }) }))
-        : plan.inverter ? [] : offered(ask.catalogue.inverters).filter(one => (one.heldV !== null) === (plan.group.system === 'optimisers')).map(one => ({ label: `Take ${one.name}`, edit: setGroup({ ...plan.group, inverterId: one.id }) })),
-    }])
+  : [{ ...onJob(ask, 'wiring', `wiring-problem:${plan.group.id}`), severity: 'stop', sentence: `${plan.group.name}: ${plan.problem}`, propose: () => problemCures(ask, plan) }])
 
-/** A trunk that is missing, made for other units, or for modules that lie the other way. */
-export const trunkUnsuited = (ask: WiringAsk): DraftFinding[] => ask.wiring.groups.flatMap((plan): DraftFinding[] => {
-  const { group, unit, trunk } = plan
-  if (!onBranches(group.system) || !unit || !plan.modules) return []
+function problemCures(ask: WiringAsk, { group, inverter }: GroupPlan): Cure[] {
+  const { catalogue, wiring: { rules: { service, us } } } = ask
+  if (onBranches(group.system)) {
+    return pairs(catalogue, group.system, service, waysOf(ask, group), us)
+      .map(({ unit, trunk }) => ({ label: `Take ${unit.name} on ${trunk.name}`, edit: setGroup({ ...group, unitId: unit.id, trunkId: trunk.id }) }))
+  }
+  if (inverter) return []
+  return offered(catalogue.inverters).filter(one => (one.heldV !== null) === (group.system === 'optimisers'))
+    .map(one => ({ label: `Take ${one.name}`, edit: setGroup({ ...group, inverterId: one.id }) }))
+}
+
+/** Why a trunk does not do, null where it does: it is missing, made for other units, or for modules that lie the other way. */
+function trunkWhy(unit: Electronics, trunk: Trunk | null, ways: Orientation[]): string | null {
+  if (!trunk) return `no trunk on the shelf takes ${unit.name} and suits modules ${ways.map(wayWords).join(' and ')}`
+  if (!trunk.unitIds.includes(unit.id)) return `${trunk.name} does not take ${unit.name}`
+  return trunk.for !== 'either' && ways.some(way => way !== trunk.for)
+    ? `${trunk.name} is for modules ${wayWords(trunk.for)}, and some here lie the other way: its drops are ${trunk.spacingMm} mm apart`
+    : null
+}
+
+export const trunkUnsuited = (ask: WiringAsk): DraftFinding[] => ask.wiring.groups.flatMap(({ group, unit, trunk, modules }): DraftFinding[] => {
+  if (!onBranches(group.system) || !unit || !modules) return []
   const ways = waysOf(ask, group)
-  const why = !trunk ? `no trunk on the shelf takes ${unit.name} and suits modules ${ways.map(way => way === 'upright' ? 'upright' : 'on their side').join(' and ')}` : !trunk.unitIds.includes(unit.id) ? `${trunk.name} does not take ${unit.name}` : trunk.for !== 'either' && ways.some(way => way !== trunk.for) ? `${trunk.name} is for modules ${trunk.for === 'upright' ? 'upright' : 'on their side'}, and some here lie the other way: its drops are ${trunk.spacingMm} mm apart` : null
-  return why === null
-    ? []
-    : [{
-        ...onJob(ask, 'wiring', `wiring-trunk:${group.id}`), severity: 'stop', sentence: `${group.name}: ${why}.`,
-        propose: () => offered(ask.catalogue.trunks).filter(one => trunkSuits(one, unit.id, ways, ask.wiring.rules.us)).map(one => ({ label: `Order ${one.name}`, edit: setGroup({ ...group, trunkId: one.id }) })),
-      }]
+  const why = trunkWhy(unit, trunk, ways)
+  if (why === null) return []
+  return [{
+    ...onJob(ask, 'wiring', `wiring-trunk:${group.id}`), severity: 'stop', sentence: `${group.name}: ${why}.`,
+    propose: () => offered(ask.catalogue.trunks).filter(one => trunkSuits(one, unit.id, ways, ask.wiring.rules.us)).map(one => ({ label: `Order ${one.name}`, edit: setGroup({ ...group, trunkId: one.id }) })),
+  }]
 })
 
 /** A device over what unit and trunk allow: the lower one is reckoned with. */
@@ -77,23 +93,21 @@ export const deviceOver = (ask: WiringAsk): DraftFinding[] => ask.wiring.groups.
       }]
 })
 
+/** Where nobody has said the coldest, modules alone are judged at the table's end, °C. */
+const COLDEST_C = -40
 /** A module that a unit does not stand: open-circuit voltage at the coldest, short-circuit current or power. */
 export function inputOver(ask: WiringAsk): DraftFinding[] {
-  return ask.wiring.groups.flatMap((plan): DraftFinding[] => {
-    const { unit, group } = plan
+  return ask.wiring.groups.flatMap(({ unit, group }): DraftFinding[] => {
     if (!unit) return []
-    const modules = [...new Map(ask.faces.filter(({ face, plan: own }) => own.modules > 0 && inGroup(ask, face.id, plan)).map(({ plan: own }) => [own.parts.module.id, own.parts.module])).values()]
-    return modules.flatMap((module): DraftFinding[] => {
+    const modules = new Map(facesOf(ask, group).map(({ plan: { parts: { module } } }) => [module.id, module]))
+    const coldC = ask.job.wiring.coldC ?? COLDEST_C
+    return [...modules.values()].flatMap((module): DraftFinding[] => {
       const base = { ...onJob(ask, 'wiring', `wiring-input:${group.id}:${module.id}`), severity: 'stop' as const, propose: noCures }
       if (unit.inW !== null && module.powerW > unit.inW) return [{ ...base, measured: power(module.powerW), limit: power(unit.inW), sentence: `${unit.name} takes modules to ${unit.inW} W; ${module.name} has ${module.powerW} W.` }]
       if (!module.plate) return [{ ...base, severity: 'caution', sentence: `The data plate of ${module.name} is not on the shelf: whether ${unit.name} stands its volts and amperes is not checked.` }]
-      const cold = moduleVolts(module.plate, ask.job.wiring.coldC ?? COLDEST_C, 25)
-      if (cold.coldVocV !== null && cold.coldVocV > unit.inV) return [{ ...base, measured: voltage(cold.coldVocV), limit: voltage(unit.inV), sentence: `${module.name} reaches ${cold.coldVocV.toFixed(1)} V at ${ask.job.wiring.coldC ?? COLDEST_C} °C; ${unit.name} stands ${unit.inV} V.` }]
+      const cold = moduleVolts(module.plate, coldC, 25)
+      if (cold.coldVocV !== null && cold.coldVocV > unit.inV) return [{ ...base, measured: voltage(cold.coldVocV), limit: voltage(unit.inV), sentence: `${module.name} reaches ${cold.coldVocV.toFixed(1)} V at ${coldC} °C; ${unit.name} stands ${unit.inV} V.` }]
       return unit.inA !== null && cold.iscA > unit.inA ? [{ ...base, measured: current(cold.iscA), limit: current(unit.inA), sentence: `${module.name} may give ${cold.iscA.toFixed(1)} A; ${unit.name} stands ${unit.inA} A.` }] : []
     })
   })
 }
-
-/** Where nobody has said the coldest, modules alone are judged at the table's end, °C. */
-const COLDEST_C = -40
-const inGroup = ({ job }: WiringAsk, faceId: string, plan: GroupPlan): boolean => groupFor(job.wiring.groups, faceId)?.id === plan.group.id
