@@ -1,5 +1,5 @@
 import { serviceVolts, type Trunk } from '../catalogue'
-import type { BranchSchool, Face, PutIn } from '../job'
+import type { BranchSchool, PutIn } from '../job'
 import { branchSchools } from '../job'
 import { length } from '../units'
 import { branchLimit } from './branch-limit'
@@ -13,7 +13,7 @@ import { cableOf, trunkRun } from './trunk'
 import type { WiredUnit } from './units'
 
 /** What branches are made from: the units of a group in their rows, face by face. */
-export interface BranchAsk extends RunGround { units: WiredUnit[], faceOrder: string[], firstNumber: number, putIn: PutIn[], azimuthDeg: number }
+export interface BranchAsk extends RunGround { units: WiredUnit[], faceOrder: string[], firstNumber: number, putIn: PutIn[] }
 
 const wayOf = ({ azimuthDeg }: Pick<BranchAsk, 'azimuthDeg'>) => (a: WiredUnit, b: WiredUnit): number => wayMm(a.place, b.place, azimuthDeg)
 
@@ -115,6 +115,3 @@ const trunkWorking = (trunk: Trunk, run: NonNullable<Branch['trunk']>) => ({
   ],
   result: { kind: 'count' as const, n: run.drops, of: 'drops' }, source: trunk.name, basis: 'arithmetic' as const,
 })
-
-/** The house's own direction: that of the first face with modules. */
-export const houseAzimuth = (faces: Face[]): number => faces[0]?.place.azimuthDeg ?? 180

@@ -36,12 +36,13 @@ export const wireRoof = (job: Job, faces: PlannedFace[], catalogue: Catalogue, q
 function wired(job: Job, faces: PlannedFace[], catalogue: Catalogue, quick: boolean): WiringPlan {
   const rules = wireRules(job)
   const roofBox = roofBoxOf(job, faces)
+  const azimuthDeg = houseAzimuth(faces)
   const modules = faces.flatMap(({ face, plan }) => modulesOn(face, plan))
   const groups: GroupPlan[] = []
   const circuits: Circuit[] = []
   const units: WiredUnit[] = []
   for (const group of job.wiring.groups) {
-    const own = wireGroup(group, modules, circuits.length + 1, { job, rules, faces, catalogue, roofBox, quick })
+    const own = wireGroup(group, modules, circuits.length + 1, { job, rules, faces, catalogue, roofBox, azimuthDeg, quick })
     groups.push(own.plan)
     circuits.push(...own.circuits)
     units.push(...own.units)
@@ -51,9 +52,12 @@ function wired(job: Job, faces: PlannedFace[], catalogue: Catalogue, quick: bool
     unwired: modules.filter(one => groupFor(job.wiring.groups, one.faceId) === null).length,
     segments: rules.us ? judgeSegments(segmentsOf(circuits, groups, job.wiring.coldC, rules.service), { edition: rules.edition, insideBy: job.wiring.insideBy, insideNote: job.wiring.insideNote }) : [],
     combined: combinedOf(rules, groups, circuits),
-    faces: Object.fromEntries(faces.map(one => [one.face.id, faceWiring(one, job, { units, circuits, roofBox, groups })])),
+    faces: Object.fromEntries(faces.map(one => [one.face.id, faceWiring(one, job, { units, circuits, roofBox, azimuthDeg, groups })])),
   }
 }
+
+/** The house's own direction: that of the first face with modules. */
+const houseAzimuth = (faces: PlannedFace[]): number => faces.find(({ plan }) => plan.modules > 0)?.face.place.azimuthDeg ?? 180
 
 /** The earth wire by the largest device of the circuits, or by 1.25 Isc of strings without one. */
 function earthOf({ wiring: { earth } }: Job, { us }: WireRules, circuits: Circuit[]): WiringPlan['earth'] {

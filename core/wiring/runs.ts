@@ -10,24 +10,33 @@ import { type RoofPlace, wayMm } from './modules'
 import type { WireRules } from './settings'
 
 /** What home runs are laid by: where they end, what lies round them, and the rails that carry them. */
-export interface RunGround { job: Job, rules: WireRules, roofBox: RoofPlace, together: number, railsAt: Map<string, number[]>, faces: Map<string, Face> }
+export interface RunGround {
+  job: Job
+  rules: WireRules
+  roofBox: RoofPlace
+  /** Conductors that carry current side by side where home runs come home. */
+  together: number
+  railsAt: Map<string, number[]>
+  faces: Map<string, Face>
+  /** The house's own direction, by which cable goes from face to face. */
+  azimuthDeg: number
+}
 
 export const aroundOf = ({ job: { wiring }, rules, together }: RunGround): Around =>
   ({ airC: rules.hotC, adderC: roofAdderC(wiring.overRoofMm, wiring.insulation, wiring.heightTable), together: wiring.together ?? together })
 
 /** The way home from a place: on the roof box's own face round what stands there, else to it over the house. */
-export function wayHome(from: RoofPlace, { roofBox, railsAt, faces }: RunGround): { points: HomeRun['points'], mm: number } {
-  const face = faces.get(from.faceId)!
+export function wayHome(from: RoofPlace, { roofBox, railsAt, faces, azimuthDeg }: RunGround): { points: HomeRun['points'], mm: number } {
   if (from.faceId === roofBox.faceId) {
-    const route = homeRoute(face, from.at, roofBox.at, railsAt.get(from.faceId) ?? [])
+    const route = homeRoute(faces.get(from.faceId)!, from.at, roofBox.at, railsAt.get(from.faceId) ?? [])
     return { points: route.points, mm: route.mm + HOME_LOOSE_MM }
   }
-  return { points: [from.at], mm: wayMm(from, roofBox, face.place.azimuthDeg) + HOME_LOOSE_MM }
+  return { points: [from.at], mm: wayMm(from, roofBox, azimuthDeg) + HOME_LOOSE_MM }
 }
 
 /**
- * The thinnest conductor that carries a current and keeps within the volts left to it; where none keeps within them, the thickest on the list
- * that carries it. `carries` is false where none does.
+ * The thinnest conductor that carries a current and keeps within the volts left to it; where none keeps within them, the thinnest that carries
+ * it: the volts are said, and copper would not mend them. `carries` is false where none does.
  */
 export function homeSize(ground: RunGround, carried: Carried, withinV: (size: ConductorSize) => boolean): { size: ConductorSize, carries: boolean } {
   const around = aroundOf(ground)
@@ -35,7 +44,7 @@ export function homeSize(ground: RunGround, carried: Carried, withinV: (size: Co
   if (chosen !== null) return { size: chosen, carries: carries(chosen, carried, around) }
   const sizes = sizesOf(ground.rules.us)
   const able = sizes.filter(size => carries(size, carried, around))
-  return { size: able.find(withinV) ?? able.at(-1) ?? sizes.at(-1)!, carries: able.length > 0 }
+  return { size: able.find(withinV) ?? able[0] ?? sizes.at(-1)!, carries: able.length > 0 }
 }
 
 /** How a conductor was found to carry what it has to. */

@@ -15,7 +15,7 @@ import { moduleVolts, type ModuleVolts, needsFuses, stringCurrents } from './str
 import { LOOSE_MM } from './units'
 import { type Effort, type Walk, walkString } from './walk'
 
-export interface StringAsk extends RunGround { modules: WiredModule[], firstNumber: number, putIn: PutIn[], azimuthDeg: number, quick: boolean }
+export interface StringAsk extends RunGround { modules: WiredModule[], firstNumber: number, putIn: PutIn[], quick: boolean }
 
 const JUST = 1e-9
 /** How strings are told apart: one face, one way up, one module. */

@@ -1,6 +1,6 @@
 import { type Catalogue, offered } from '../catalogue'
 import { type Job, onBranches, type WireGroup } from '../job'
-import { branchesOf, houseAzimuth } from './branches'
+import { branchesOf } from './branches'
 import { groupFor } from './groups'
 import type { Circuit, GroupPlan, PlannedFace } from './layout'
 import type { RoofPlace, WiredModule } from './modules'
@@ -18,6 +18,8 @@ export interface GroupAsk {
   catalogue: Catalogue
   /** Where home runs end; null on a roof without modules. */
   roofBox: RoofPlace | null
+  /** The house's own direction, by which cable goes from face to face. */
+  azimuthDeg: number
   /** Only to be judged: walks are found, not proved. */
   quick: boolean
 }
@@ -35,9 +37,9 @@ const itemsOf = (group: WireGroup, own: WiredModule[], { catalogue, rules }: Gro
   trunk: group.trunkId === null && onBranches(group.system) ? trunkFor(catalogue, group, own, rules.us) : itemOf(catalogue.trunks, group.trunkId),
 })
 
-function groundOf({ job, rules, faces }: GroupAsk, roofBox: RoofPlace): RunGround {
+function groundOf({ job, rules, faces, azimuthDeg }: GroupAsk, roofBox: RoofPlace): RunGround {
   return {
-    job, rules, roofBox, together: 0, faces: new Map(faces.map(({ face }) => [face.id, face])),
+    job, rules, roofBox, together: 0, azimuthDeg, faces: new Map(faces.map(({ face }) => [face.id, face])),
     railsAt: new Map(faces.map(({ face, plan }) => [face.id, plan.rails.filter(one => one.way === 'across').map(one => one.lineMm)])),
   }
 }
@@ -59,8 +61,7 @@ export function wireGroup(group: WireGroup, modules: WiredModule[], firstNumber:
   const { unit } = items
   if (group.system !== 'strings' && !unit) return { plan: { ...empty, problem: 'no unit is chosen for its modules.' }, circuits: [], units: [] }
   const units = unit ? faces.flatMap(({ face, plan }) => hangUnits(own.filter(one => one.faceId === face.id), { face, plan, unit })) : []
-  const azimuthDeg = houseAzimuth(faces.filter(({ plan }) => plan.modules).map(({ face }) => face))
-  const common = { ...groundOf(ask, roofBox), putIn: wiring.putIn, firstNumber, azimuthDeg }
+  const common = { ...groundOf(ask, roofBox), putIn: wiring.putIn, firstNumber }
   if (onBranches(group.system)) {
     const faceOrder = faces.map(({ face }) => face.id)
     const { branches, schools, limit, problem } = solveTogether(together => branchesOf(items, { ...common, together, units, faceOrder }), one => one.branches)

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { branchSchoolNames } from '#core/job'
 import { formatLength } from '#core/units'
-import { amps, circuitName, modulesIn, percent, ratioWords, volts } from '#core/wiring'
+import { amps, type Circuit, circuitName, type GroupPlan, modulesIn, percent, ratioWords, volts } from '#core/wiring'
 
 /** Every branch and string with its figures, what the schools of splitting would come to, and what governs. */
 const { job, plan, units, commit } = useFace()
@@ -9,6 +9,19 @@ const { circuits, circuit, pick } = useCircuit()
 const readsOnly = useReadsOnly()
 const wiring = computed(() => plan.value.wiring)
 const length = (mm: number) => formatLength(mm, units.value)
+
+const plain = (...words: string[]) => words.map(one => ({ words: one }))
+const figures = (one: Circuit): string[] => one.kind === 'branch'
+  ? [`${one.units.length} of ${one.limit.most} units${one.units.length === modulesIn(one) ? '' : `, ${modulesIn(one)} modules`}`, `its own ${one.limit.deviceA} A`, amps(one.currentA), `${length(one.home.mm)}, ${one.home.size}`]
+  : [`${one.modules.length} modules`, `${volts(one.coldV)} cold, ${volts(one.hotV)} hot`, amps(one.currentA), `${length(one.plus.mm)} and ${length(one.minus.mm)}, ${one.plus.size}`]
+const circuitRows = computed(() => circuits.value.map(one => ({
+  key: one.number, picked: circuit.value?.number === one.number,
+  cells: [...plain(circuitName(one), ...figures(one)), { words: percent(one.drop.share), over: one.drop.share > one.drop.limit }],
+})))
+const schoolRows = ({ schools }: GroupPlan) => schools.map(({ school, sizes, cableMm, proved }) => ({
+  key: school, picked: job.value.wiring.school === school,
+  cells: plain(branchSchoolNames[school], sizes.join(' + '), `${length(cableMm)}${proved ? '' : ', less not excluded'}`, ''),
+}))
 </script>
 
 <template>
@@ -19,60 +32,23 @@ const length = (mm: number) => formatLength(mm, units.value)
     >
       Nothing is wired yet. Choose a system on the right: units, branches, strings, trunk and bond follow from it.
     </p>
-    <table
+    <WiringTable
       v-else
-      class="mt-2 w-full text-[15px]"
+      caption="Circuits of the whole roof"
+      :heads="['Circuit', 'Holds', 'Device or volts', 'Current', 'Home run', 'Lost']"
+      :rows="circuitRows"
     >
-      <caption class="sr-only">
-        Circuits of the whole roof
-      </caption>
-      <thead>
-        <tr class="border-b-2 border-graphite-900 text-left">
-          <th
-            v-for="head in ['Circuit', 'Holds', 'Device or volts', 'Current', 'Home run', 'Lost']"
-            :key="head"
-            scope="col"
-            class="py-1 pr-3 font-semibold"
-          >
-            {{ head }}
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr
-          v-for="one in circuits"
-          :key="one.number"
-          class="border-b border-dotted border-graphite-300"
-          :class="circuit?.number === one.number ? 'bg-graphite-100 font-semibold' : ''"
+      <template #first="{ row }">
+        <button
+          type="button"
+          class="underline decoration-2 underline-offset-4"
+          :aria-pressed="row.picked"
+          @click="pick(row.key)"
         >
-          <td class="py-1 pr-3">
-            <button
-              type="button"
-              class="underline decoration-2 underline-offset-4"
-              :aria-pressed="circuit?.number === one.number"
-              @click="pick(one.number)"
-            >
-              {{ circuitName(one) }}
-            </button>
-          </td>
-          <td class="pr-3">
-            {{ one.kind === 'branch' ? `${one.units.length} of ${one.limit.most} units` : `${one.modules.length} modules` }}{{ one.kind === 'branch' && one.units.length !== modulesIn(one) ? `, ${modulesIn(one)} modules` : '' }}
-          </td>
-          <td class="pr-3">
-            {{ one.kind === 'branch' ? `its own ${one.limit.deviceA} A` : `${volts(one.coldV)} cold, ${volts(one.hotV)} hot` }}
-          </td>
-          <td class="pr-3">
-            {{ amps(one.currentA) }}
-          </td>
-          <td class="pr-3">
-            {{ one.kind === 'branch' ? `${length(one.home.mm)}, ${one.home.size}` : `${length(one.plus.mm)} and ${length(one.minus.mm)}, ${one.plus.size}` }}
-          </td>
-          <td :class="one.drop.share > one.drop.limit ? 'text-brick-600 font-semibold' : ''">
-            {{ percent(one.drop.share) }}
-          </td>
-        </tr>
-      </tbody>
-    </table>
+          {{ row.cells[0]!.words }}
+        </button>
+      </template>
+    </WiringTable>
     <p
       v-if="wiring.combined && circuits.length"
       class="mt-2 text-[15px]"
@@ -87,59 +63,30 @@ const length = (mm: number) => formatLength(mm, units.value)
       <h3 class="slip-title">
         {{ group.group.name }}
       </h3>
-      <table
+      <WiringTable
         v-if="group.schools.length"
-        class="w-full text-[15px]"
+        caption="Ways of splitting into branches"
+        :heads="['Split', 'Branches', 'Cable on the roof', '']"
+        :rows="schoolRows(group)"
       >
-        <caption class="sr-only">
-          Ways of splitting into branches
-        </caption>
-        <thead>
-          <tr class="border-b border-graphite-400 text-left">
-            <th
-              v-for="head in ['Split', 'Branches', 'Cable on the roof', '']"
-              :key="head"
-              scope="col"
-              class="py-1 pr-3 font-semibold"
-            >
-              {{ head }}
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr
-            v-for="one in group.schools"
-            :key="one.school"
-            class="border-b border-dotted border-graphite-300"
-          >
-            <td class="py-1 pr-3">
-              {{ branchSchoolNames[one.school] }}
-            </td>
-            <td class="pr-3">
-              {{ one.sizes.join(' + ') }}
-            </td>
-            <td class="pr-3">
-              {{ length(one.cableMm) }}{{ one.proved ? '' : ', less not excluded' }}
-            </td>
-            <td class="text-right">
-              <span
-                v-if="job.wiring.school === one.school"
-                class="font-semibold"
-              >chosen</span>
-              <UButton
-                v-else
-                size="xs"
-                color="neutral"
-                variant="outline"
-                label="Take it"
-                :aria-label="`Take it: ${branchSchoolNames[one.school]}`"
-                :disabled="readsOnly"
-                @click="commit(wiringEdit({ school: one.school }))"
-              />
-            </td>
-          </tr>
-        </tbody>
-      </table>
+        <template #last="{ row }">
+          <span
+            v-if="row.picked"
+            class="sm:float-right"
+          >chosen</span>
+          <UButton
+            v-else
+            size="xs"
+            color="neutral"
+            variant="outline"
+            label="Take it"
+            class="sm:float-right"
+            :aria-label="`Take it: ${row.cells[0]!.words}`"
+            :disabled="readsOnly"
+            @click="commit(wiringEdit({ school: row.key }))"
+          />
+        </template>
+      </WiringTable>
       <p
         v-if="group.sizes"
         class="text-[15px]"
