@@ -150,3 +150,51 @@ describe('volts lost on a string', () => {
     expect(branches).toBeGreaterThan(4)
   }, 60_000)
 })
+
+/** Copper at 75 and 90 °C in 30 °C air, thinnest first, and the largest device of small ones (NEC 310.16, 240.4(D), from memory). */
+const COPPER: [size: string, at75: number, at90: number, device: number][] = [['14 AWG', 20, 25, 15], ['12 AWG', 25, 30, 20], ['10 AWG', 35, 40, 30], ['8 AWG', 50, 55, 50], ['6 AWG', 65, 75, 65], ['4 AWG', 85, 95, 85]]
+/** Heat by the equation that the table is made from, at the end of its band of 5 °C: √((90 − T) / (90 − 30)) (NEC 310.15(B), equation). */
+const heatShare = (c: number): number => Math.round(100 * Math.sqrt((90 - 5 * Math.ceil(c / 5)) / 60)) / 100
+const companyShare = (n: number): number => n <= 3 ? 1 : n <= 6 ? 0.8 : n <= 9 ? 0.7 : 0.5
+
+describe('home runs on American roofs', () => {
+  it('carry their current with the heat and all home runs of their group beside them, and none thinner does both that and the volts', () => {
+    let bunched = 0
+    for (let i = 0; i < 60; i++) {
+      const random = seeded(6300 + i)
+      const roof = changed({ outline: { kind: 'rectangle', eaveLengthMm: random.between(6000, 15_000), slopeLengthMm: random.between(3800, 7600) } }, { rows: [], rowCount: null })
+      const system = random.pick([{}, withUnits('quillon-two'), optimised])
+      const [hotC, overRoofMm] = [random.whole(26, 45), random.pick([10, 40])]
+      const { circuits } = planJob({ ...roof, wiring: { ...roof.wiring, groups: [group(system)], coldC: -8, hotC, overRoofMm } }, catalogue).wiring
+      const share = heatShare(hotC + (overRoofMm < 22 ? 33 : 0)) * companyShare(2 * circuits.length)
+      if (circuits.length > 1) bunched++
+      for (const one of circuits) {
+        const home = one.kind === 'branch' ? one.home : one.plus
+        const [terminalA, afterA, deviceA] = one.kind === 'branch'
+          ? [1.25 * one.currentA, one.currentA, one.limit.deviceA]
+          : system === optimised ? [1.25 * one.currentA, one.currentA, 0] : [1.5625 * one.iscA, 1.25 * one.iscA, one.fuseA ?? 0]
+        const able = COPPER.filter(([, at75, at90, device]) => at75 >= terminalA && at90 * share >= afterA && device >= deviceA).map(([size]) => size)
+        expect([i, one.number, able.includes(home.size)]).toEqual([i, one.number, home.carries])
+        const thinner = able.slice(0, able.indexOf(home.size))
+        const homeMm = one.kind === 'branch' ? one.home.mm : (one.plus.mm + one.minus.mm) / 2
+        for (const size of thinner) expect([i, size, one.drop.volts + 2 * homeMm * (OHMS[size]! - OHMS[home.size]!) * one.currentA > one.drop.limit * one.drop.ofV]).toEqual([i, size, true])
+      }
+    }
+    expect(bunched).toBeGreaterThan(15)
+  }, 60_000)
+})
+
+describe('a string that somebody led over to another face', () => {
+  it('has its + on one face and its − on one, wherever they are', () => {
+    const job = demoJobs.find(one => one.job.title === 'Mizzen Terrace 11')!.job
+    const plan = planJob(job, catalogue)
+    const strings = plan.wiring.circuits.filter(one => one.kind === 'string')
+    const guest = strings[1]!.modules[0]!
+    const after = planJob({ ...job, wiring: { ...job.wiring, putIn: [{ faceId: guest.faceId, moduleId: guest.id, circuit: strings[0]!.number }] } }, catalogue)
+    expect(after.wiring.circuits.find(one => one.number === strings[0]!.number)!.faceIds).toHaveLength(2)
+    for (const one of after.wiring.circuits) {
+      const drawn = after.faces.flatMap(face => face.wiring!.here.filter(here => here.number === one.number))
+      expect([drawn.filter(here => here.plus).length, drawn.filter(here => here.minus).length]).toEqual([1, 1])
+    }
+  })
+})

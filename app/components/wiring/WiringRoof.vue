@@ -1,12 +1,11 @@
 <script setup lang="ts">
 import type { Point } from '#core/geometry'
 import { planOutline, toPlan } from '#core/roof'
-import { circuitName } from '#core/wiring'
+import { circuitDashes, circuitInk, circuitName, pathOf } from '#core/wiring'
 
 /** The whole roof from above with every circuit as a numbered path, its ends and the roof box. */
 const { job, plan, face, chooseFace } = useFace()
 const { circuit, pick } = useCircuit()
-const DASHES = ['', '10 4', '3 3', '14 5 3 5']
 const faces = computed(() => job.value.faces.map((own, f) => ({ own, points: planOutline(own), layout: plan.value.faces[f]! })))
 const box = computed(() => planBox(faces.value.map(one => one.points), 0.06))
 const unit = computed(() => Math.max(box.value.width, box.value.height) / 100)
@@ -17,9 +16,10 @@ const modules = computed(() => faces.value.flatMap(({ own, layout }) => layout.r
 const down = (point: Point) => `${point.x} ${-point.y}`
 /** Each circuit's places over all faces it crosses, in its order. */
 const paths = computed(() => plan.value.wiring.circuits.map((one) => {
-  const at = one.kind === 'branch' ? one.units.map(place => ({ faceId: place.faceId, at: place.place.at })) : one.modules.map(module => ({ faceId: module.faceId, at: module.middle.at }))
-  const points = at.map(place => toPlan(job.value.faces.find(own => own.id === place.faceId)!, place.at))
-  return { one, points, d: points.length > 1 ? `M${points.map(down).join('L')}` : '', dash: DASHES[(one.number - 1) % DASHES.length]! }
+  const path = pathOf(one).map(({ faceId, at, bow }) => ({ bow, at: toPlan(job.value.faces.find(own => own.id === faceId)!, at) }))
+  const points = path.filter(({ bow }) => !bow).map(({ at }) => at)
+  const ends = one.kind === 'branch' ? [{ at: points[0]!, words: String(one.number) }] : [{ at: points[0]!, words: `${one.number}+` }, { at: points.at(-1)!, words: `${one.number}−` }]
+  return { one, points, ends, d: path.length > 1 ? `M${path.map(({ at }) => down(at)).join('L')}` : '', dash: circuitDashes[(one.number - 1) % circuitDashes.length] ?? [] }
 }))
 const roofBox = computed(() => {
   const place = plan.value.wiring.roofBox
@@ -57,7 +57,7 @@ const label = computed(() => `The whole roof from above: ${plan.value.wiring.cir
         pointer-events="none"
       />
       <g
-        v-for="{ one, points, d, dash } in paths"
+        v-for="{ one, points, ends, d, dash } in paths"
         :key="one.number"
         class="cursor-pointer"
         @click="pick(one.number)"
@@ -65,9 +65,9 @@ const label = computed(() => `The whole roof from above: ${plan.value.wiring.cir
         <path
           :d="d"
           fill="none"
-          :stroke="circuit?.number === one.number ? 'var(--color-brick-600)' : '#5b1a6e'"
+          :stroke="circuit?.number === one.number ? 'var(--color-brick-600)' : circuitInk"
           :stroke-width="unit * (circuit?.number === one.number ? 0.7 : 0.4)"
-          :stroke-dasharray="dash.split(' ').filter(Boolean).map(n => Number(n) * unit * 0.12).join(' ')"
+          :stroke-dasharray="dash.map(n => n * unit * 0.12).join(' ')"
           stroke-linejoin="round"
         />
         <circle
@@ -76,35 +76,29 @@ const label = computed(() => `The whole roof from above: ${plan.value.wiring.cir
           :cx="point.x"
           :cy="-point.y"
           :r="unit * 0.45"
-          fill="#5b1a6e"
+          :fill="circuitInk"
         />
-        <template v-if="points.length">
+        <g
+          v-for="end in ends"
+          :key="end.words"
+        >
           <circle
-            :cx="points[0]!.x"
-            :cy="-points[0]!.y"
+            :cx="end.at.x"
+            :cy="-end.at.y"
             :r="unit * 1.7"
             fill="var(--color-sheet)"
-            stroke="#5b1a6e"
+            :stroke="circuitInk"
             :stroke-width="unit * 0.3"
           />
           <text
-            :x="points[0]!.x"
-            :y="-points[0]!.y + unit * 0.85"
+            :x="end.at.x"
+            :y="-end.at.y + unit * 0.85"
             text-anchor="middle"
-            :font-size="unit * 2.4"
+            :font-size="unit * 2.2"
             font-weight="700"
-            fill="#5b1a6e"
-          >{{ one.number }}{{ one.kind === 'string' ? '+' : '' }}</text>
-          <text
-            v-if="one.kind === 'string' && points.length > 1"
-            :x="points.at(-1)!.x"
-            :y="-points.at(-1)!.y - unit"
-            text-anchor="middle"
-            :font-size="unit * 2.4"
-            font-weight="700"
-            fill="#5b1a6e"
-          >−</text>
-        </template>
+            :fill="circuitInk"
+          >{{ end.words }}</text>
+        </g>
       </g>
       <g v-if="roofBox">
         <rect
@@ -134,7 +128,7 @@ const label = computed(() => `The whole roof from above: ${plan.value.wiring.cir
       >N ↑</text>
     </svg>
     <p class="shrink-0 text-sm text-muted">
-      {{ plan.wiring.circuits.length ? 'A number stands where a circuit begins. Press a circuit for its figures, a face to work on it.' : 'Nothing is wired yet: choose a system beside this.' }}
+      {{ plan.wiring.circuits.length ? 'A number stands where a circuit begins, + and − where a string’s home runs leave. Press a circuit for its figures, a face to work on it.' : 'Nothing is wired yet: choose a system beside this.' }}
     </p>
   </div>
 </template>

@@ -51,7 +51,7 @@ const { caption, heads, rows } = defineProps<{ caption: string, heads: string[],
           <span
             v-if="i > 0 && heads[i]"
             aria-hidden="true"
-            class="block text-sm font-normal text-muted sm:hidden"
+            class="mt-0.5 block text-sm font-normal text-muted sm:hidden"
           >{{ heads[i] }}</span>
           <slot
             v-if="i === 0"
