@@ -39,6 +39,8 @@ export interface LayerStyle {
   /** Size of its words, points; none on paper for 0. */
   text: number
   ink: string
+  /** Round its words on a screen, so that they are read on light and dark alike. */
+  halo?: string
   /** AutoCAD colour index of the layer in a DXF. */
   dxfColour: number
   /** Hatched on a screen, so that what lies below shows through. */

@@ -45,7 +45,7 @@ const units: Layer<Asked> = {
 
 /** The number of a circuit at each of its places with the place's own number. */
 const numbers: Layer<Asked> = {
-  id: 'wiring-numbers', toggle: ON, depth: 99, style: { fill: null, stroke: circuitInk, width: 0.6, text: 9, ink: '#ffffff', dxfColour: 210, paper: { ink: circuitInk } },
+  id: 'wiring-numbers', toggle: ON, depth: 99, style: { fill: null, stroke: circuitInk, width: 0.6, text: 9, ink: '#ffffff', halo: '#3b4149', dxfColour: 210, paper: { ink: circuitInk } },
   shapes: ({ plan }) => (plan.wiring?.here ?? []).flatMap(one => one.labels.map((at, i) => shape({ kind: 'text', at, text: `${one.number}.${i + 1}`, roomMm: 700 }, circuitRef(one.number)))),
 }
 
@@ -61,8 +61,8 @@ const ends: Layer<Asked> = {
       if (!at) return []
       const { x, y } = at
       const strokes: [Point, Point][] = [[{ x: x - SIGN_MM, y }, { x: x + SIGN_MM, y }], ...sign === '+' ? [[{ x, y: y - SIGN_MM }, { x, y: y + SIGN_MM }] as [Point, Point]] : []]
-      const name = `${circuitName(one)}, ${sign}`
-      return [{ ...shape({ kind: 'area', rings: discAround(at, END_MM) }, circuitRef(one.number)), name }, ...strokes.map(([from, to]): Shape => ({ ...shape({ kind: 'line', from, to }, circuitRef(one.number)), name }))]
+      // The sign is nothing that is held: it would be drawn so thick that + and − look alike.
+      return [{ ...shape({ kind: 'area', rings: discAround(at, END_MM) }, circuitRef(one.number)), name: `${circuitName(one)}, ${sign}` }, ...strokes.map(([from, to]) => shape({ kind: 'line', from, to }))]
     }
     return [...end(one.plus ? one.at[0] : undefined, '+'), ...end(one.minus ? one.at.at(-1) : undefined, '−')]
   }),

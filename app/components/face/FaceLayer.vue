@@ -185,7 +185,7 @@ const inHeld = computed(() => shapes.some(one => one.within && sameRef(one.withi
         :font-size="fontPx"
         font-weight="600"
         :fill="ink(layerStyle.ink)"
-        :stroke="one.begins ? 'var(--color-sheet)' : 'none'"
+        :stroke="one.begins ? 'var(--color-sheet)' : layerStyle.halo ? ink(layerStyle.halo) : 'none'"
         stroke-width="3"
         paint-order="stroke"
       >
