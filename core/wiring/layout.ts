@@ -91,8 +91,8 @@ export interface FaceWiring {
   /** Every circuit with a unit or module here, by its number. */
   here: { number: number, kind: Circuit['kind'], at: Point[], /** Where its numbers stand: over a unit, or in a module’s upper corner, clear of the module’s own. */ labels: Point[], plus: boolean, minus: boolean, homes: Point[][] }[]
   bonding: Bonding
-  /** Earth wire along lugs and to the roof box, mm. */
-  earthMm: number
+  /** Earth wire along lugs and to the roof box; null where the job has none. */
+  earth: { size: string, mm: number } | null
   roofBox: Point | null
 }
 

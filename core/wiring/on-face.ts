@@ -3,15 +3,15 @@ import type { Face, Job } from '../job'
 import { bondingOf } from './bonding'
 import { drawnOn } from './drawn'
 import { groupFor } from './groups'
-import type { Circuit, FaceWiring, GroupPlan, PlannedFace } from './layout'
+import type { Circuit, FaceWiring, GroupPlan, PlannedFace, WiringPlan } from './layout'
 import { placeOn, type RoofPlace, wayMm } from './modules'
 import type { WiredUnit } from './units'
 
 /** What the whole roof has, of which a face takes its part. */
-interface RoofWiring { units: WiredUnit[], circuits: Circuit[], roofBox: RoofPlace | null, azimuthDeg: number, groups: GroupPlan[] }
+interface RoofWiring { units: WiredUnit[], circuits: Circuit[], roofBox: RoofPlace | null, azimuthDeg: number, groups: GroupPlan[], earth: WiringPlan['earth'] }
 
 /** What of the roof's wiring lies on one of its faces. */
-export function faceWiring({ face, plan }: PlannedFace, job: Job, { units, circuits, roofBox, azimuthDeg, groups }: RoofWiring): FaceWiring {
+export function faceWiring({ face, plan }: PlannedFace, job: Job, { units, circuits, roofBox, azimuthDeg, groups, earth }: RoofWiring): FaceWiring {
   const own = units.filter(unit => unit.faceId === face.id)
   const item = groups.find(one => one.unit && groupFor(job.wiring.groups, face.id)?.id === one.group.id)?.unit
   const cases = own.map(unit => ({ id: unit.id, name: `the unit under module ${unit.under}`, railId: unit.railId, under: unit.under, bonds: item?.bonds ?? false }))
@@ -21,7 +21,7 @@ export function faceWiring({ face, plan }: PlannedFace, job: Job, { units, circu
     hung: item && own.length ? `${item.up === 'label' ? 'Label up' : 'Either side up'}, its cable leaving ${{ left: 'on its left', right: 'on its right', below: 'below' }[item.drop]}` : '',
     circuits: circuits.filter(one => one.faceIds[0] === face.id),
     here: circuits.filter(one => one.faceIds.includes(face.id)).map(one => drawnOn(one, face.id)),
-    earthMm: earthMm(plan, bonding.lugs.length, face, roofBox, azimuthDeg),
+    earth: earth && { size: earth.size, mm: earthMm(plan, bonding.lugs.length, face, roofBox, azimuthDeg) },
     roofBox: roofBox?.faceId === face.id ? roofBox.at : null,
   }
 }

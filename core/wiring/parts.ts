@@ -1,9 +1,7 @@
 import type { PartKind } from '../catalogue'
 import type { ItemRef, JobAsk, PartAsk, PartDraft } from '../trade'
 import type { Branch, WireString, WiringLayout } from './layout'
-import { earthWire } from './bonding'
 import { groupFor } from './groups'
-import { wireRules } from './settings'
 
 type Asked = PartAsk<WiringLayout>
 
@@ -44,10 +42,9 @@ export const wiringParts = {
   'lug': ({ plan }: Asked) => draft('lug', 'Grounding lug', plan.wiring?.bonding.lugs.length ?? 0, 'By the bonding school, traced from every module'),
   'bond-washer': ({ plan }: Asked) => draft('bond-washer', 'Toothed washer', plan.wiring?.bonding.washers ?? 0, 'One a module, under its clamp'),
   'bond-jumper': ({ plan }: Asked) => draft('bond-jumper', 'Bonding jumper', plan.wiring?.bonding.jumpers ?? 0, 'Over every splice that is not listed'),
-  'earth-wire': (ask: Asked) => {
-    const { plan, job } = ask
-    const size = earthSize(ask)
-    return draft('earth-wire', size ? `Earth wire, ${size} copper` : 'Earth wire', size ? plan.wiring?.earthMm ?? 0 : 0, `Past every lug and to the roof box, whole reels over the job${job.wiring.earth.guarded ? ', covered' : ''}`)
+  'earth-wire': ({ plan, job }: Asked) => {
+    const earth = plan.wiring?.earth
+    return draft('earth-wire', earth ? `Earth wire, ${earth.size} copper` : 'Earth wire', earth?.mm ?? 0, `Past every lug and to the roof box, whole reels over the job${job.wiring.earth.guarded ? ', covered' : ''}`)
   },
   'electronics': (ask: Asked) => {
     const unit = unitOf(ask)
@@ -68,12 +65,6 @@ export const wiringParts = {
   'plug-box': (ask: Asked) => draft('plug-box', 'Enclosure for a plug pair', ask.job.wiring.boxes ? 2 * stringsOn(ask).length : 0, 'Chosen for string ends'),
   'string-fuse': (ask: Asked) => draft('string-fuse', 'String fuse', stringsOn(ask).filter(one => one.fused).length * 2, 'In + and − of each string of those side by side'),
   'cord-grip': (ask: Asked) => draft('cord-grip', 'Cord grip', circuitsOn(ask).reduce((sum, one) => sum + homesOf(one).length, 0), 'One for each home run at the roof box'),
-}
-
-const earthSize = ({ plan, job }: Asked): string | null => {
-  const { us } = wireRules(job)
-  const deviceA = Math.max(0, ...(plan.wiring?.circuits ?? []).map(one => one.kind === 'branch' ? one.limit.deviceA : 1.25 * one.iscA))
-  return earthWire({ us, deviceA, ...job.wiring.earth })?.size ?? null
 }
 
 /** What the whole job takes: inverters, and its labels. */

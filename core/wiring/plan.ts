@@ -47,21 +47,22 @@ function wired(job: Job, faces: PlannedFace[], catalogue: Catalogue, quick: bool
     circuits.push(...own.circuits)
     units.push(...own.units)
   }
+  const earth = modules.length ? earthOf(job, rules, circuits) : null
   return {
-    rules, roofBox, groups, circuits, earth: modules.length ? earthOf(job, rules, circuits) : null,
+    rules, roofBox, groups, circuits, earth,
     unwired: modules.filter(one => groupFor(job.wiring.groups, one.faceId) === null).length,
     segments: rules.us ? judgeSegments(segmentsOf(circuits, groups, job.wiring.coldC, rules.service), { edition: rules.edition, insideBy: job.wiring.insideBy, insideNote: job.wiring.insideNote }) : [],
     combined: combinedOf(rules, groups, circuits),
-    faces: Object.fromEntries(faces.map(one => [one.face.id, faceWiring(one, job, { units, circuits, roofBox, azimuthDeg, groups })])),
+    faces: Object.fromEntries(faces.map(one => [one.face.id, faceWiring(one, job, { units, circuits, roofBox, azimuthDeg, groups, earth })])),
   }
 }
 
 /** The house's own direction: that of the first face with modules. */
 const houseAzimuth = (faces: PlannedFace[]): number => faces.find(({ plan }) => plan.modules > 0)?.face.place.azimuthDeg ?? 180
 
-/** The earth wire by the largest device of the circuits, or by 1.25 Isc of strings without one. */
+/** The earth wire by the largest device of the circuits, fuses of strings among them, or by 1.25 Isc of strings without one. */
 function earthOf({ wiring: { earth } }: Job, { us }: WireRules, circuits: Circuit[]): WiringPlan['earth'] {
-  const deviceA = Math.max(0, ...circuits.map(one => one.kind === 'branch' ? one.limit.deviceA : 1.25 * one.iscA))
+  const deviceA = Math.max(0, ...circuits.map(one => one.kind === 'branch' ? one.limit.deviceA : one.fuseA ?? 1.25 * one.iscA))
   return earthWire({ us, deviceA, ...earth })
 }
 

@@ -162,6 +162,21 @@ describe('every plan', () => {
       }
     }
   })
+  it('has one earth wire over all its faces, by the largest device on the roof', () => {
+    let guarded = 0
+    for (const [name, job] of planned.filter((_, i) => i % 4 === 0)) {
+      for (const own of [job, { ...job, wiring: { ...job.wiring, earth: { ...job.wiring.earth, guarded: true } } }]) {
+        const plan = planJob(own, catalogue)
+        if (!plan.wiring.rules.us || !plan.modules) continue
+        const device = Math.max(0, ...plan.wiring.circuits.map(one => one.kind === 'branch' ? one.limit.deviceA : one.fuseA ?? 1.25 * one.iscA))
+        // NEC table 250.122, and 250.120(C) where it is bare and could be struck.
+        const size = !own.wiring.earth.guarded ? '6 AWG' : device <= 20 ? '12 AWG' : device <= 60 ? '10 AWG' : device <= 100 ? '8 AWG' : '6 AWG'
+        if (own.wiring.earth.guarded && plan.wiring.circuits.length) guarded++
+        expect([name, ...plan.faces.map(face => face.wiring!.earth!.size)]).toEqual([name, ...plan.faces.map(() => size)])
+      }
+    }
+    expect(guarded).toBeGreaterThan(20)
+  }, 120_000)
   it('counts volts lost stretch by stretch as a sum over every unit’s own way to the roof box', () => {
     for (const [, job] of planned.slice(0, 220)) {
       const { circuits, groups } = planOf(job).wiring
