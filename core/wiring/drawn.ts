@@ -21,14 +21,14 @@ export function pathOf(circuit: Circuit): PathPlace[] {
   })
 }
 
-/** Beside a unit, mm: over it, or below it where it hangs under the frame's upper edge, so that its number stays on its own module. */
+/** Beside and over a unit, mm, where its number stands: clear of the trunk and of its module's own number. */
 const BESIDE_UNIT_MM = 230
 const OVER_UNIT_MM = 190
 /** As shares of a module from its middle, where a string's numbers stand. */
 const TO_SIDE = 0.2
 const TO_TOP = 0.3
 const labelsOn = (circuit: Circuit, faceId: string): Point[] => circuit.kind === 'branch'
-  ? circuit.units.filter(one => one.faceId === faceId).map(({ side, place: { at } }) => ({ x: at.x + BESIDE_UNIT_MM, y: at.y + (side === 'frame' ? -OVER_UNIT_MM : OVER_UNIT_MM) }))
+  ? circuit.units.filter(one => one.faceId === faceId).map(({ place: { at } }) => ({ x: at.x + BESIDE_UNIT_MM, y: at.y + OVER_UNIT_MM }))
   : circuit.modules.filter(one => one.faceId === faceId).map(({ middle: { at }, widthMm, heightMm }) => ({ x: at.x + TO_SIDE * widthMm, y: at.y + TO_TOP * heightMm }))
 
 /** A circuit as it is drawn on one of the faces it touches. */
