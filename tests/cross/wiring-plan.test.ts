@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { demoJobs } from '../../db/demo/jobs'
-import type { Job } from '../../core/job'
+import type { Job, WireGroup } from '../../core/job'
 import { type FacePlan, planJob, type Plan } from '../../core/plan'
 import { trunkRun } from '../../core/wiring'
 import { catalogue, changed } from '../fixtures/jobs'
@@ -177,6 +177,15 @@ describe('every plan', () => {
     }
     expect(guarded).toBeGreaterThan(20)
   }, 120_000)
+  it('has the earth wire of its largest circuit on every face, also where that one is on another', () => {
+    const job = demoJobs.find(one => one.job.title === 'Mizzen Terrace 11')!.job
+    const [garden, street] = job.faces.map(face => face.id)
+    const plan = (second: Partial<WireGroup>) => planJob({ ...job, units: 'imperial', wiring: { ...job.wiring, earth: { ...job.wiring.earth, guarded: true }, groups: [group({ id: 'a', faceIds: [garden!] }), group({ id: 'b', faceIds: [street!], ...second })] } }, catalogue)
+    const sizes = (own: Plan) => own.faces.map(face => face.wiring!.earth!.size)
+    // A branch of units for two has a device of 30 A, so 10 AWG by table 250.122; one of single units 20 A, so 12 AWG.
+    expect(plan(pairs).wiring.circuits.map(one => one.kind === 'branch' && one.limit.deviceA)).toEqual([20, 30])
+    expect([sizes(plan({})), sizes(plan(pairs))]).toEqual([['12 AWG', '12 AWG'], ['10 AWG', '10 AWG']])
+  })
   it('counts volts lost stretch by stretch as a sum over every unit’s own way to the roof box', () => {
     for (const [, job] of planned.slice(0, 220)) {
       const { circuits, groups } = planOf(job).wiring
