@@ -28,7 +28,7 @@ function unitRows({ units, faceOrder }: BranchAsk): number[][] {
   return [...rows.values()]
 }
 
-/** Modules that somebody put into another branch take their units with them; a number past the last begins a new one. */
+/** Modules that somebody put into another branch take their units with them; a number past the last begins a new one. One that was emptied stays in its place, so that the others keep their numbers. */
 function moved(branches: WiredUnit[][], { putIn, firstNumber }: BranchAsk): WiredUnit[][] {
   const after = branches.map(branch => [...branch])
   for (const { faceId, moduleId, circuit } of putIn) {
@@ -41,7 +41,7 @@ function moved(branches: WiredUnit[][], { putIn, firstNumber }: BranchAsk): Wire
     after[to]!.push(unit!)
   }
   // In a branch that somebody changed the trunk still runs row by row, there and back.
-  return after.map((branch, i) => branch.length === branches[i]?.length && branch.every(unit => branches[i]!.includes(unit)) ? branch : thereAndBack(branch)).filter(branch => branch.length)
+  return after.map((branch, i) => branch.length === branches[i]?.length && branch.every(unit => branches[i]!.includes(unit)) ? branch : thereAndBack(branch))
 }
 
 function thereAndBack(units: WiredUnit[]): WiredUnit[] {
@@ -53,12 +53,12 @@ function thereAndBack(units: WiredUnit[]): WiredUnit[] {
 }
 
 /** Splits a group's units into branches and gives each its trunk, home run, device and volts. */
-export function branchesOf(plan: Pick<GroupPlan, 'group' | 'unit' | 'trunk'>, ask: BranchAsk): { branches: Branch[], schools: GroupPlan['schools'], limit: GroupPlan['limit'], problem: string | null } {
+export function branchesOf(plan: Pick<GroupPlan, 'group' | 'unit' | 'trunk'>, ask: BranchAsk): { branches: Branch[], schools: GroupPlan['schools'], limit: GroupPlan['limit'], slots: number, problem: string | null } {
   const { job: { wiring }, rules, units } = ask
   const unit = plan.unit!
   const limit = branchLimit({ unit, trunk: plan.trunk, service: rules.service, us: rules.us, listedFull: wiring.listedFull, boardShare: wiring.boardShare, deviceA: wiring.deviceA })
-  if (!limit) return { branches: [], schools: [], limit, problem: `${unit.name} is not made for this service.` }
-  if (limit.most < 1) return { branches: [], schools: [], limit, problem: `no ${unit.name} may stand on a branch: ${limit.unitA} A is more than trunk or device allow.` }
+  if (!limit) return { branches: [], schools: [], limit, slots: 0, problem: `${unit.name} is not made for this service.` }
+  if (limit.most < 1) return { branches: [], schools: [], limit, slots: 0, problem: `no ${unit.name} may stand on a branch: ${limit.unitA} A is more than trunk or device allow.` }
   const way = wayOf(ask)
   const homes = units.map(one => wayMm(one.place, ask.roofBox, ask.azimuthDeg))
   const split: SplitAsk = { rows: unitRows(ask), most: limit.most, stepMm: (a, b) => way(units[a]!, units[b]!), homeMm: i => homes[i]!, fedInside: wiring.feed === 'middle' }
@@ -67,8 +67,8 @@ export function branchesOf(plan: Pick<GroupPlan, 'group' | 'unit' | 'trunk'>, as
   const branches = moved(chosen.branches.map(branch => branch.map(i => units[i]!)), ask)
   const totalA = units.length * limit.unitA
   return {
-    limit, problem: null, schools: schools.map(({ school, branches: own, cableMm, proved }) => ({ school, sizes: own.map(one => one.length), cableMm, proved })),
-    branches: branches.map((own, i) => branchPlan(own, ask.firstNumber + i, plan, limit, totalA, ask)),
+    limit, slots: branches.length, problem: null, schools: schools.map(({ school, branches: own, cableMm, proved }) => ({ school, sizes: own.map(one => one.length), cableMm, proved })),
+    branches: branches.flatMap((own, i) => own.length ? [branchPlan(own, ask.firstNumber + i, plan, limit, totalA, ask)] : []),
   }
 }
 

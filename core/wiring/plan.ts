@@ -41,11 +41,13 @@ function wired(job: Job, faces: PlannedFace[], catalogue: Catalogue, quick: bool
   const groups: GroupPlan[] = []
   const circuits: Circuit[] = []
   const units: WiredUnit[] = []
+  let next = 1
   for (const group of job.wiring.groups) {
-    const own = wireGroup(group, modules, circuits.length + 1, { job, rules, faces, catalogue, roofBox, azimuthDeg, quick })
+    const own = wireGroup(group, modules, next, { job, rules, faces, catalogue, roofBox, azimuthDeg, quick })
     groups.push(own.plan)
     circuits.push(...own.circuits)
     units.push(...own.units)
+    next += own.slots
   }
   const earth = modules.length ? earthOf(job, rules, circuits) : null
   return {

@@ -1,10 +1,7 @@
 import { type Service, serviceVolts } from '../catalogue'
 import type { Circuit, GroupPlan } from './layout'
 import type { SegmentDraft } from './shutdown'
-import { moduleVolts } from './string-volts'
-
-/** The coldest that is reckoned with where nobody has said, °C: of modules alone, whose voltage is far from the limit. */
-const UNSAID_COLD_C = -40
+import { moduleVolts, TABLE_END_C } from './string-volts'
 
 /** Every stretch of conductors and what is left on it 30 s after shutdown was begun. */
 export function segmentsOf(circuits: Circuit[], groups: GroupPlan[], coldC: number | null, service: Service): SegmentDraft[] {
@@ -19,7 +16,7 @@ export function segmentsOf(circuits: Circuit[], groups: GroupPlan[], coldC: numb
       return both(`branch ${circuit.number}`, listed ? 0 : serviceVolts[service], listed ? `units stop with the mains: ${listed}` : 'nobody lists these units as rapid-shutdown equipment')
     }
     const plate = circuit.modules[0]!.plate
-    const cold = plate ? moduleVolts(plate, coldC ?? UNSAID_COLD_C, 25).coldVocV : null
+    const cold = plate ? moduleVolts(plate, coldC ?? TABLE_END_C, 25).coldVocV : null
     const n = circuit.modules.length
     const letsGo = listed && unit?.standbyV !== null && unit !== null
     const volts = letsGo ? n * unit.standbyV! : n * (cold ?? 0)

@@ -5,12 +5,15 @@ import type { Working } from '../working'
 /** Cells at standard test conditions, °C. */
 const STC_C = 25
 
+/** Where the table ends, °C: modules alone, whose voltage is far from any limit, are judged by it where nobody has said the coldest. */
+export const TABLE_END_C = -40
+
 /**
  * Voltage correction for crystalline silicon without its maker's coefficient: NEC table 690.7(A) (1.14 at -6 to -10, 1.12 at -1 to -5, 1.18 at
  * -16 to -20 and 1.25 at -36 to -40 were given; the rest from memory). Each band holds its factor down to its coldest degree, and a tenth
  * below it takes the next: -5.1 °C takes 1.14.
  */
-const TABLE: [fromC: number, factor: number][] = [[20, 1.02], [15, 1.04], [10, 1.06], [5, 1.08], [0, 1.1], [-5, 1.12], [-10, 1.14], [-15, 1.16], [-20, 1.18], [-25, 1.2], [-30, 1.21], [-35, 1.23], [-40, 1.25]]
+const TABLE: [fromC: number, factor: number][] = [[20, 1.02], [15, 1.04], [10, 1.06], [5, 1.08], [0, 1.1], [-5, 1.12], [-10, 1.14], [-15, 1.16], [-20, 1.18], [-25, 1.2], [-30, 1.21], [-35, 1.23], [TABLE_END_C, 1.25]]
 
 /** The table's factor at the lowest expected temperature; null under -40 °C, where the table ends. */
 export const tableFactor = (coldC: number): number | null => coldC > 25 ? 1 : TABLE.find(([fromC]) => coldC >= fromC - 1e-9)?.[1] ?? null

@@ -77,7 +77,7 @@ function cutPool(modules: WiredModule[], lengths: { length: number, tracker: num
   return best ?? { cuts: [], left: [] }
 }
 
-/** Modules that somebody put into another string. */
+/** Modules that somebody put into another string; one that was emptied stays in its place, so that the others keep their numbers. */
 function movedStrings(cuts: Cut[], { putIn, firstNumber }: StringAsk): Cut[] {
   const after = cuts.map(cut => ({ ...cut, modules: [...cut.modules] }))
   for (const { faceId, moduleId, circuit } of putIn) {
@@ -87,12 +87,12 @@ function movedStrings(cuts: Cut[], { putIn, firstNumber }: StringAsk): Cut[] {
     const at = from.modules.findIndex(one => one.faceId === faceId && one.id === moduleId)
     to.modules.push(...from.modules.splice(at, 1))
   }
-  return after.filter(cut => cut.modules.length)
+  return after
 }
 
 /** Sizes strings for an inverter's trackers, cuts the roof into them and walks each. */
-export function stringsOf({ group, inverter, unit }: Pick<GroupPlan, 'group' | 'inverter' | 'unit'>, ask: StringAsk): Pick<GroupPlan, 'sizes' | 'stringRange' | 'left' | 'workings' | 'problem'> & { strings: WireString[] } {
-  const none = { sizes: null, stringRange: null, left: ask.modules.map(({ faceId, id }) => ({ faceId, id })), workings: [], strings: [] }
+export function stringsOf({ group, inverter, unit }: Pick<GroupPlan, 'group' | 'inverter' | 'unit'>, ask: StringAsk): Pick<GroupPlan, 'sizes' | 'stringRange' | 'left' | 'workings' | 'problem'> & { strings: WireString[], slots: number } {
+  const none = { sizes: null, stringRange: null, left: ask.modules.map(({ faceId, id }) => ({ faceId, id })), workings: [], strings: [], slots: 0 }
   const { job: { wiring }, rules, modules } = ask
   if (!inverter) return { ...none, problem: 'no inverter is chosen for its strings.' }
   const bare = modules.find(one => one.plate === null)
@@ -133,12 +133,13 @@ export function stringsOf({ group, inverter, unit }: Pick<GroupPlan, 'group' | '
   }
   cuts.sort((a, b) => a.inverter - b.inverter || a.tracker - b.tracker)
   const final = movedStrings(cuts, ask)
-  const strings = final.map((cut, i) => {
+  const strings = final.flatMap((cut, i) => {
+    if (!cut.modules.length) return []
     const key = held ? cut.modules[0]!.moduleId : poolKey(cut.modules[0]!)
-    return stringPlan(cut, ask.firstNumber + i, group.id, inverter, unit, volts.get(key)!, ranges.get(key)!, ask)
+    return [stringPlan(cut, ask.firstNumber + i, group.id, inverter, unit, volts.get(key)!, ranges.get(key)!, ask)]
   })
   const first = volts.get(firstKey!)!
-  return { sizes, stringRange: ranges.get(firstKey!)!, left: left.map(({ faceId, id }) => ({ faceId, id })), problem: null, strings, workings: [first.workings.cold, first.workings.hot, first.workings.current, rangeWorking(ranges.get(firstKey!)!, first, inverter, rules.mostV, held)] }
+  return { sizes, stringRange: ranges.get(firstKey!)!, left: left.map(({ faceId, id }) => ({ faceId, id })), problem: null, strings, slots: final.length, workings: [first.workings.cold, first.workings.hot, first.workings.current, rangeWorking(ranges.get(firstKey!)!, first, inverter, rules.mostV, held)] }
 }
 
 const rangeWorking = (range: StringRange, volts: ModuleVolts, inverter: Inverter, mostV: number, held: boolean): Working => ({

@@ -24,7 +24,7 @@ export interface GroupAsk {
   quick: boolean
 }
 /** A group as it is wired, with the circuits and units that it adds. */
-export interface WiredGroup { plan: GroupPlan, circuits: Circuit[], units: WiredUnit[] }
+export interface WiredGroup { plan: GroupPlan, circuits: Circuit[], units: WiredUnit[], /** Numbers that it takes, those of circuits emptied by hand among them. */ slots: number }
 
 const itemOf = <T extends { id: string }>(items: T[], id: string | null): T | null => items.find(one => one.id === id) ?? null
 
@@ -57,16 +57,16 @@ export function wireGroup(group: WireGroup, modules: WiredModule[], firstNumber:
   const own = modules.filter(one => groupFor(wiring.groups, one.faceId) === group)
   const items = itemsOf(group, own, ask)
   const empty: GroupPlan = { ...items, modules: own.length, schools: [], limit: null, sizes: null, stringRange: null, left: [], workings: [], problem: null }
-  if (!own.length || !roofBox) return { plan: empty, circuits: [], units: [] }
+  if (!own.length || !roofBox) return { plan: empty, circuits: [], units: [], slots: 0 }
   const { unit } = items
-  if (group.system !== 'strings' && !unit) return { plan: { ...empty, problem: 'no unit is chosen for its modules.' }, circuits: [], units: [] }
+  if (group.system !== 'strings' && !unit) return { plan: { ...empty, problem: 'no unit is chosen for its modules.' }, circuits: [], units: [], slots: 0 }
   const units = unit ? faces.flatMap(({ face, plan }) => hangUnits(own.filter(one => one.faceId === face.id), { face, plan, unit })) : []
   const common = { ...groundOf(ask, roofBox), putIn: wiring.putIn, firstNumber }
   if (onBranches(group.system)) {
     const faceOrder = faces.map(({ face }) => face.id)
-    const { branches, schools, limit, problem } = solveTogether(together => branchesOf(items, { ...common, together, units, faceOrder }), one => one.branches)
-    return { plan: { ...empty, schools, limit, problem, workings: limit ? [limit.working] : [] }, circuits: branches, units }
+    const { branches, schools, limit, slots, problem } = solveTogether(together => branchesOf(items, { ...common, together, units, faceOrder }), one => one.branches)
+    return { plan: { ...empty, schools, limit, problem, workings: limit ? [limit.working] : [] }, circuits: branches, units, slots }
   }
-  const { strings, ...rest } = solveTogether(together => stringsOf(items, { ...common, together, modules: own, quick }), one => one.strings)
-  return { plan: { ...empty, ...rest }, circuits: strings, units }
+  const { strings, slots, ...rest } = solveTogether(together => stringsOf(items, { ...common, together, modules: own, quick }), one => one.strings)
+  return { plan: { ...empty, ...rest }, circuits: strings, units, slots }
 }

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { demoJobs } from '../../db/demo/jobs'
 import type { Job, WireGroup } from '../../core/job'
 import { type FacePlan, planJob, type Plan } from '../../core/plan'
-import { trunkRun } from '../../core/wiring'
+import { modulesIn, trunkRun } from '../../core/wiring'
 import { catalogue, changed } from '../fixtures/jobs'
 import { type Random, seeded } from '../fixtures/random'
 import { bare, european, fours, group, optimised, pairs, withUnits } from '../fixtures/wiring'
@@ -185,6 +185,20 @@ describe('every plan', () => {
     // A branch of units for two has a device of 30 A, so 10 AWG by table 250.122; one of single units 20 A, so 12 AWG.
     expect(plan(pairs).wiring.circuits.map(one => one.kind === 'branch' && one.limit.deviceA)).toEqual([20, 30])
     expect([sizes(plan({})), sizes(plan(pairs))]).toEqual([['12 AWG', '12 AWG'], ['10 AWG', '10 AWG']])
+  })
+  it('keeps the numbers of circuits where one is emptied by hand, and calls no module astray', () => {
+    for (const title of ['Fennel Field, plot 7', 'Oakum Shed 2']) {
+      const job = demoJobs.find(one => one.job.title === title)!.job
+      const before = planJob(job, catalogue).wiring.circuits
+      const putIn = (before[0]!.kind === 'branch' ? before[0]!.units.flatMap(unit => unit.modules.map(id => ({ faceId: unit.faceId, id }))) : before[0]!.modules)
+        .map(({ faceId, id }) => ({ faceId, moduleId: id, circuit: before[1]!.number }))
+      const after = planJob({ ...job, wiring: { ...job.wiring, putIn } }, catalogue)
+      expect(after.wiring.circuits.map(one => one.number)).toEqual(before.slice(1).map(one => one.number))
+      expect(modulesIn(after.wiring.circuits[0]!)).toBe(modulesIn(before[0]!) + modulesIn(before[1]!))
+      expect(after.findings.filter(one => one.id.startsWith('wiring-put'))).toEqual([])
+      // Too many on one circuit are said.
+      expect(after.findings.some(one => /^wiring-(over|string)/.test(one.id))).toBe(true)
+    }
   })
   it('counts volts lost stretch by stretch as a sum over every unit’s own way to the roof box', () => {
     for (const [, job] of planned.slice(0, 220)) {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { formatLength, formatQuantity } from '#core/units'
-import { amps, circuitName, modulesIn, moduleWords, percent, volts } from '#core/wiring'
+import { amps, circuitName, modulesIn, moduleWords, MOST_PUT_BACK, percent, putBackEdit, volts } from '#core/wiring'
 
 /** One branch or string: its figures with their working, and its modules, each of which can be put into another by the keyboard alone. */
 const { job, units, commit } = useFace()
@@ -152,8 +152,8 @@ const faceName = (id: string) => many.value ? `${job.value.faces.find(one => one
     size="xs"
     color="neutral"
     variant="outline"
-    :label="moved.length === 1 ? 'Put back the module that was moved' : `Put back the ${moved.length} modules that were moved`"
+    :label="moved.length === 1 ? 'Put back the module that was moved' : `Put back ${moved.length > MOST_PUT_BACK ? `the first ${MOST_PUT_BACK} of ` : 'the '}${moved.length} modules that were moved`"
     :disabled="readsOnly"
-    @click="commit({ type: 'batch', edits: moved.slice(0, 60).map(({ faceId, moduleId }) => ({ type: 'put-in-circuit' as const, faceId, moduleId, circuit: null })) })"
+    @click="commit(putBackEdit(moved))"
   />
 </template>

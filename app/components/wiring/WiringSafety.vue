@@ -11,6 +11,8 @@ const faces = computed(() => job.value.faces.flatMap((face, f) => {
   const bonding = plan.value.faces[f]!.wiring?.bonding
   return bonding && plan.value.faces[f]!.modules ? [{ face, bonding }] : []
 }))
+/** So many loose pieces are named; the rest are counted. */
+const LOOSE_NAMED = 12
 const byCount = (links: { by: string }[]) => Object.entries(links.reduce<Record<string, number>>((sums, { by }) => ({ ...sums, [by]: (sums[by] ?? 0) + 1 }), {})).map(([by, n]) => `${n} by ${by}`).join(', ')
 </script>
 
@@ -97,10 +99,13 @@ const byCount = (links: { by: string }[]) => Object.entries(links.reduce<Record<
           class="text-[15px] text-brick-600"
         >
           <li
-            v-for="one in bonding.loose.slice(0, 12)"
+            v-for="one in bonding.loose.slice(0, LOOSE_NAMED)"
             :key="one.id"
           >
             {{ one.name }} hangs on nothing
+          </li>
+          <li v-if="bonding.loose.length > LOOSE_NAMED">
+            and {{ bonding.loose.length - LOOSE_NAMED }} more
           </li>
         </ul>
       </div>

@@ -1,15 +1,15 @@
 import { conductorSizes, isAwg } from '../../catalogue'
-import type { Job } from '../../job'
+import type { Job, PutIn } from '../../job'
 import { type Cure, type DraftFinding, onJob } from '../../trade'
 import { count, current, share } from '../../units'
 import type { WiringAsk } from '../ask'
 import type { Circuit } from '../layout'
 import { circuitName, moduleWords, percent } from '../words'
-import { allBack, backCure, branchesIn, onCircuit, type Put, putBack } from './on'
+import { allBack, backCure, branchesIn, onCircuit, putBack } from './on'
 
 const wires = (label: string, values: Partial<Omit<Job['wiring'], 'groups' | 'putIn' | 'ends'>>): Cure => ({ label, edit: { type: 'set-wiring', values } })
 
-const holds = (circuit: Circuit, { faceId, moduleId }: Put): boolean => circuit.kind === 'branch'
+const holds = (circuit: Circuit, { faceId, moduleId }: PutIn): boolean => circuit.kind === 'branch'
   ? circuit.units.some(unit => unit.faceId === faceId && unit.modules.includes(moduleId))
   : circuit.modules.some(one => one.faceId === faceId && one.id === moduleId)
 

@@ -6,7 +6,7 @@ import type { WiringAsk } from '../ask'
 import { groupFor } from '../groups'
 import type { GroupPlan } from '../layout'
 import { trunkSuits, unitSuits } from '../suits'
-import { moduleVolts } from '../string-volts'
+import { moduleVolts, TABLE_END_C } from '../string-volts'
 
 /** Faces of a group that carry modules. */
 const facesOf = ({ faces, job }: WiringAsk, group: WireGroup) => faces.filter(({ face, plan }) => plan.modules > 0 && groupFor(job.wiring.groups, face.id)?.id === group.id)
@@ -93,14 +93,12 @@ export const deviceOver = (ask: WiringAsk): DraftFinding[] => ask.wiring.groups.
       }]
 })
 
-/** Where nobody has said the coldest, modules alone are judged at the table's end, °C. */
-const COLDEST_C = -40
 /** A module that a unit does not stand: open-circuit voltage at the coldest, short-circuit current or power. */
 export function inputOver(ask: WiringAsk): DraftFinding[] {
   return ask.wiring.groups.flatMap(({ unit, group }): DraftFinding[] => {
     if (!unit) return []
     const modules = new Map(facesOf(ask, group).map(({ plan: { parts: { module } } }) => [module.id, module]))
-    const coldC = ask.job.wiring.coldC ?? COLDEST_C
+    const coldC = ask.job.wiring.coldC ?? TABLE_END_C
     return [...modules.values()].flatMap((module): DraftFinding[] => {
       const base = { ...onJob(ask, 'wiring', `wiring-input:${group.id}:${module.id}`), severity: 'stop' as const, propose: noCures }
       if (unit.inW !== null && module.powerW > unit.inW) return [{ ...base, measured: power(module.powerW), limit: power(unit.inW), sentence: `${unit.name} takes modules to ${unit.inW} W; ${module.name} has ${module.powerW} W.` }]

@@ -1,11 +1,9 @@
-import type { Face } from '../../job'
+import type { Face, PutIn } from '../../job'
 import { type Cure, onJob } from '../../trade'
 import type { WiringAsk } from '../ask'
 import type { Branch, Circuit, GroupPlan, WireString } from '../layout'
+import { MOST_PUT_BACK, putBackEdit } from '../put-back'
 import { moduleWords } from '../words'
-
-/** A batch holds so many edits. */
-const MOST_IN_BATCH = 60
 
 export const branchesIn = ({ wiring }: WiringAsk): Branch[] => wiring.circuits.filter(one => one.kind === 'branch')
 export const stringsIn = ({ wiring }: WiringAsk): WireString[] => wiring.circuits.filter(one => one.kind === 'string')
@@ -19,10 +17,9 @@ export const onCircuit = (ask: WiringAsk, id: string, circuit: Circuit) =>
 export const onUnit = (ask: WiringAsk, id: string, face: Face, unitId: string) =>
   ({ ...onJob(ask, 'wiring', `${id}:${face.id}`), faceId: face.id, about: { kind: 'unit' as const, id: unitId } })
 
-export type Put = WiringAsk['job']['wiring']['putIn'][number]
 /** Modules moved by hand go back to where the school has them; nothing where there are none. */
-export const backCure = (label: string, put: Put[]): Cure[] => put.length
-  ? [{ label, edit: { type: 'batch', edits: put.slice(0, MOST_IN_BATCH).map(({ faceId, moduleId }) => ({ type: 'put-in-circuit' as const, faceId, moduleId, circuit: null })) } }]
+export const backCure = (label: string, put: PutIn[]): Cure[] => put.length
+  ? [{ label: put.length > MOST_PUT_BACK ? `${label}: the first ${MOST_PUT_BACK} of ${put.length}` : label, edit: putBackEdit(put) }]
   : []
 
 /** What was moved into a circuit by hand, and then all that was moved by hand, back. */
