@@ -137,3 +137,35 @@ function combined(format: Format, pullN: number, shearN: number, withdrawalN: nu
   const forceN = Math.sqrt(pullN * pullN + shearN * shearN)
   return Math.min(UNHELD, (withdrawalN * shearN * shearN + lateralN * pullN * pullN) / (withdrawalN * lateralN * forceN))
 }
+
+/**
+ * The least that one combination can use a fixing up while what presses on it (N; below 0 where it is pulled) and what pushes it down
+ * the slope are known within bounds only: no less than this, whichever of them are true. At a point it is what `fixingUse` says.
+ */
+export function leastFixingUse({ format, maker, timber, held }: FixingCapacity, press: Bounds, slope: Bounds, shortest: Shortest): number {
+  const [upLo, upHi] = [Math.max(0, -press.hi), Math.max(0, -press.lo)]
+  const [downLo, downHi] = [Math.max(0, press.lo), Math.max(0, press.hi)]
+  const plain = Math.max(
+    usedShare(upLo, held.upN ? held.upN : maker?.upN),
+    usedShare(downLo, held.downN ?? maker?.downN),
+    usedShare(slope.lo, held.slopeN ? held.slopeN : maker?.slopeN),
+  )
+  // Both together count where the screws do, and not a typed value in their place.
+  if (!timber || (held.slopeN && (held.upN || upLo <= 0))) return plain
+  const { withdrawalN, lateralN } = adjusted(timber, format, shortest)
+  const pull = { lo: Math.max(0, upLo * timber.prying + slope.lo * timber.tilt - downHi), hi: Math.max(0, upHi * timber.prying + slope.hi * timber.tilt - downLo) }
+  return Math.max(plain, leastCombined(format, pull, slope, timber.tooShort ? 0 : withdrawalN, timber.tooShort ? 0 : lateralN))
+}
+
+/** A value that is known to lie between two. */
+export interface Bounds { lo: number, hi: number }
+
+/** Force times a function of its angle that has its least at one of the angle's ends: no less than the least of either. */
+function leastCombined(format: Format, pull: Bounds, shear: Bounds, withdrawalN: number, lateralN: number): number {
+  if (format === 'en' || withdrawalN <= 0 || lateralN <= 0) return combined(format, pull.lo, shear.lo, withdrawalN, lateralN)
+  const forceN = Math.sqrt(pull.lo ** 2 + shear.lo ** 2)
+  if (forceN <= 0) return 0
+  const alongShare = (shearN: number, pullN: number) => shearN ** 2 / (shearN ** 2 + pullN ** 2)
+  const at = (share: number) => (withdrawalN * share + lateralN * (1 - share)) / (withdrawalN * lateralN)
+  return Math.min(UNHELD, forceN * Math.min(at(alongShare(shear.lo, pull.hi)), at(alongShare(shear.hi, pull.lo))))
+}

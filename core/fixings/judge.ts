@@ -1,5 +1,5 @@
-import type { Interval } from '../geometry'
 import type { LocalRules } from './candidates'
+import type { RelaxedRail } from './search'
 
 /** Judges a whole rail with its fixings, where loads are known. */
 export interface RailJudge {
@@ -11,8 +11,10 @@ export interface RailJudge {
   atLeast: number
   /** The worst share of what is allowed over all checks: passes up to 1. Far over 1 where the rail can't stand. */
   worst: (xs: number[]) => number
-  /** The same for a piece of the rail by itself, looked at over part of it: the spans between two places and the fixings on them. */
-  worstOver: (xs: number[], part: Interval, piece: Interval) => number
+  /** What can't pass, from the left: it says less than `worst`, of far more rails at once. */
+  relaxed: RelaxedRail
+  /** Whether what is relaxed depends on how many fixings are asked for. */
+  byCount: boolean
 }
 
 /** Shares are compared to this. */

@@ -40,6 +40,8 @@ export interface RailFixings {
   worst: number | null
   /** True when no choice has fewer fixings. */
   fewestProved: boolean
+  /** So many fixings and fewer are excluded. */
+  excluded: number
   working: Working
 }
 
@@ -71,11 +73,8 @@ function chosenBy({ rails, ways, chosen }: FixingProblem, limits: RailLimits, pa
   return made
 }
 
-/**
- * Where every rail may be fixed, by which rules and judged by what.
- * @param roughly only whether rails can be fixed is asked, as when a cure is tried
- */
-export function fixingProblem(rails: RailPlan[], places: PlacesForRail, limits: RailLimits, judges: Judges = [], roughly = false): FixingProblem {
+/** Where every rail may be fixed, by which rules and judged by what. */
+export function fixingProblem(rails: RailPlan[], places: PlacesForRail, limits: RailLimits, judges: Judges = []): FixingProblem {
   return {
     ways: new Map(), chosen: new Map(),
     rails: rails.map((rail, r) => {
@@ -84,13 +83,13 @@ export function fixingProblem(rails: RailPlan[], places: PlacesForRail, limits: 
       const judge = judges[r] ?? null
       const even = judge && evenWays(own, reach, judge.rules, judge.atLeast)
       return even?.ways.length
-        ? { reach, judge, candidates: even.candidates, even: even.ways, roughly }
+        ? { reach, judge, candidates: even.candidates, even: even.ways, finite: false }
         : {
             reach,
             judge,
             candidates: candidatesOf(own, reach, judge?.rules ?? limits),
             even: null,
-            roughly,
+            finite: !own.intervals.length,
           }
     }),
   }
@@ -107,7 +106,7 @@ export function placeFixings(rails: RailPlan[], problem: FixingProblem, limits: 
   const chosen = asked ?? chosenBy(problem, limits, 'soft-stagger')!
   const picks = chosen.picks.map((own, r) => doubled ? doubledEnds(own, problems[r]!.candidates) : own)
   return {
-    rails: rails.map((rail, r) => railFixings(rail, problems[r]!, picks[r]!, chosen.proved[r]!, limits, picks[r]!.length - chosen.picks[r]!.length)),
+    rails: rails.map((rail, r) => railFixings(rail, problems[r]!, picks[r]!, { fewestProved: chosen.proved[r]!, excluded: chosen.excluded[r]! }, limits, picks[r]!.length - chosen.picks[r]!.length)),
     total: picks.reduce((sum, own) => sum + own.length, 0), pattern: asked ? wanted : 'soft-stagger',
     // Ends that are doubled take more than the fewest: nothing is claimed of those.
     membersUsed: doubled ? new Set(picks.flatMap((own, r) => own.map(i => problems[r]!.candidates[i]!.member))).size : chosen.members, fewestProved: !doubled && chosen.proved.every(Boolean), spreadProved: !doubled && chosen.spreadProved,
@@ -118,7 +117,7 @@ export function placeFixings(rails: RailPlan[], problem: FixingProblem, limits: 
 export const patternTotals = (problem: FixingProblem, limits: RailLimits): PatternTotals =>
   Object.fromEntries(fixingPatterns.map(pattern => [pattern, chosenBy(problem, limits, pattern)?.total ?? null])) as PatternTotals
 
-function railFixings(rail: RailPlan, { candidates, reach, judge }: RailProblem, picks: number[], fewestProved: boolean, limits: RailLimits, added = 0): RailFixings {
+function railFixings(rail: RailPlan, { candidates, reach, judge }: RailProblem, picks: number[], { fewestProved, excluded }: Pick<RailFixings, 'fewestProved' | 'excluded'>, limits: RailLimits, added = 0): RailFixings {
   const times = new Map<string, number>()
   const fixings = picks.map((i): Fixing => {
     const { atMm, member, state, chance, timber } = candidates[i]!
@@ -129,11 +128,12 @@ function railFixings(rail: RailPlan, { candidates, reach, judge }: RailProblem, 
   const spansMm = fixings.slice(1).map((fixing, i) => fixing.atMm - fixings[i]!.atMm)
   const whole = reach.toMm - reach.fromMm
   const missing = shortfalls(candidates, reach, limits)
+  const claim = claimOf(missing.length > 0, judge !== null, { fewestProved, excluded }, picks.length - added)
   return {
     railId: rail.id, fixings, spansMm, longestSpanMm: Math.max(0, ...spansMm),
     overhangStartMm: fixings.length ? fixings[0]!.atMm - reach.fromMm : whole,
     overhangEndMm: fixings.length ? reach.toMm - fixings.at(-1)!.atMm : whole,
-    shortfalls: missing, fewestProved, worst: judge && fixings.length ? judge.worst(fixings.map(fixing => fixing.atMm)) : null,
+    shortfalls: missing, fewestProved, excluded: Math.max(0, Math.min(excluded, candidates.length)), worst: judge && fixings.length ? judge.worst(fixings.map(fixing => fixing.atMm)) : null,
     working: {
       what: `Fixings of rail ${rail.number}`,
       formula: `fewest k with x₁ − L ≤ o, xᵢ₊₁ − xᵢ ≤ s, R − xₖ ≤ o${added ? `, and ${added} to double its ends` : ''}`,
@@ -145,14 +145,17 @@ function railFixings(rail: RailPlan, { candidates, reach, judge }: RailProblem, 
         { symbol: 'c', what: 'places on supports under the rail', value: count(candidates.length, 'places') },
       ],
       result: count(fixings.length, fixings.length === 1 ? 'fixing' : 'fixings'),
-      source: added ? `${claimOf(missing.length > 0, judge !== null, fewestProved)}; ${added} more double its ends` : claimOf(missing.length > 0, judge !== null, fewestProved), basis: fewestProved && !added ? 'solved exactly' : 'best of those tried',
+      source: added ? `${claim}; ${added} more double its ends` : claim, basis: fewestProved && !added ? 'solved exactly' : 'best of those tried',
     },
   }
 }
 
 /** What may be said of a rail's count. */
-function claimOf(broken: boolean, judged: boolean, proved: boolean): string {
+function claimOf(broken: boolean, judged: boolean, { fewestProved, excluded }: Pick<RailFixings, 'fewestProved' | 'excluded'>, found: number): string {
   if (broken) return 'Shortest path over the places under the rail; the rules can’t all be kept here and are broken as little as can be'
   if (!judged) return 'Shortest path over the places under the rail, so no choice has fewer'
-  return proved ? 'Every choice with fewer breaks a rule, can’t bear the load or fails the whole-rail check' : 'Best of those checked; fewer were not all excluded'
+  const how = 'with splices as stiff as the rail and couplers that turn'
+  return fewestProved
+    ? `Fewer are excluded: every choice with ${found - 1} or fewer breaks a rule or fails a check of the rail, ${how}`
+    : `${found} found, ${excluded} and fewer excluded, ${how}`
 }

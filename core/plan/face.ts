@@ -78,7 +78,7 @@ export function layOut(asked: Face, catalogue: Catalogue, job: Job, clear: FaceC
   const { rows, rails } = arrayOn(bare, face.array, clear)
   const strength = bare.within ? null : loading.loads && faceStrength(face, loading.loads, parts, rows.rows, rails)
   const settings = strength && settingsOf(face, parts, rails, strength)
-  const problem = fixingProblem(rails, places, limits, settings ? judgesOf(settings, limits) : [], trial)
+  const problem = fixingProblem(rails, places, limits, settings ? judgesOf(settings, limits) : [])
   const fixings = placeFixings(rails, problem, limits, face.array.fixingPattern, face.array.doubledEnds)
   const sticks = cutRails(rails, fixings, parts, face, job, trial)
   const modules = rows.rows.reduce((sum, row) => sum + row.count, 0)

@@ -17,11 +17,8 @@ export interface Standing {
 
 /** Shifts looked at by the local rules alone. */
 const MOST_LOOKED_AT = 90
-/** Of those, so many are fixed in earnest; fewer where rails are long and loads decide, each of which takes its time. */
+/** Of those, so many are fixed in earnest. */
 const MOST_TRIED = 5
-const FEW_TRIED = 2
-/** A rail with more places than this is long. */
-const LONG_PLACES = 18
 
 /**
  * Where a new array stands along the eave, mm to the right of the middle: with the fewest fixings and then overhangs alike. Many
@@ -42,9 +39,8 @@ export function standingShift({ rows: { slack }, rails, places, limits, pattern,
     const sum = (of: (one: typeof each[number]) => number) => each.reduce((total, one) => total + of(one), 0)
     return { shiftMm, figures: { shortfalls: sum(one => one.shortfalls), fixings: sum(one => one.fixings), overhangDifferenceMm: Math.max(...each.map(one => one.differenceMm)) } }
   }).sort((a, b) => better(a, b) ? -1 : better(b, a) ? 1 : 0)
-  const long = judgesAt !== null && middle.rails.some(rail => !rail.fewestProved) && rails.some(rail => places(rail).points.length > LONG_PLACES)
   let best = { shiftMm: 0, figures: balanceFigures(middle) }
-  for (const { shiftMm } of ranked.filter(one => one.shiftMm !== 0).slice(0, long ? FEW_TRIED : MOST_TRIED)) {
+  for (const { shiftMm } of ranked.filter(one => one.shiftMm !== 0).slice(0, MOST_TRIED)) {
     const tried = { shiftMm, figures: balanceFigures(at(shiftMm)) }
     if (better(tried, best)) best = tried
   }

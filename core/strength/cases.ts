@@ -1,5 +1,4 @@
-import { type BeamLoad, type BeamSolution, type BeamSum, type Joint, type UniformLoad, prepareBeam, reactionsOf, solveBeam } from '../beam'
-import type { Interval } from '../geometry'
+import { type BeamSolution, type BeamSum, type Joint, type UniformLoad, prepareBeam, reactionsOf, solveBeam } from '../beam'
 import { spanAreaMm2 } from '../loads'
 import { loadAlong, type LoadCase, type PreparedSetting, preparedOf, type RailSetting } from './setting'
 
@@ -21,8 +20,8 @@ export interface SolvedRail {
 }
 
 /** Wind along a rail whose spans and overhangs each have their own effective area: nothing is assumed of where fixings are. */
-function windOnSpans(setting: RailSetting, own: PreparedSetting, xs: number[], { fromMm: leftMm, toMm: rightMm }: Interval) {
-  const ends = [Math.min(Math.max(leftMm, setting.reach.fromMm), xs[0]!), ...xs, Math.max(Math.min(rightMm, setting.reach.toMm), xs.at(-1)!)]
+function windOnSpans(setting: RailSetting, own: PreparedSetting, xs: number[]) {
+  const ends = [Math.min(setting.reach.fromMm, xs[0]!), ...xs, Math.max(setting.reach.toMm, xs.at(-1)!)]
   const pieces = { up: [] as UniformLoad[], down: [] as UniformLoad[] }
   // Neighbouring pieces under one pressure are one: a long rail is solved many times.
   const add = (to: UniformLoad[], fromMm: number, toMm: number, nPerMm: number) => {
@@ -55,27 +54,17 @@ export function tributariesOf(setting: Pick<RailSetting, 'reach'>, xs: number[])
   })
 }
 
-/** What of a load lies on a piece of the rail. */
-const clipped = ({ uniform, points }: BeamLoad, { fromMm, toMm }: Interval): BeamLoad => ({
-  uniform: uniform.flatMap(one => one.toMm > fromMm && one.fromMm < toMm ? [{ fromMm: Math.max(one.fromMm, fromMm), toMm: Math.min(one.toMm, toMm), nPerMm: one.nPerMm }] : []),
-  points: points.filter(one => one.xMm >= fromMm && one.xMm <= toMm),
-})
-
 /**
  * Solves a rail with its fixings at `xs`. Null where it can't stand: fewer than two fixings, or joints that make it a chain.
- * @param piece the rail cut off at both ends, with what lies on it; whole where not given
  */
-export function solveRail(setting: RailSetting, xs: number[], joints: Joint[], piece?: Interval): SolvedRail | null {
+export function solveRail(setting: RailSetting, xs: number[], joints: Joint[]): SolvedRail | null {
   const { section } = setting
   const own = preparedOf(setting)
-  const whole = { fromMm: setting.fromMm, toMm: setting.toMm }
-  const cut = piece ? { fromMm: Math.max(piece.fromMm, whole.fromMm), toMm: Math.min(piece.toMm, whole.toMm) } : whole
-  const on = (load: BeamLoad) => piece ? clipped(load, cut) : load
-  const turning = [...setting.couplers, ...joints].filter(joint => !piece || (joint.xMm > xs[0]! && joint.xMm < xs.at(-1)!))
-  const prepared = prepareBeam({ fromMm: cut.fromMm, toMm: cut.toMm, supportsMm: xs, joints: turning, stiffness: section.eMpa * section.ixMm4 }, own.cuts)
+  const { fromMm, toMm } = setting
+  const prepared = prepareBeam({ fromMm, toMm, supportsMm: xs, joints: [...setting.couplers, ...joints], stiffness: section.eMpa * section.ixMm4 }, own.cuts)
   if (!prepared) return null
-  const wind = windOnSpans(setting, own, xs, cut)
-  const unit = own.kinds.map(kind => reactionsOf(prepared, on(kind.load)))
+  const wind = windOnSpans(setting, own, xs)
+  const unit = own.kinds.map(kind => reactionsOf(prepared, kind.load))
   const tributary = tributariesOf(setting, xs)
   const fixingUp = xs.map(() => 0)
   const fixingDown = xs.map(() => 0)
@@ -85,8 +74,8 @@ export function solveRail(setting: RailSetting, xs: number[], joints: Joint[], p
     fixingDown[i]! += unit[k]![i]! * down
   }))
   return {
-    setting, own, xs, stiffness: prepared.beam.stiffness, gravity: solveBeam(prepared, on(own.gravity)), drift: own.drift && solveBeam(prepared, on(own.drift)),
-    windUp: solveBeam(prepared, on(wind.up)), windDown: solveBeam(prepared, on(wind.down)), fixingUp, fixingDown,
+    setting, own, xs, stiffness: prepared.beam.stiffness, gravity: solveBeam(prepared, own.gravity), drift: own.drift && solveBeam(prepared, own.drift),
+    windUp: solveBeam(prepared, wind.up), windDown: solveBeam(prepared, wind.down), fixingUp, fixingDown,
   }
 }
 

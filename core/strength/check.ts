@@ -1,6 +1,5 @@
-import { allPieces, type BeamPiece, type BeamSolution, type BeamSum, type Joint, type Peak, peakMoment, peakSag, peakShear, type PieceRange, superpose } from '../beam'
+import { allPieces, type BeamPiece, type BeamSum, type Joint, type Peak, peakMoment, peakSag, peakShear, type PieceRange, superpose } from '../beam'
 import { fixingUse, type RailStrength, usedShare } from '../capacity'
-import type { Interval } from '../geometry'
 import type { Combination } from '../loads'
 import { radians } from '../units'
 import { gravityIn, gravityOn, onFixing, railIn, type SolvedRail, solveRail, windOn } from './cases'
@@ -41,33 +40,16 @@ function biaxial(all: BeamSum, gravity: BeamSum, tangent: number, range: PieceRa
   return Math.abs(difference.value) > Math.abs(sum.value) ? difference : sum
 }
 
-/** How a rail is checked. */
-export interface CheckOptions {
-  /** Only the worst share is wanted. */
-  quick?: boolean
-  /** Only whole spans between two places and the fixings on them are looked at. */
-  part?: Interval
-  /** The rail is cut off at both ends. */
-  piece?: Interval
-}
-
-/** The pieces that lie in a part of the rail. */
-function rangeIn(solution: BeamSolution, part: Interval | undefined): PieceRange {
-  if (!part) return allPieces(solution)
-  const { pieces } = solution
-  const from = pieces.findIndex(one => one.fromMm >= part.fromMm - 1e-6 && one.toMm <= part.toMm + 1e-6)
-  let to = Math.max(0, from)
-  while (from >= 0 && to < pieces.length && pieces[to]!.toMm <= part.toMm + 1e-6) to++
-  return { from: Math.max(0, from), to }
-}
+/** How a rail is checked: `quick` where only the worst share is wanted. */
+export interface CheckOptions { quick?: boolean }
 
 /**
  * Checks one rail with its fixings at `xs` under every combination and case of snow: bending about both axes, shear, deflection,
  * and each fixing up, down and down the slope. Null where it can't stand at all: fewer than two fixings, or joints that make it a
  * chain.
  */
-export function checkRail(setting: RailSetting, xs: number[], joints: Joint[] = [], { quick = false, part, piece }: CheckOptions = {}): RailUse | null {
-  const rail = solveRail(setting, xs, joints, piece)
+export function checkRail(setting: RailSetting, xs: number[], joints: Joint[] = [], { quick = false }: CheckOptions = {}): RailUse | null {
+  const rail = solveRail(setting, xs, joints)
   if (!rail) return null
   const { strength, loads } = setting
   const tangent = Math.tan(radians(loads.pitchDeg))
@@ -75,9 +57,8 @@ export function checkRail(setting: RailSetting, xs: number[], joints: Joint[] = 
   const note: Note = (kind, share, name, xMm, value, limit) => {
     if (share > (shares[kind]?.share ?? -1)) shares[kind] = { share, combination: name, xMm, value, limit }
   }
-  const fixings = xs.map((_, i) => i).filter(i => !part || (xs[i]! >= part.fromMm - 1e-6 && xs[i]! <= part.toMm + 1e-6))
-  const duties = fixings.map((i): FixingDuty => ({ xMm: xs[i]!, upN: 0, downN: 0, slopeN: 0, up: 0, down: 0, slope: 0, worst: 0 }))
-  const range = rangeIn(rail.gravity, part)
+  const duties = xs.map((xMm): FixingDuty => ({ xMm, upN: 0, downN: 0, slopeN: 0, up: 0, down: 0, slope: 0, worst: 0 }))
+  const range = allPieces(rail.gravity)
   for (const one of rail.own.strength) {
     const all = railIn(rail, one)
     const bending = biaxial(all, gravityIn(rail, one), setting.slope === 'across' ? tangent : 0, range, strength)
@@ -85,8 +66,7 @@ export function checkRail(setting: RailSetting, xs: number[], joints: Joint[] = 
     const shear = peakShear(all, range)
     note('shear', Math.abs(shear.value) / strength.shearN, one.name, shear.xMm, shear.value, strength.shearN)
     const allN = setting.slope === 'along' ? xs.reduce((sum, _, i) => sum + gravityOn(rail, one, i), 0) : 0
-    for (let at = 0; at < fixings.length; at++) {
-      const i = fixings[at]!
+    for (let i = 0; i < xs.length; i++) {
       const gravityN = gravityOn(rail, one, i)
       const n = gravityN + windOn(rail, one, i)
       const slopeN = (setting.slope === 'along' ? allN / xs.length : Math.max(0, gravityN)) * tangent
@@ -95,7 +75,7 @@ export function checkRail(setting: RailSetting, xs: number[], joints: Joint[] = 
       note('fixing-up', use.up, one.name, xs[i]!, load.upN, use.up > 0 ? load.upN / use.up : 0)
       note('fixing-down', use.down, one.name, xs[i]!, load.downN, use.down > 0 ? load.downN / use.down : 0)
       note('fixing-slope', use.slope, one.name, xs[i]!, load.slopeN, use.slope > 0 ? load.slopeN / use.slope : 0)
-      const duty = duties[at]!
+      const duty = duties[i]!
       duty.upN = Math.max(duty.upN, load.upN)
       duty.downN = Math.max(duty.downN, load.downN)
       duty.slopeN = Math.max(duty.slopeN, load.slopeN)
@@ -105,7 +85,7 @@ export function checkRail(setting: RailSetting, xs: number[], joints: Joint[] = 
     }
   }
   const beside = quick ? Math.max(...Object.values(shares).map(share => share.share)) : 0
-  for (const one of rail.own.service) serviceChecks(rail, one, fixings, part, note, beside)
+  for (const one of rail.own.service) serviceChecks(rail, one, note, beside)
   for (const duty of duties) duty.worst = Math.max(duty.up, duty.down, duty.slope)
   const entries = Object.entries(shares) as [CheckKind, CheckShare][]
   const [governs, { share: worst }] = entries.reduce((a, b) => b[1].share > a[1].share ? b : a)
@@ -119,14 +99,13 @@ type Note = (kind: CheckKind, share: number, name: string, xMm: number, value: n
  * Deflection of spans and overhangs, and hooks that would come to bear on the tile below.
  * @param beside a share that is reached already: spans that can't pass it are left out
  */
-function serviceChecks(rail: SolvedRail, one: LoadCase, fixings: number[], part: Interval | undefined, note: Note, beside: number) {
+function serviceChecks(rail: SolvedRail, one: LoadCase, note: Note, beside: number) {
   const { setting, xs, stiffness } = rail
   const { capacity, deflectionOver, reach } = setting
   const all = railIn(rail, one)
-  const range = rangeIn(rail.gravity, part)
+  const range = allPieces(rail.gravity)
   const moment = beside > 0 ? Math.abs(peakMoment(all, range).value) : Infinity
   const sag = (kind: CheckKind, fromMm: number, toMm: number, limit: number) => {
-    if (part && (fromMm < part.fromMm - 1e-6 || toMm > part.toMm + 1e-6)) return
     const lengthMm = toMm - fromMm
     // Between two fixings the sag is at most M L² / 8EI: most spans are nowhere near being the worst.
     if (kind === 'deflection' && moment * lengthMm ** 2 / (8 * stiffness) <= beside * limit) return
@@ -139,7 +118,7 @@ function serviceChecks(rail: SolvedRail, one: LoadCase, fixings: number[], part:
   if (right > SHORT_MM) sag('overhang-deflection', xs.at(-1)!, setting.toMm, OVERHANG_FACTOR * right / deflectionOver)
   const { hook } = capacity
   if (hook) {
-    for (const i of fixings) {
+    for (let i = 0; i < xs.length; i++) {
       const givesMm = Math.max(0, onFixing(rail, one, i)) / hook.stiffnessNPerMm
       note('hook', usedShare(givesMm, hook.clearMm), one.name, xs[i]!, givesMm, hook.clearMm)
     }

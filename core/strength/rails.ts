@@ -9,6 +9,7 @@ import { shapeOf } from '../roof'
 import { radians } from '../units'
 import { narrowed, strengthBounds } from './bounds'
 import { checkRail } from './check'
+import { relaxedRail } from './relaxed'
 import type { RailSetting } from './setting'
 
 /** What one face's rails are checked with: plain data, from which the checks can be made again anywhere. */
@@ -83,6 +84,6 @@ export function judgeOf(setting: RailSetting, limits: Pick<RailLimits, 'maxSpanM
       known.set(key, worst)
       return worst
     },
-    worstOver: (xs, part, piece) => checkRail(setting, xs, [], { quick: true, part, piece })?.worst ?? CHAIN,
+    relaxed: (xs, steps, most) => relaxedRail(setting, xs, steps, most, limits.maxSpanMm), byCount: setting.slope === 'along',
   }
 }

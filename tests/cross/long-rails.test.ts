@@ -1,7 +1,8 @@
+import highsLoader from 'highs'
 import { LuDecomposition, Matrix } from 'ml-matrix'
 import { describe, expect, it } from 'vitest'
 import { fixingUse } from '../../core/capacity'
-import { FULL, shortfalls, type Ways, waysFor } from '../../core/fixings'
+import { FULL, isProved, shortfalls, type Ways, waysFor } from '../../core/fixings'
 import { noClaims } from '../../core/keepclear'
 import { layOut } from '../../core/plan'
 import { settingsOf } from '../../core/plan/face'
@@ -9,10 +10,11 @@ import { checkRail, judgeOf, type RailSetting } from '../../core/strength'
 import { catalogue } from '../fixtures/jobs'
 import { loadedRail, type LoadedRail, longLoadedRail } from '../fixtures/loaded-rails'
 import { longCases, longJob } from '../fixtures/long-rails'
+import { strangersFewer } from '../fixtures/rail-strangers'
 import { seeded } from '../fixtures/random'
 import { keeps } from '../fixtures/rails'
 
-const waysOf = ({ setting, candidates, rules }: LoadedRail, judge = judgeOf(setting, rules)): Ways => waysFor({ candidates, reach: setting.reach, judge, even: null }, rules, 0)
+const waysOf = ({ setting, candidates, rules }: LoadedRail, judge = judgeOf(setting, rules)): Ways => waysFor({ candidates, reach: setting.reach, judge, even: null, finite: true }, rules, 0)
 const usable = ({ candidates, setting, rules }: LoadedRail) => candidates.length >= 2 && !shortfalls(candidates, setting.reach, rules).length
 
 /**
@@ -178,11 +180,48 @@ describe('fixings on long rails', () => {
       expect(ours.fewest).toBeLessThanOrEqual(plain.fewest)
       expect(ours.options.some(ours.passes)).toBe(true)
       if (ours.fewest < plain.fewest) fewer++
-      if (ours.fewest > waysFor({ candidates: rail.candidates, reach: rail.setting.reach, judge: null, even: null }, rail.rules, 0).fewest) byLoad++
+      if (ours.fewest > waysFor({ candidates: rail.candidates, reach: rail.setting.reach, judge: null, even: null, finite: true }, rail.rules, 0).fewest) byLoad++
     }
     console.log(`Long rails: 300, ${byLoad} need more than the local rules ask, fewer than dropping on ${fewer}, ${stopped} stopped where dropping finds nothing either`)
     expect(byLoad).toBeGreaterThan(100)
     expect(stopped).toBeLessThan(90)
+  })
+
+  it('are proved on 120 rails of 20 to 30 places and 40 of 40, and trying every placement finds none with fewer where there are not too many', { timeout: 300_000 }, async () => {
+    const highs = await highsLoader({})
+    const random = seeded(2030)
+    const said = { proved: 0, byTrying: 0, byProgram: 0, open: 0 }
+    for (let compared = 0; compared < 160;) {
+      const rail = longLoadedRail(random, compared < 120 ? [20, 30] : [40, 40])
+      if (!usable(rail)) continue
+      compared++
+      const ours = waysOf(rail)
+      if (isProved(ours) || (ours.over !== null && ours.excluded >= rail.candidates.length)) said.proved++
+      const stranger = strangersFewer(highs, rail, ours.over === null ? ours.fewest - 1 : rail.candidates.length, { placements: 20_000, seconds: 0 })
+      expect(stranger.passes, JSON.stringify(stranger)).toBeNull()
+      said[stranger.by]++
+    }
+    console.log(`Fewest on long rails: ${said.proved} of 160 proved; fewer excluded again by trying every placement on ${said.byTrying}, too many to try on ${said.open}`)
+    expect(said.proved).toBeGreaterThanOrEqual(0.95 * 160)
+    expect(said.byTrying).toBeGreaterThan(30)
+  })
+
+  it('are not undercut by an integer program on 20 rails of 12 to 15 places', { timeout: 300_000 }, async () => {
+    const highs = await highsLoader({})
+    const random = seeded(1215)
+    const said = { byTrying: 0, byProgram: 0, open: 0 }
+    for (let compared = 0; compared < 20;) {
+      const rail = longLoadedRail(random, [12, 15])
+      if (!usable(rail)) continue
+      const ours = waysOf(rail)
+      if (ours.fewest < 4) continue
+      compared++
+      const stranger = strangersFewer(highs, rail, ours.over === null ? ours.fewest - 1 : rail.candidates.length, { placements: 0, seconds: 4 })
+      expect(stranger.passes, JSON.stringify(stranger)).toBeNull()
+      said[stranger.by]++
+    }
+    console.log(`Fewest by an integer program: fewer excluded on ${said.byProgram} of 20, left open on ${said.open}`)
+    expect(said.byProgram).toBeGreaterThan(8)
   })
 
   it('pass a stranger’s check by direct stiffness with each span’s and fixing’s own wind, to a thousandth', { timeout: 120_000 }, () => {
@@ -219,7 +258,6 @@ describe('fixings on long rails', () => {
   it('are those of every subset on rails of 12 to 16 places', { timeout: 240_000 }, () => {
     const random = seeded(1616)
     let compared = 0
-    let more = 0
     while (compared < 30) {
       const long = longLoadedRail(random)
       const candidates = long.candidates.slice(0, random.whole(12, 16))
@@ -239,18 +277,13 @@ describe('fixings on long rails', () => {
       if (ours.over !== null || ours.fewest > 8) continue
       compared++
       const xs = candidates.map(one => one.atMm)
+      expect(isProved(ours)).toBe(true)
       for (let mask = 3; mask < 2 ** xs.length; mask++) {
         const own = xs.filter((_, i) => mask & (1 << i))
         if (own.length >= ours.fewest || !keeps(own, { reach, rules: rail.rules })) continue
-        if ((checkRail(rail.setting, own, [], { quick: true })?.worst ?? 99) <= FULL) {
-          expect(ours.proved).toBe(false)
-          more++
-          break
-        }
+        expect(checkRail(rail.setting, own, [], { quick: true })?.worst ?? 99, own.join()).toBeGreaterThan(FULL)
       }
     }
-    console.log(`Rails of 12 to 16 places: ${compared} against every subset, ${more} with one fixing more than the least`)
-    expect(more).toBeLessThanOrEqual(1)
   })
 
   it('the cases that were stopped or took needless holes: never more than dropping finds, and none is stopped by strength where every place passes', { timeout: 240_000 }, () => {

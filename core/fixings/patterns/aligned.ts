@@ -2,7 +2,7 @@ import type { LocalRules } from '../candidates'
 import { fewest, shortfalls, stepsFor } from '../fewest'
 import { FULL } from '../judge'
 import { listPaths, MOST_OPTIONS, unevenness } from '../options'
-import type { RailProblem } from '../ways'
+import { type RailProblem, singleSteps } from '../ways'
 import { distinctMembers, type PatternResult } from './result'
 
 /** Fixings over the fewest, on every rail, that columns in line may cost where loads decide. */
@@ -20,7 +20,7 @@ export function aligned(rails: RailProblem[], rules: LocalRules): PatternResult 
     return keys.map(key => at.get(key) ?? null)
   })
   const steps = stepsFor(keys.length, rails.map((rail, r) => ({ reach: rail.reach, atMm: inColumn[r]!.map(i => i === null ? null : rail.candidates[i]!.atMm) })), rules)
-  if (!keys.length) return { picks: rails.map(() => []), total: 0, members: 0, proved: rails.map(() => true), spreadProved: false }
+  if (!keys.length) return { picks: rails.map(() => []), total: 0, members: 0, proved: rails.map(() => true), excluded: rails.map(() => -1), spreadProved: false }
   const least = fewest(steps)
   let complete = true
   for (let total = least; total <= least + MORE_ALIGNED * rails.length; total++) {
@@ -33,7 +33,14 @@ export function aligned(rails: RailProblem[], rules: LocalRules): PatternResult 
     }).sort((a, b) => a.unevenSum - b.unevenSum)
     // Rails of unlike reach over open support share no columns: some would be left without what they need.
     const good = options.find(({ picks }) => rails.every((rail, r) => !leavesShort(rail, picks[r]!, rules) && (!judged(rail, rules) || rail.judge!.worst(picks[r]!.map(i => rail.candidates[i]!.atMm)) <= FULL)))
-    if (good) return { picks: good.picks, total, members: distinctMembers(rails, good.picks), proved: rails.map(() => complete), spreadProved: false }
+    if (good) {
+      const { picks } = good
+      return {
+        picks, total, members: distinctMembers(rails, picks), spreadProved: false, proved: rails.map(() => complete),
+        // Columns in line are excluded as a whole; of one rail alone only the local rules exclude any.
+        excluded: rails.map((rail, r) => complete ? picks[r]!.length - 1 : fewest(singleSteps(rail, rules)) - 1),
+      }
+    }
     complete &&= listed.complete
   }
   return null

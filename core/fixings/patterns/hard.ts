@@ -1,6 +1,6 @@
 import type { LocalRules } from '../candidates'
 import type { FixingOption } from '../options'
-import type { RailProblem, WaysMemo } from '../ways'
+import { isProved, type RailProblem, type Ways, type WaysMemo } from '../ways'
 import { distinctMembers, passing, type PatternResult, waysOfAll } from './result'
 
 /** A hard stagger may cost at most this many fixings more than the fewest on any one rail. */
@@ -12,9 +12,10 @@ export const MOST_EXTRA_A_RAIL = 3
  */
 export function hardStagger(rails: RailProblem[], rules: LocalRules, known: WaysMemo): PatternResult | null {
   let best: { options: FixingOption[], total: number } | null = null
-  const result = (found: { options: FixingOption[], total: number }, proved: boolean[]): PatternResult => {
+  const result = (found: { options: FixingOption[], total: number }, ways: Ways[], all: boolean): PatternResult => {
     const picks = found.options.map(option => option.picks)
-    return { picks, total: found.total, members: distinctMembers(rails, picks), proved, spreadProved: false }
+    const proved = ways.map(one => all && one.complete && isProved(one))
+    return { picks, total: found.total, members: distinctMembers(rails, picks), proved, excluded: ways.map((one, r) => proved[r] ? picks[r]!.length - 1 : one.excluded), spreadProved: false }
   }
   for (let extra = 0; extra <= MOST_EXTRA_A_RAIL; extra++) {
     const ways = waysOfAll(rails, rules, extra, known)
@@ -22,9 +23,9 @@ export function hardStagger(rails: RailProblem[], rules: LocalRules, known: Ways
     if (found && (!best || found.total < best.total)) best = found
     const floor = ways.reduce((sum, one) => sum + one.fewest, 0)
     // A better choice would have to spend more than `extra` over the fewest on some rail.
-    if (best && best.total <= floor + extra + 1) return result(best, ways.map(one => one.complete && one.proved))
+    if (best && best.total <= floor + extra + 1) return result(best, ways, true)
   }
-  return best && result(best, rails.map(() => false))
+  return best && result(best, waysOfAll(rails, rules, 0, known), false)
 }
 
 /** One option a rail, neighbours sharing no support, with the fewest fixings in all and then the most even. */

@@ -86,7 +86,7 @@ describe('patterns over several rails, against every combination', () => {
   })
 
   it('copes with rails that have no support and with no rails', () => {
-    const none = { reach: { fromMm: 0, toMm: 1000 }, candidates: [], judge: null, even: null }
+    const none = { reach: { fromMm: 0, toMm: 1000 }, candidates: [], judge: null, even: null, finite: true }
     const rules = { maxSpanMm: 1000, maxOverhangMm: 500 }
     for (const pattern of ['soft-stagger', 'aligned', 'hard-stagger'] as const) {
       expect(choosePattern(pattern, [], rules)).toMatchObject({ total: 0, picks: [] })

@@ -11,6 +11,8 @@ export interface PatternResult {
   members: number
   /** For each rail, whether no choice inside the pattern's rule has fewer fixings. */
   proved: boolean[]
+  /** For each rail, so many fixings and fewer are excluded, inside the pattern's rule or without it. */
+  excluded: number[]
   /** True when, with that many fixings, no choice uses more distinct supports. Only the soft stagger seeks this. */
   spreadProved: boolean
 }

@@ -1,5 +1,5 @@
 import type { FixingOption } from '../options'
-import type { RailProblem, Ways } from '../ways'
+import { isProved, type RailProblem, type Ways } from '../ways'
 import { distinctMembers, passing, type PatternResult } from './result'
 import { widestSpread } from './widest-spread'
 
@@ -25,7 +25,7 @@ export function softStagger(rails: RailProblem[], ways: Ways[]): PatternResult {
     }
     spreadProved = members === bound || Boolean(exact?.complete && ways.every(one => one.complete))
   }
-  return { picks: mostEven(rails, ways, chosen).map(option => option.picks), total, members, proved: ways.map(one => one.proved), spreadProved }
+  return { picks: mostEven(rails, ways, chosen).map(option => option.picks), total, members, proved: ways.map(isProved), excluded: ways.map(one => one.excluded), spreadProved }
 }
 
 /**

@@ -7,7 +7,7 @@ import { widestSpread } from './widest-spread'
 it('keeps the widest choices where there are more than can be kept, and says that it did not keep all', () => {
   // Four rails over supports of their own, any two of ten places or one of them twice: 55 ways each, 3025 over the first two.
   const rails = Array.from({ length: 4 }, (_, r): RailProblem => ({
-    candidates: Array.from({ length: 10 }, (__, i) => ({ ...asCandidate(100 * i, i), member: `${r}-${i}` })), reach: { fromMm: 0, toMm: 900 }, judge: null, even: null,
+    candidates: Array.from({ length: 10 }, (__, i) => ({ ...asCandidate(100 * i, i), member: `${r}-${i}` })), reach: { fromMm: 0, toMm: 900 }, judge: null, even: null, finite: true,
   }))
   const ways = Array.from({ length: 10 }, (_, a) => Array.from({ length: 10 - a }, (__, k): FixingOption => ({ picks: [a, a + k], unevenness: 0 }))).flat()
   const found = widestSpread(rails, rails.map(() => ways))!

@@ -1,5 +1,5 @@
-import type { Steps } from './fewest'
-import { FULL } from './judge'
+import type { Steps } from '../fewest'
+import { FULL } from '../judge'
 
 /** How a choice of places is judged: its worst share, and whether it keeps the local rules. */
 export interface Judged { steps: Steps, worst: (picks: number[]) => number }
@@ -46,7 +46,7 @@ export function dropInOrder({ steps, worst }: Judged, start: Found, backwards: b
 }
 
 /** The fewest that dropping in order finds from every plain start, and then one by one; null where no plain start passes. */
-export function fewestByDropping(judged: Judged): Found | null {
+export function dropped(judged: Judged): Found | null {
   let best: Found | null = null
   for (const picks of plainStarts(judged.steps.n)) {
     if (!keepsRules(judged.steps, picks)) continue
