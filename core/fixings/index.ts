@@ -1,6 +1,7 @@
 /** Which supports carry which rail: the fewest fixings inside the local rules, spread as the chosen pattern asks. */
 export * from './again'
 export * from './candidates'
+export * from './claims'
 export * from './courses'
 export * from './even-ends'
 export * from './fewest'

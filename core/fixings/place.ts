@@ -4,6 +4,7 @@ import { placesOutside, type PlacesForRail, type SupportState } from '../support
 import { count, length } from '../units'
 import type { Working } from '../working'
 import { candidatesOf, evenWays } from './candidates'
+import { fewestWords } from './claims'
 import { doubledEnds } from './doubled'
 import { type Shortfall, shortfalls } from './fewest'
 import type { RailJudge } from './judge'
@@ -128,12 +129,14 @@ function railFixings(rail: RailPlan, { candidates, reach, judge }: RailProblem, 
   const spansMm = fixings.slice(1).map((fixing, i) => fixing.atMm - fixings[i]!.atMm)
   const whole = reach.toMm - reach.fromMm
   const missing = shortfalls(candidates, reach, limits)
-  const claim = claimOf(missing.length > 0, judge !== null, { fewestProved, excluded }, picks.length - added)
+  const worst = judge && fixings.length ? judge.worst(fixings.map(fixing => fixing.atMm)) : null
+  const known = Math.max(0, Math.min(excluded, candidates.length))
+  const claim = claimOf({ fixings, shortfalls: missing, fewestProved, excluded: known, worst }, judge !== null, picks.length - added)
   return {
     railId: rail.id, fixings, spansMm, longestSpanMm: Math.max(0, ...spansMm),
     overhangStartMm: fixings.length ? fixings[0]!.atMm - reach.fromMm : whole,
     overhangEndMm: fixings.length ? reach.toMm - fixings.at(-1)!.atMm : whole,
-    shortfalls: missing, fewestProved, excluded: Math.max(0, Math.min(excluded, candidates.length)), worst: judge && fixings.length ? judge.worst(fixings.map(fixing => fixing.atMm)) : null,
+    shortfalls: missing, fewestProved, excluded: known, worst,
     working: {
       what: `Fixings of rail ${rail.number}`,
       formula: `fewest k with x₁ − L ≤ o, xᵢ₊₁ − xᵢ ≤ s, R − xₖ ≤ o${added ? `, and ${added} to double its ends` : ''}`,
@@ -151,11 +154,11 @@ function railFixings(rail: RailPlan, { candidates, reach, judge }: RailProblem, 
 }
 
 /** What may be said of a rail's count. */
-function claimOf(broken: boolean, judged: boolean, { fewestProved, excluded }: Pick<RailFixings, 'fewestProved' | 'excluded'>, found: number): string {
-  if (broken) return 'Shortest path over the places under the rail; the rules can’t all be kept here and are broken as little as can be'
+function claimOf(rail: Pick<RailFixings, 'fixings' | 'shortfalls' | 'fewestProved' | 'excluded' | 'worst'>, judged: boolean, found: number): string {
+  if (rail.shortfalls.length) return 'Shortest path over the places under the rail; the rules can’t all be kept here and are broken as little as can be'
   if (!judged) return 'Shortest path over the places under the rail, so no choice has fewer'
-  const how = 'with splices as stiff as the rail and couplers that turn'
-  return fewestProved
-    ? `Fewer are excluded: every choice with ${found - 1} or fewer breaks a rule or fails a check of the rail, ${how}`
-    : `${found} found, ${excluded} and fewer excluded, ${how}`
+  const how = 'a rail as stiff at its splices as elsewhere, with couplers that turn'
+  return rail.fewestProved
+    ? `Every choice with ${found - 1} or fewer breaks a rule or fails a check of the whole rail: excluded by bounds that hold for every choice, on ${how}`
+    : `${found} found${fewestWords(rail)}, on ${how}`
 }

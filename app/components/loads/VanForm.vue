@@ -52,7 +52,7 @@ function addOffcut(text: string) {
       label="Cost of sticks and splices"
       working="Sticks of rail"
     >
-      {{ money(facePlan.sticks.cost) }}{{ facePlan.sticks.proved ? ', the least' : '' }}
+      {{ money(facePlan.sticks.cost) }}{{ facePlan.sticks.proved ? ', proved least' : `; under ${money(facePlan.sticks.leastCost)} excluded` }}
     </SlipLine>
   </dl>
   <h2 class="slip-title mt-4">

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { formatUse } from '#core/capacity'
+import { fewestWords } from '#core/fixings'
 import { checkTitle, checkWords } from '#core/strength'
 import { endNames, fixedPoint, placeOfLine, placeRailEdit, type RailPlan, railWords, runTape, typedPlace } from '#core/rails'
 import { otherTape, readingOn } from '#core/roof'
@@ -95,7 +96,7 @@ const still = computed(() => {
       label="Fixings"
       :working="`Fixings of rail ${rail.number}`"
     >
-      {{ fixings.fixings.length }}{{ fixings.shortfalls.length ? '' : fixings.fewestProved ? ', fewest possible' : ', fewer not excluded' }}
+      {{ fixings.fixings.length }}{{ fewestWords(fixings) }}
     </SlipLine>
     <SlipLine
       v-if="use"

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { PatternTotals } from '#core/fixings'
+import { openFixings, type PatternTotals } from '#core/fixings'
 import type { ArrayRules, FixingPattern, RailWay } from '#core/job'
 import { formatUse } from '#core/capacity'
 import { runTape } from '#core/rails'
@@ -40,6 +40,8 @@ const priceOf = (pattern: FixingPattern): string => {
   return total === null ? ': can’t be had here' : `: ${total} fixings${total === soft ? '' : `, ${total > soft ? '+' : '−'}${Math.abs(total - soft)}`}`
 }
 const patternChoices = computed(() => (Object.keys(patternNames) as FixingPattern[]).map(value => ({ value, label: `${patternNames[value]}${priceOf(value)}` })))
+/** How many fixings fewer are not excluded. */
+const open = computed(() => openFixings(facePlan.value.fixings))
 </script>
 
 <template>
@@ -175,7 +177,7 @@ const patternChoices = computed(() => (Object.keys(patternNames) as FixingPatter
           label="Fixings"
           working="Fixings of the face"
         >
-          {{ facePlan.fixings.total }}{{ facePlan.fixings.fewestProved ? ', fewest for this pattern' : '' }}
+          {{ facePlan.fixings.total }}{{ facePlan.fixings.fewestProved ? ', proved fewest for this pattern' : open ? `, up to ${open} fewer not excluded` : '' }}
         </SlipLine>
         <SlipLine
           :label="face.supports.kind === 'rafters' ? 'Rafters that share them' : 'Places that share them'"
