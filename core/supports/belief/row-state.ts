@@ -11,6 +11,9 @@ export interface RowState {
   own: { k: number, weight: number, meanMm: number, meanY: number }[]
 }
 
+/** Nought is nought: what goes through JSON comes back without its sign. */
+const plain = (value: number): number => value + 0
+
 /** The same by its information, to which readings are added. */
 interface Information { matrix: RowState['cov'], right: RowState['mean'] }
 
@@ -18,10 +21,10 @@ function rowFrom({ matrix: [a, b, c, d, e, f], right }: Information): Pick<RowSt
   // Inverse of a symmetric 3 by 3 matrix by its cofactors.
   const [A, B, C, D, E, F] = [d * f - e * e, c * e - b * f, b * e - c * d, a * f - c * c, b * c - a * e, a * d - b * b]
   const det = a * A + b * B + c * C
-  const cov: RowState['cov'] = [A / det, B / det, C / det, D / det, E / det, F / det]
+  const cov = [A, B, C, D, E, F].map(one => plain(one / det)) as RowState['cov']
   const [x, y, z] = right
   return {
-    cov, mean: [cov[0] * x + cov[1] * y + cov[2] * z, cov[1] * x + cov[3] * y + cov[4] * z, cov[2] * x + cov[4] * y + cov[5] * z],
+    cov, mean: [plain(cov[0] * x + cov[1] * y + cov[2] * z), plain(cov[1] * x + cov[3] * y + cov[4] * z), plain(cov[2] * x + cov[4] * y + cov[5] * z)],
   }
 }
 
@@ -77,4 +80,4 @@ export function centreIn({ mean, cov, atMm, scatterMm, own }: RowState, k: numbe
 }
 
 /** The rafter of a row whose centre is nearest a place, by the row alone. */
-export const numberAt = ({ mean: [first, spacing, lean], atMm }: RowState, xMm: number, yMm: number): number => Math.round((xMm - first - lean * (yMm - atMm)) / spacing)
+export const numberAt = ({ mean: [first, spacing, lean], atMm }: RowState, xMm: number, yMm: number): number => plain(Math.round((xMm - first - lean * (yMm - atMm)) / spacing))

@@ -1,4 +1,3 @@
-import { linearRegression } from 'simple-statistics'
 import { describe, expect, it } from 'vitest'
 import { type Random, seeded } from '../../../tests/fixtures/random'
 import { normal } from '../../../tests/fixtures/random-normal'
@@ -7,38 +6,12 @@ import { rafterAt, SCATTER_MM } from '../rafter'
 import { raftersOf } from '../rafters'
 import { fitRafters } from './fit'
 import { centreWithPilots } from './pilots'
-import { regressRow } from './regress'
 
 const face = { fromMm: 0, toMm: 9200 }
 const TOP_MM = 5200
 const hit = (id: number, xMm: number, state: HitState = 'knock', yMm = 1000): Hit => ({ id: `h${id}`, xMm, yMm, state, use: 'rafter' })
 const log = (hits: Hit[], more: Partial<RafterSupports> = {}): RafterSupports => ({ ...rafterRow(300, 600, 45), hits, ...more })
 const fitted = (supports: RafterSupports, topMm = TOP_MM) => fitRafters(supports, face, topMm)!
-
-describe('least squares', () => {
-  // F. J. Anscombe, Graphs in Statistical Analysis, The American Statistician 27 (1973), first set: y = 3.00 + 0.500 x, standard
-  // error of the slope 0.118, residual variance 13.75/9 about the line.
-  const anscombe = [[10, 8.04], [8, 6.95], [13, 7.58], [9, 8.81], [11, 8.33], [14, 9.96], [6, 7.24], [4, 4.26], [12, 10.84], [7, 4.82], [5, 5.68]] as const
-  const flat = { spacingMm: 0.5, spacingSdMm: 1e6, leanSd: 1e-9, scatterMm: 1e-6 }
-
-  it('gives the published line of a textbook set, and that of a general library', () => {
-    const { firstMm, spacingMm, spacingSeMm } = regressRow(anscombe.map(([k, xMm]) => ({ k, xMm, yMm: 0, sdMm: Math.sqrt(13.75 / 9) })), flat)
-    expect(firstMm).toBeCloseTo(3.00, 2)
-    expect(spacingMm).toBeCloseTo(0.500, 3)
-    expect(spacingSeMm).toBeCloseTo(0.118, 2)
-    const { m, b } = linearRegression(anscombe.map(([x, y]) => [x, y]))
-    expect(spacingMm).toBeCloseTo(m, 6)
-    expect(firstMm).toBeCloseTo(b, 4)
-  })
-  it('tells two readings of one rafter from readings of two: what its own scatter shares counts once', () => {
-    const prior = { spacingMm: 600, spacingSdMm: 2, leanSd: 1e-6, scatterMm: 20 }
-    const one = regressRow([{ k: 0, xMm: 300, yMm: 0, sdMm: 5 }, { k: 0, xMm: 300, yMm: 0, sdMm: 5 }], prior)
-    const two = regressRow([{ k: 0, xMm: 300, yMm: 0, sdMm: 5 }, { k: 1, xMm: 900, yMm: 0, sdMm: 5 }], prior)
-    expect(two.firstSeMm).toBeLessThan(one.firstSeMm)
-    expect(one.centreOf(0, 0).sdMm).toBeCloseTo(5 / Math.sqrt(2), 1)
-    expect(one.centreOf(3, 0).sdMm).toBeGreaterThan(20)
-  })
-})
 
 describe('pilots', () => {
   it('put the centre inside the timber’s half width: an even spread of w/√12', () => {

@@ -41,7 +41,7 @@ export function irregularRafters(supports: RafterSupports, observations: Observa
     }
   })
   return {
-    kind: 'irregular', rafters, spacing: null, lean: null, rival: null,
+    kind: 'irregular', rafters, belief: [], spacing: null, lean: null, rival: null,
     checks: groups.flatMap((group, i) => group.map((one) => {
       const { centreMm, lean } = rafters[i]!
       return { hitId: one.hitId, rafter: i + 1, offMm: one.xMm - centreMm - lean * one.yMm, outlier: false, doubled: false }

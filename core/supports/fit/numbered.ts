@@ -1,15 +1,12 @@
 import type { RafterSupports } from '../../job'
 import { chanceOver, INFERRED_AT, type Spread } from '../chance'
 import type { Rafter } from '../rafter'
-import { spacingRanges, TYPED_TIMES } from './candidates'
-import { regressRow, type RowFit } from './regress'
+import { centreIn, emptyRow, type GrowingRow, SPACING_SD_MM, type SpacingPrior, spacingPriors, withReading } from '../belief'
 
 /** A first rafter that is only typed may be out by this (common practice). */
 const NOMINAL_SD_MM = 25
 /** A place that somebody says a rafter was found at is good to this, mm (common practice). */
 const FOUND_SD_MM = 3
-/** Framing keeps to its spacing over a roof to about 2 mm (common practice). */
-const SPACING_SD_MM = 2
 /** Rafters found by number say nothing of a lean. */
 const NO_LEAN = 1e-9
 
@@ -27,21 +24,14 @@ export function numberedRow(supports: RafterSupports, toMm: number, scatterMm: n
   const readings = found.length
     ? found.map(find => ({ k: find.rafter - 1, xMm: find.centreMm, yMm: 0, sdMm: FOUND_SD_MM }))
     : [{ k: 0, xMm: firstCentreMm, yMm: 0, sdMm: NOMINAL_SD_MM }]
-  const nominals = supports.spacings.kind === 'free' ? [spacingMm] : [...new Set([spacingMm, ...spacingRanges(supports).map(range => range.nominalMm ?? spacingMm)])]
-  const rows = nominals.map((nominalMm) => {
-    const fit = regressRow(readings, { spacingMm: nominalMm, spacingSdMm: SPACING_SD_MM, leanSd: NO_LEAN, scatterMm })
-    return { fit, evidence: Math.log(nominalMm === spacingMm ? TYPED_TIMES : 1) + evidenceOf(fit, readings, nominalMm, scatterMm) }
-  })
-  const likeliest = Math.max(...rows.map(row => row.evidence))
-  const total = rows.reduce((sum, row) => sum + Math.exp(row.evidence - likeliest), 0)
-  const weighed = rows.map(({ fit, evidence }) => ({ fit, weight: Math.exp(evidence - likeliest) / total })).filter(row => row.weight > 1e-4)
-  const best = weighed.reduce((a, b) => b.weight > a.weight ? b : a)
+  const weighed = weighedRows(supports.spacings.kind === 'free' ? [{ mm: spacingMm, sdMm: SPACING_SD_MM, nominalMm: spacingMm, share: 1 }] : spacingPriors(supports), readings, scatterMm)
+  const best = weighed[0]!.row
   let last = Math.max(1, ...found.map(find => find.rafter))
-  while (best.fit.centreOf(last, 0).xMm <= toMm) last++
+  while (centreIn(best, last, 0).xMm <= toMm) last++
   return Array.from({ length: last }, (_, k): Rafter => {
-    const own = best.fit.centreOf(k, 0)
-    const spread = weighed.map(({ fit, weight }): Spread => {
-      const one = fit.centreOf(k, 0)
+    const own = centreIn(best, k, 0)
+    const spread = weighed.map(({ row, weight }): Spread => {
+      const one = centreIn(row, k, 0)
       return { weight, offMm: one.xMm - own.xMm, sdMm: one.sdMm }
     })
     const chance = chanceOver({ fromMm: -widthMm / 2, toMm: widthMm / 2 }, spread)
@@ -55,9 +45,21 @@ export function numberedRow(supports: RafterSupports, toMm: number, scatterMm: n
   })
 }
 
-/** How well a row of one spacing explains the finds: their misfit, and the fitted spacing's own. */
-function evidenceOf(fit: RowFit, readings: { k: number, xMm: number, sdMm: number }[], nominalMm: number, scatterMm: number): number {
-  const firstMm = fit.firstMm
-  const misfit = readings.reduce((sum, { k, xMm, sdMm }) => sum + (xMm - firstMm - k * fit.spacingMm) ** 2 / (sdMm ** 2 + scatterMm ** 2), 0)
-  return -(misfit + ((fit.spacingMm - nominalMm) / SPACING_SD_MM) ** 2) / 2
+/** Rows of every spacing with their shares of the whole belief, the likeliest first: each weighed by what it foretold of each next find. */
+function weighedRows(spacings: SpacingPrior[], readings: { k: number, xMm: number, yMm: number, sdMm: number }[], scatterMm: number): { row: GrowingRow, weight: number }[] {
+  const [first, ...others] = readings
+  const rows = spacings.map(({ mm, sdMm, share }) => {
+    let row = withReading(emptyRow(mm, sdMm, NO_LEAN, scatterMm, 0, first!.xMm), first!.k, first!.xMm, 0, first!.sdMm)
+    let log = Math.log(share)
+    for (const { k, xMm, yMm, sdMm: readMm } of others) {
+      const centre = centreIn(row, k, yMm)
+      const sd = Math.hypot(centre.sdMm, readMm)
+      log -= (xMm - centre.xMm) ** 2 / (2 * sd ** 2) + Math.log(sd)
+      row = withReading(row, k, xMm, yMm, readMm)
+    }
+    return { row, log }
+  })
+  const top = Math.max(...rows.map(one => one.log))
+  const total = rows.reduce((sum, one) => sum + Math.exp(one.log - top), 0)
+  return rows.map(({ row, log }) => ({ row, weight: Math.exp(log - top) / total })).filter(one => one.weight > 1e-4).sort((a, b) => b.weight - a.weight)
 }

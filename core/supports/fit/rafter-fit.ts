@@ -1,3 +1,4 @@
+import type { BeliefRow } from '../belief'
 import type { Rafter } from '../rafter'
 
 /** What the fit says of one hit. */
@@ -16,6 +17,8 @@ export interface HitCheck {
 export interface RafterFit {
   kind: 'row' | 'irregular'
   rafters: Rafter[]
+  /** For a row, every way to read the log that is worth a word, the likeliest first; empty for an irregular set. */
+  belief: BeliefRow[]
   checks: HitCheck[]
   /** For a row: the fitted spacing and lean with their standard errors; null for an irregular set. */
   spacing: { mm: number, seMm: number, nominalMm: number | null } | null
