@@ -1,5 +1,5 @@
 import type { LocalRules } from './candidates'
-import type { RelaxedRail } from './search'
+import type { RelaxedRail } from './search/relaxed'
 
 /** Judges a whole rail with its fixings, where loads are known. */
 export interface RailJudge {

@@ -1,4 +1,3 @@
-import type { Observation } from '../fit/observation'
 import { SKEWED_LEAN_SD, SKEWED_SHARE, type SpacingPrior, TRUE_LEAN_SD } from './prior'
 import { centreIn, emptyRow, type GrowingRow, numberAt, type RowState, withReading } from './row-state'
 
@@ -12,9 +11,12 @@ export interface BeliefRow extends RowState {
   numbers: (number | null)[]
 }
 
+/** A hit as a measurement of a rafter's centre, with the share of such hits that are on no rafter at all. */
+export interface Reading { xMm: number, yMm: number, sdMm: number, wrongShare: number }
+
 /** What is asked of a belief. */
 export interface BeliefAsk {
-  observations: Observation[]
+  observations: Reading[]
   spacings: SpacingPrior[]
   scatterMm: number
   /** Of the face along the eave, mm. */
@@ -56,7 +58,7 @@ export function beliefOf({ observations, spacings, scatterMm, lengthMm }: Belief
 }
 
 /** One hit more: on no rafter, on the first that any hit is on, or on each that is near enough. */
-function* waysFor(from: Growing, i: number, { xMm, yMm, sdMm, wrongShare }: Observation, lengthMm: number): Generator<Growing> {
+function* waysFor(from: Growing, i: number, { xMm, yMm, sdMm, wrongShare }: Reading, lengthMm: number): Generator<Growing> {
   yield { ...from, log: from.log + Math.log(wrongShare / lengthMm) }
   const on = (k: number, log: number): Growing => ({
     ...from, row: withReading(from.row, k, xMm, yMm, sdMm), log: from.log + log, anchored: true, numbers: from.numbers.map((number, at) => at === i ? k : number),
