@@ -1,0 +1,51 @@
+import { describe, expect, it } from 'vitest'
+import { nthTimber, smallestSet } from '../../core/supports/belief'
+import { believe, calibrate, claimedMm } from '../fixtures/calibration'
+import { exactDensity, smallestLength } from '../fixtures/exact-belief'
+import { seeded } from '../fixtures/random'
+import { simulatedRoof } from '../fixtures/simulated-roof'
+
+/** Fewer roofs than `npm run bench:belief` looks at, so that what is held against is wider by what chance does. */
+const ROOFS = 300
+
+describe('what is believed of rafters', () => {
+  it.each([2, 3, 5])('holds as often as it says on 300 simulated roofs with %i hits', { timeout: 120_000 }, (hits) => {
+    const { tenths, sets, found, foundOff } = calibrate(hits, ROOFS, 7000 + hits)
+    console.log(`${hits} hits: ${tenths.map(one => `${one.stated.toFixed(2)} said, ${one.timber.toFixed(2)} timber (${one.places})`).join('; ')}; sets hold ${sets.map(one => `${(100 * one.held / one.asked).toFixed(1)} %, ${one.meanMm.toFixed(0)} mm`).join(' and ')}; found ${found}, not timber ${foundOff}`)
+    for (const one of tenths) if (one.places >= 500) expect(Math.abs(one.timber - one.stated), one.stated.toFixed(2)).toBeLessThan(0.03 + 2.5 * one.sd)
+    for (const one of sets) {
+      expect(one.held / one.asked).toBeGreaterThan(0.93 - 0.02)
+      expect(one.held / one.asked).toBeLessThan(0.97 + 0.02)
+    }
+    expect(found).toBeGreaterThan(40)
+    // Under 2 %, and what chance does to so few.
+    expect(foundOff).toBeLessThanOrEqual(0.02 * found + 2.5 * Math.sqrt(0.02 * found))
+  })
+
+  it('is as sharp as the exact belief by enumeration: sets of the next and third timber are hardly longer, on 24 roofs', { timeout: 240_000 }, () => {
+    const random = seeded(6060)
+    let [ours, exact, counted] = [0, 0, 0]
+    for (let r = 0; r < 24; r++) {
+      const hits = random.pick([2, 3, 5])
+      const roof = simulatedRoof(random, hits)
+      const from = claimedMm(roof, random.whole(0, hits - 1))
+      const rows = believe(roof)
+      for (const n of [1, 3]) {
+        ours += smallestSet(nthTimber(rows, from, roof.atMm, n, 'right')).reduce((sum, one) => sum + one.toMm - one.fromMm, 0)
+        exact += smallestLength(exactDensity(roof, from, n, 'right').share)
+        counted++
+      }
+    }
+    console.log(`Sets of 95 %: ${(ours / counted).toFixed(1)} mm on average, ${(exact / counted).toFixed(1)} mm by enumeration`)
+    expect(ours / exact).toBeLessThan(1.1)
+    expect(ours / exact).toBeGreaterThan(0.9)
+  })
+
+  it('calls under 5 % found that is not timber on roofs outside the prior: twice the scatter, 3 % more wrong hits, spacings in no list', { timeout: 120_000 }, () => {
+    for (const hits of [2, 3, 5]) {
+      const { found, foundOff } = calibrate(hits, ROOFS, 8000 + hits, { scatterTimes: 2, moreWrong: 0.03, anySpacing: true })
+      console.log(`Outside the prior, ${hits} hits: found ${found}, not timber ${foundOff}`)
+      expect(foundOff).toBeLessThanOrEqual(0.05 * found + 2.5 * Math.sqrt(0.05 * found))
+    }
+  })
+})
