@@ -1,0 +1,25 @@
+import { writeFileSync, mkdirSync } from 'node:fs'
+import { calibrate, type Calibration } from '../fixtures/calibration'
+import { calibrationPlot } from './plots'
+
+const ROOFS = 2000
+const percent = (part: number, of: number) => of ? `${(100 * part / of).toFixed(1)} %` : 'none'
+
+function print(hits: number, { tenths, sets, found, foundOff }: Calibration) {
+  console.log(`${hits} hits, ${ROOFS} roofs`)
+  for (const one of tenths) {
+    if (!one.places) continue
+    console.log(`  stated ${one.stated.toFixed(3)}, timber ${one.timber.toFixed(3)} ± ${(1.96 * one.sd).toFixed(3)} of ${one.places} places${one.places >= 500 && Math.abs(one.timber - one.stated) > 0.03 ? '  OVER 0.03' : ''}`)
+  }
+  for (const one of sets) console.log(`  95 % set of the ${one.n === 1 ? 'next' : 'third'} timber holds it in ${percent(one.held, one.asked)} of ${one.asked}, ${one.meanMm.toFixed(0)} mm long on average`)
+  console.log(`  called proved ${found}, of which ${percent(foundOff, found)} is not timber`)
+}
+
+const inside = [2, 3, 5].map(hits => ({ hits, result: calibrate(hits, ROOFS, 100 + hits) }))
+console.log('Roofs drawn from the prior')
+for (const { hits, result } of inside) print(hits, result)
+console.log('Roofs outside the prior: twice the scatter, 3 % more wrong hits, any spacing from 300 to 620 mm')
+for (const hits of [2, 3, 5]) print(hits, calibrate(hits, ROOFS, 200 + hits, { scatterTimes: 2, moreWrong: 0.03, anySpacing: true }))
+
+mkdirSync('docs/plots', { recursive: true })
+writeFileSync('docs/plots/belief-calibration.svg', calibrationPlot(inside.map(({ hits, result }) => ({ name: `${hits} hits`, tenths: result.tenths }))))
