@@ -4,6 +4,8 @@ import type { Pdf } from './pdf'
 
 const CROSS = 2.6
 const DOT = 0.8
+/** A line of words is so high, as a share of its size. */
+const LINE = 1.17
 
 export interface FigureBox { x: number, y: number, width: number, height: number }
 
@@ -20,11 +22,22 @@ export function drawFigure(pdf: Pdf, { along, up, layers }: FaceFigure, box: Fig
   const perMm = POINTS_PER_MM / scale
   const left = box.x + (box.width - wide * perMm) / 2
   const at = ({ x, y }: Point): [number, number] => [left + (x - along.fromMm) * perMm, box.y + (up.toMm - y) * perMm]
-  for (const one of byDepth(layers)) drawLayer(pdf, one, at)
+  const words: FigureBox[] = []
+  for (const one of byDepth(layers)) drawLayer(pdf, one, at, words)
   return { scale, height: high * perMm }
 }
 
-function drawLayer(pdf: Pdf, { layer, rings, lines, crosses, dots = [], texts }: LayerShapes, at: (point: Point) => [number, number]) {
+/** Where a word is tried, as shares of its own size: where it belongs, then over, under, beside that and at its corners. */
+const TRIED = [[0, 0], [0, -1], [0, 1], [1, 0], [-1, 0], [1, -1], [-1, -1], [1, 1], [-1, 1]] as const
+
+/** A word's box, moved aside no farther than it must be to keep off those that stand already. */
+function keptOff(words: FigureBox[], { x, y, width, height }: FigureBox): FigureBox {
+  const boxes = TRIED.map(([aside, down]) => ({ x: x + aside * width, y: y + down * height, width, height }))
+  return boxes.find(one => !words.some(other => one.x < other.x + other.width && other.x < one.x + one.width && one.y < other.y + other.height && other.y < one.y + one.height)) ?? boxes[0]!
+}
+
+/** @param words boxes of all words drawn so far, added to */
+function drawLayer(pdf: Pdf, { layer, rings, lines, crosses, dots = [], texts }: LayerShapes, at: (point: Point) => [number, number], words: FigureBox[]) {
   const { paper, ...plain } = styleOf(layer)
   const style = { ...plain, ...paper }
   pdf.save().lineWidth(style.width).strokeColor(style.stroke)
@@ -51,10 +64,10 @@ function drawLayer(pdf: Pdf, { layer, rings, lines, crosses, dots = [], texts }:
     const size = style.text
     // The eave's and the rafters' names stand under the face, the ridge's over it, rails' numbers beside their ends.
     const below = layer === 'supports' ? 3 : layer === 'outline' ? (text === 'ridge' ? -size - 3 : 11) : -size / 2
-    pdf.font(layer === 'modules' || layer === 'rails' ? 'bold' : 'regular').fontSize(size).fillColor(style.ink).text(text, x - 40 - (layer === 'rails' ? 7 : 0), y + below, {
-      width: 80,
-      align: 'center',
-      lineBreak: false,
-    })
+    pdf.font(layer === 'modules' || layer === 'rails' ? 'bold' : 'regular').fontSize(size).fillColor(style.ink)
+    const width = pdf.widthOfString(text)
+    const box = keptOff(words, { x: x - width / 2 - (layer === 'rails' ? 7 : 0), y: y + below, width, height: size * LINE })
+    words.push(box)
+    pdf.text(text, box.x, box.y, { lineBreak: false })
   }
 }
