@@ -23,9 +23,8 @@ function anyKind(random: Random): LoadedRail {
   return { ...rail, setting: wide }
 }
 
-/** The same rail with all that it bears made so much more or less that a placement which uses so much of it just passes. */
-function justBearing(setting: RailSetting, worst: number): RailSetting {
-  const by = worst * 1.0005
+/** The same rail with all that it bears made so much more or less. */
+function bearing(setting: RailSetting, by: number): RailSetting {
   const { strength, capacity, deflectionOver } = setting
   const { maker, timber, held, hook } = capacity
   const times = (n: number | null) => n === null ? null : n * by
@@ -54,9 +53,16 @@ function placement(random: Random, steps: ReturnType<typeof stepsGiven>, n: numb
 }
 
 describe('what is thrown away of a rail', () => {
-  it('is never one that just passes: placements on 700 rails of every kind, with all that bears them scaled to what they use', { timeout: 240_000 }, () => {
+  it('is never one that just passes: placements on 700 rails of every kind, with all that bears them scaled to what they use; and nearly always one that just fails', { timeout: 240_000 }, () => {
     const random = seeded(616)
     const governed = new Map<string, number>()
+    const failing = { asked: 0, thrown: 0 }
+    const kept = (setting: RailSetting, xs: number[], steps: ReturnType<typeof stepsGiven>, picks: number[], longestMm: number) => {
+      const relaxed = relaxedRail(setting, xs, steps, picks.length, longestMm)
+      let part = relaxed.begin(picks[0]!)
+      for (const i of picks.slice(1)) part &&= relaxed.extend(part, i)
+      return part !== null && relaxed.mayEnd(part)
+    }
     for (let k = 0; k < 700; k++) {
       const { setting, candidates, rules } = anyKind(random)
       const xs = candidates.map(one => one.atMm)
@@ -66,17 +72,19 @@ describe('what is thrown away of a rail', () => {
       const places = picks?.map(i => xs[i]!) ?? []
       const use = picks && checkRail(setting, places)
       if (!picks || !use || use.worst > 50) continue
-      const own = justBearing(setting, use.worst)
+      const own = bearing(setting, use.worst * 1.0005)
       const scaled = checkRail(own, places)!
       expect(scaled.worst).toBeLessThanOrEqual(1)
       expect(scaled.worst).toBeGreaterThan(0.99)
       governed.set(scaled.governs, (governed.get(scaled.governs) ?? 0) + 1)
-      const relaxed = relaxedRail(own, xs, steps, xs.length, rules.maxSpanMm)
-      let part = relaxed.begin(picks[0]!)
-      for (const i of picks.slice(1)) part &&= relaxed.extend(part, i)
-      expect(part !== null && relaxed.mayEnd(part), `${k} ${scaled.governs} ${picks.join()}`).toBe(true)
+      expect(kept(own, xs, steps, picks, rules.maxSpanMm), `${k} ${scaled.governs} ${picks.join()}`).toBe(true)
+      // By itself a placement is known to its end: what is a hundredth over is seen, but where it hangs over or modules press through clamps.
+      if (setting.loadPath === 'clamps' || scaled.governs === 'overhang-deflection') continue
+      failing.asked++
+      if (!kept(bearing(setting, use.worst / 1.01), xs, steps, picks, rules.maxSpanMm)) failing.thrown++
     }
-    console.log('Rails that just pass, by what governs:', [...governed])
+    console.log('Rails that just pass, by what governs:', [...governed], 'just failing:', failing)
+    expect(failing.thrown).toBeGreaterThan(0.9 * failing.asked)
     for (const kind of ['bending', 'fixing-up', 'fixing-slope']) expect(governed.get(kind) ?? 0, kind).toBeGreaterThan(20)
   })
   it('is never one that passes the whole check, alone or taken together with others, on 900 rails of every kind', { timeout: 240_000 }, () => {
