@@ -2,15 +2,21 @@ import type { Catalogue } from '../catalogue'
 import { faceOf, type Job } from '../job'
 import { onFace } from '../rails'
 import { shapeOf } from '../roof'
-import { type Probe, probeNext } from '../supports'
+import { type GoOn, goOn, KNOCKED, type LadderReadings, type Probe, type ProbeAsk, probeNext, readingsAtLadder } from '../supports'
 import { planFaceOf } from '../plan'
 
-/** The readings of a face's rafters that would lower expected misses of its planned fixings most; none for other supports. */
-export function probeFace(job: Job, catalogue: Catalogue, faceId: string): Probe[] {
+/** Where to knock next on a face, what can be had from one place of the ladder, and whether to go on at all. */
+export interface Probing { probes: Probe[], ladder: LadderReadings | null, goOn: GoOn }
+
+/** The readings of a face's rafters that would lower expected misses of its planned fixings most; null for other supports, or where nothing is fixed to them. */
+export function probeFace(job: Job, catalogue: Catalogue, faceId: string): Probing | null {
   const face = faceOf(job, faceId)
-  if (face.supports.kind !== 'rafters') return []
+  if (face.supports.kind !== 'rafters') return null
   const plan = planFaceOf(job, catalogue, faceId)
-  const fixings = plan.fixings.rails.flatMap((rail, r) => rail.fixings.map(({ member, atMm }) => ({ member, yMm: onFace(plan.rails[r]!, atMm).yMm })))
+  const fixings = plan.fixings.rails.flatMap((rail, r) => rail.fixings.map(({ atMm }) => onFace(plan.rails[r]!, atMm)))
   const { along, up } = shapeOf(face.outline)
-  return probeNext(face.supports, face.outline, along, up.toMm, fixings, plan.parts.mount.fasteners)
+  const { fit, rafters } = plan.supports
+  const ask: ProbeAsk = { supports: face.supports, along, topMm: up.toMm, fit, rafters, fixings, fasteners: plan.parts.mount.fasteners, reading: KNOCKED }
+  const probes = probeNext(ask)
+  return { probes, ladder: probes.length ? readingsAtLadder(ask) : null, goOn: goOn(probes) }
 }

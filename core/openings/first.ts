@@ -6,7 +6,7 @@ import { bounded } from '../memory'
 import { onFace } from '../rails'
 import { shapeOf } from '../roof'
 import type { StrengthLayout } from '../strength'
-import { probeNext, rafterName } from '../supports'
+import { fitRafters, probeNext, rafterName, raftersOf, SEEN } from '../supports'
 
 type Laid = Pick<StrengthLayout, 'rails' | 'fixings' | 'parts'>
 
@@ -29,11 +29,18 @@ export function openedFirst(face: Face, plan: Laid, first: Foot): string[] {
   const { fasteners } = plan.parts.mount
   return chosen([supports, outline, openFirst.count, fasteners, fixings], () => {
     const { along, up } = shapeOf(outline)
-    const probes = probeNext(supports, outline, along, up.toMm, fixings.filter(one => one.suits), fasteners, openFirst.count)
-    const ids = probes.flatMap((probe) => {
-      const own = fixings.filter(one => one.suits && one.member === rafterName(probe.rafter))
-      return own.length ? [own.reduce((a, b) => Math.abs(b.yMm - probe.yMm) < Math.abs(a.yMm - probe.yMm) - 1e-6 ? b : a).id] : []
+    const fit = fitRafters(supports, along, up.toMm)
+    const rafters = raftersOf(supports, outline, fit)
+    // One fixing on each rafter is enough to try: the one nearest to the middle of them all.
+    const heights = fixings.map(one => one.yMm)
+    const middleMm = (Math.min(...heights) + Math.max(...heights)) / 2
+    const suitable = rafters.flatMap(({ number }) => {
+      const own = fixings.filter(one => one.suits && one.member === rafterName(number))
+      return own.length ? [{ number, fixing: own.reduce((a, b) => Math.abs(b.yMm - middleMm) < Math.abs(a.yMm - middleMm) - 1e-6 ? b : a) }] : []
     })
+    const only = suitable.map(({ number, fixing: { xMm, yMm } }) => ({ xMm, yMm, rafter: number }))
+    const probes = probeNext({ supports, along, topMm: up.toMm, fit, rafters, fixings, fasteners, reading: SEEN, only }, openFirst.count)
+    const ids = probes.flatMap(probe => suitable.find(one => one.number === probe.rafter)?.fixing.id ?? [])
     return { ids }
   }).ids
 }

@@ -4,7 +4,7 @@ import { seeded } from '../../tests/fixtures/random'
 import { normal } from '../../tests/fixtures/random-normal'
 import type { Mount } from '../catalogue'
 import { type Face, type Outline, rafterRow, type Supports, supportsSchema } from '../job'
-import { chanceInTimber, expectedMisses, fitRafters, probeNext, raftersOf, safeStrip, SCREW_REACH_MM, supportSystem } from './index'
+import { chanceInTimber, safeStrip, SCREW_REACH_MM, supportSystem } from './index'
 
 const mount = (id: string): Mount => catalogue.mounts.find(one => one.id === id)!
 const outline: Outline = { kind: 'rectangle', eaveLengthMm: 6000, slopeLengthMm: 4000 }
@@ -104,41 +104,5 @@ describe('places where a rail may be fixed', () => {
       { ...rafterRow(1, 600, 45), spacings: { kind: 'free', fromMm: 600, toMm: 500 } },
     ]
     for (const supports of bad) expect(supportsSchema.safeParse(supports).error!.issues[0]!.message).toMatch(/\w+ .*\w+/)
-  })
-})
-
-describe('probe next', () => {
-  const hits = [[300, 'knock'], [2110, 'knock'], [3290, 'knock']].map(([xMm, state], i) => ({
-    id: `h${i}`,
-    xMm: xMm as number,
-    yMm: 900,
-    state: state as 'knock',
-    use: 'rafter' as const,
-  }))
-  const supports = { ...rafterRow(300, 600, 45), layout: 'fitted' as const, hits }
-  const fasteners = mount('limpet-flashed').fasteners!
-  const fixings = [2, 4, 6, 9].flatMap(number => [700, 1900].map(yMm => ({ member: `rafter ${number}`, yMm })))
-  const along = { fromMm: 0, toMm: 6000 }
-
-  it('names the readings that lower expected misses most, each figure going on from the one before', () => {
-    const probes = probeNext(supports, outline, along, 4000, fixings, fasteners)
-    expect(probes.length).toBeGreaterThan(1)
-    expect(probes[0]!.missesBefore).toBeCloseTo(expectedMisses(raftersOf(supports, outline, fitRafters(supports, along, 4000)), fixings, fasteners), 9)
-    probes.forEach((probe, i) => {
-      expect(probe.missesAfter).toBeLessThan(probe.missesBefore)
-      if (i) expect(probe.missesBefore).toBeCloseTo(probes[i - 1]!.missesAfter, 9)
-    })
-  })
-  it('does as well with its first reading as any other single one', () => {
-    const [best] = probeNext(supports, outline, along, 4000, fixings, fasteners)
-    for (const rafter of raftersOf(supports, outline, fitRafters(supports, along, 4000))) {
-      const seen = { ...supports, hits: [...hits, { id: 'new', xMm: rafter.centreMm + rafter.lean * 1300, yMm: 1300, state: 'seen' as const, use: 'rafter' as const }] }
-      expect(best!.missesAfter).toBeLessThanOrEqual(expectedMisses(raftersOf(seen, outline, fitRafters(seen, along, 4000)), fixings, fasteners) + 1e-6)
-    }
-  })
-  it('has nothing to say where every rafter is proved or nothing stands on them', () => {
-    expect(probeNext(supports, outline, along, 4000, [], fasteners)).toEqual([])
-    const proved = { ...rafterRow(300, 600, 45), found: Array.from({ length: 10 }, (_, i) => ({ rafter: i + 1, centreMm: 300 + 600 * i })) }
-    expect(probeNext(proved, outline, along, 4000, fixings, fasteners)).toEqual([])
   })
 })

@@ -1,6 +1,8 @@
 import { writeFileSync, mkdirSync } from 'node:fs'
 import { calibrate, type Calibration } from '../fixtures/calibration'
-import { calibrationPlot } from './plots'
+import { type Mean, tallies, type Tally } from '../fixtures/probe-tally'
+import { probeTrial } from '../fixtures/probe-trial'
+import { calibrationPlot, probePlot } from './plots'
 
 const ROOFS = 2000
 const percent = (part: number, of: number) => of ? `${(100 * part / of).toFixed(1)} %` : 'none'
@@ -23,3 +25,19 @@ for (const hits of [2, 3, 5]) print(hits, calibrate(hits, ROOFS, 200 + hits, { s
 
 mkdirSync('docs/plots', { recursive: true })
 writeFileSync('docs/plots/belief-calibration.svg', calibrationPlot(inside.map(({ hits, result }) => ({ name: `${hits} hits`, tenths: result.tenths }))))
+
+const signed = ({ mean, half }: Mean) => `${mean.toFixed(3)} ± ${half.toFixed(3)}`
+
+function printTally({ name, roofs, before, exact, ours, least, overLeast, fewerAfterOne, fewerAfterThree, afterThree }: Tally) {
+  console.log(`  ${name} (${roofs}): of ${before.toFixed(2)} expected misses the exact best reading saves ${exact.toFixed(3)}, ours ${ours.toFixed(3)} (${percent(ours, exact)} of it), the least-known rafter ${least.toFixed(3)}; ours saves ${signed(overLeast)} more than that`)
+  console.log(`    the exact best saves ${percent(exact - least, least)} more than the least-known rafter${exact < 1.15 * least ? ': not 15 %' : ''}`)
+  console.log(`    real misses fewer than by the least-known rafter: after one reading ${signed(fewerAfterOne)}, after three ${signed(fewerAfterThree)} (${afterThree.ours.toFixed(2)} against ${afterThree.least.toFixed(2)})`)
+}
+
+console.log(`Where to knock next, ${ROOFS} roofs in pairs of the same luck, seeds from 40000`)
+const trials = Array.from({ length: ROOFS }, (_, i) => probeTrial(40_000 + i, true))
+const counted = tallies(trials)
+for (const one of counted) printTally(one)
+const [all] = counted
+console.log(`  misses that were said before any reading: ${(trials.reduce((sum, one) => sum + one.said, 0) / ROOFS).toFixed(2)}, by the exact belief ${all!.before.toFixed(2)}, real ${(trials.reduce((sum, one) => sum + one.real, 0) / ROOFS).toFixed(2)}`)
+writeFileSync('docs/plots/probe-next.svg', probePlot(counted))

@@ -31,6 +31,14 @@ function rowFrom({ matrix: [a, b, c, d, e, f], right }: Information): Pick<RowSt
 /** A row in the making: with its information, so that another reading can be added. */
 export interface GrowingRow extends RowState { information: Information }
 
+/** A row that was put away, ready for another reading: information is the covariance turned over. */
+export function growing(row: RowState): GrowingRow {
+  const { cov: matrix } = rowFrom({ matrix: row.cov, right: [0, 0, 0] })
+  const [a, b, c, d, e, f] = matrix
+  const [x, y, z] = row.mean
+  return { ...row, information: { matrix, right: [a * x + b * y + c * z, b * x + d * y + e * z, c * x + e * y + f * z] } }
+}
+
 /** Ten metres are as good as anywhere. */
 const ANYWHERE_SD_MM = 10_000
 

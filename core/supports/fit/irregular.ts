@@ -9,7 +9,7 @@ import { centreWithPilots } from './pilots'
 /** Readings of one rafter lie within this of each other at like height, mm: no two rafters stand closer (common practice). */
 const SAME_RAFTER_MM = 110
 /** A single rafter is taken to run true to 1 cm in a metre until its own readings say otherwise (common practice). */
-const LEAN_SD = 0.01
+export const LEAN_SD = 0.01
 
 /** Rafters of an irregular set: each known only from its own hits, with nothing assumed between them. */
 export function irregularRafters(supports: RafterSupports, observations: Observation[], topMm: number): RafterFit {

@@ -6,9 +6,28 @@ import { centreIn, emptyRow, type GrowingRow, SPACING_SD_MM, type SpacingPrior, 
 /** A first rafter that is only typed may be out by this (common practice). */
 const NOMINAL_SD_MM = 25
 /** A place that somebody says a rafter was found at is good to this, mm (common practice). */
-const FOUND_SD_MM = 3
+export const FOUND_SD_MM = 3
 /** Rafters found by number say nothing of a lean. */
 const NO_LEAN = 1e-9
+
+/** A row as one number of a find may have it, with its share of the belief. */
+export type NumberedRow = GrowingRow & { weight: number }
+
+/** Every row that the finds by number allow, the likeliest first; finds beyond any face are slips, which a finding names. */
+export function numberedBelief(supports: RafterSupports, toMm: number, scatterMm: number): NumberedRow[] {
+  const { firstCentreMm, spacingMm } = supports
+  const found = findsOn(supports, toMm)
+  const readings = found.length
+    ? found.map(find => ({ k: find.rafter - 1, xMm: find.centreMm, yMm: 0, sdMm: FOUND_SD_MM }))
+    : [{ k: 0, xMm: firstCentreMm, yMm: 0, sdMm: NOMINAL_SD_MM }]
+  return weighedRows(supports.spacings.kind === 'free' ? [{ mm: spacingMm, sdMm: SPACING_SD_MM, nominalMm: spacingMm, share: 1 }] : spacingPriors(supports), readings, scatterMm)
+}
+
+/** Finds that the face has room for. */
+const findsOn = ({ firstCentreMm, spacingMm, found }: RafterSupports, toMm: number) => {
+  const most = Math.max(1, Math.ceil((toMm - firstCentreMm) / spacingMm) + 2)
+  return found.filter(find => find.rafter <= most)
+}
 
 /**
  * Rafters of which some were found by their number: the row that fits the finds, at the typed spacing or at any other that
@@ -18,35 +37,30 @@ const NO_LEAN = 1e-9
  */
 export function numberedRow(supports: RafterSupports, toMm: number, scatterMm: number): Rafter[] {
   const { firstCentreMm, spacingMm, widthMm } = supports
-  // Beyond any face, a number is a slip; a finding says so.
-  const most = Math.max(1, Math.ceil((toMm - firstCentreMm) / spacingMm) + 2)
-  const found = supports.found.filter(find => find.rafter <= most)
-  const readings = found.length
-    ? found.map(find => ({ k: find.rafter - 1, xMm: find.centreMm, yMm: 0, sdMm: FOUND_SD_MM }))
-    : [{ k: 0, xMm: firstCentreMm, yMm: 0, sdMm: NOMINAL_SD_MM }]
-  const weighed = weighedRows(supports.spacings.kind === 'free' ? [{ mm: spacingMm, sdMm: SPACING_SD_MM, nominalMm: spacingMm, share: 1 }] : spacingPriors(supports), readings, scatterMm)
-  const best = weighed[0]!.row
+  const found = findsOn(supports, toMm)
+  const rows = numberedBelief(supports, toMm, scatterMm)
+  const best = rows[0]!
   let last = Math.max(1, ...found.map(find => find.rafter))
   while (centreIn(best, last, 0).xMm <= toMm) last++
   return Array.from({ length: last }, (_, k): Rafter => {
     const own = centreIn(best, k, 0)
-    const spread = weighed.map(({ row, weight }): Spread => {
+    const spread = rows.map((row): Spread => {
       const one = centreIn(row, k, 0)
-      return { weight, offMm: one.xMm - own.xMm, sdMm: one.sdMm }
+      return { weight: row.weight, offMm: one.xMm - own.xMm, sdMm: one.sdMm }
     })
     const chance = chanceOver({ fromMm: -widthMm / 2, toMm: widthMm / 2 }, spread)
-    const wasFound = found.some(one => one.rafter === k + 1)
+    const find = found.find(one => one.rafter === k + 1)
     // A find is where it was read, not where the others would have it.
-    const at = wasFound ? readings.find(one => one.k === k)!.xMm : found.length ? own.xMm : firstCentreMm + k * spacingMm
+    const at = find ? find.centreMm : found.length ? own.xMm : firstCentreMm + k * spacingMm
     return {
-      number: k + 1, nominalMm: firstCentreMm + k * spacingMm, widthMm, lean: 0, centreMm: at, sdMm: wasFound ? FOUND_SD_MM : own.sdMm,
-      spread: wasFound ? [{ weight: 1, offMm: 0, sdMm: FOUND_SD_MM }] : spread, state: wasFound ? 'proved' : chance >= INFERRED_AT ? 'inferred' : 'guessed',
+      number: k + 1, nominalMm: firstCentreMm + k * spacingMm, widthMm, lean: 0, centreMm: at, sdMm: find ? FOUND_SD_MM : own.sdMm,
+      spread: find ? [{ weight: 1, offMm: 0, sdMm: FOUND_SD_MM }] : spread, state: find ? 'proved' : chance >= INFERRED_AT ? 'inferred' : 'guessed',
     }
   })
 }
 
 /** Rows of every spacing with their shares of the whole belief, the likeliest first: each weighed by what it foretold of each next find. */
-function weighedRows(spacings: SpacingPrior[], readings: { k: number, xMm: number, yMm: number, sdMm: number }[], scatterMm: number): { row: GrowingRow, weight: number }[] {
+function weighedRows(spacings: SpacingPrior[], readings: { k: number, xMm: number, yMm: number, sdMm: number }[], scatterMm: number): NumberedRow[] {
   const [first, ...others] = readings
   const rows = spacings.map(({ mm, sdMm, share }) => {
     let row = withReading(emptyRow(mm, sdMm, NO_LEAN, scatterMm, 0, first!.xMm), first!.k, first!.xMm, 0, first!.sdMm)
@@ -61,5 +75,5 @@ function weighedRows(spacings: SpacingPrior[], readings: { k: number, xMm: numbe
   })
   const top = Math.max(...rows.map(one => one.log))
   const total = rows.reduce((sum, one) => sum + Math.exp(one.log - top), 0)
-  return rows.map(({ row, log }) => ({ row, weight: Math.exp(log - top) / total })).filter(one => one.weight > 1e-4).sort((a, b) => b.weight - a.weight)
+  return rows.map(({ row, log }) => ({ ...row, weight: Math.exp(log - top) / total })).filter(one => one.weight > 1e-4).sort((a, b) => b.weight - a.weight)
 }

@@ -14,11 +14,18 @@ export interface Observation {
   state: HitState
 }
 
+/** One kind of reading: how well it gives a timber's centre, as a standard deviation, mm, and the share of such readings that are on no rafter. */
+export interface ReadingKind { sdMm: number, wrongShare: number }
+
 /** How well a reading gives the timber's centre or edge, as a standard deviation, mm (common practice). */
 const SD_MM: Record<'knock' | 'edge-left' | 'edge-right' | 'seen', number> = { 'knock': 12, 'edge-left': 7, 'edge-right': 7, 'seen': 2 }
 
 /** Share of hits that are on no rafter: a nail line, a noggin, a slip of the tape (common practice). */
 const WRONG_SHARE: Record<HitState, number> = { 'knock': 0.05, 'edge-left': 0.05, 'edge-right': 0.05, 'seen': 0.005, 'pilot-hit': 0.005, 'pilot-miss': 0.05 }
+
+/** A knock from outside, and timber that is seen, as readings to take. */
+export const KNOCKED: ReadingKind = { sdMm: SD_MM.knock, wrongShare: WRONG_SHARE.knock }
+export const SEEN: ReadingKind = { sdMm: SD_MM.seen, wrongShare: WRONG_SHARE.seen }
 
 /** A pilot that hit says only that the centre is within half a width: an even distribution of that width. */
 const pilotSd = (widthMm: number): number => widthMm / Math.sqrt(12)
