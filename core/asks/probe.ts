@@ -6,7 +6,12 @@ import { type GoOn, goOn, KNOCKED, type LadderReadings, type Probe, type ProbeAs
 import { planFaceOf } from '../plan'
 
 /** Where to knock next on a face, what can be had from one place of the ladder, and whether to go on at all. */
-export interface Probing { probes: Probe[], ladder: LadderReadings | null, goOn: GoOn }
+export interface Probing {
+  probes: Probe[]
+  /** Only where rafters are known by a hit log: finds by number need no knocking. */
+  ladder: LadderReadings | null
+  goOn: GoOn
+}
 
 /** The readings of a face's rafters that would lower expected misses of its planned fixings most; null for other supports, or where nothing is fixed to them. */
 export function probeFace(job: Job, catalogue: Catalogue, faceId: string): Probing | null {
@@ -18,5 +23,5 @@ export function probeFace(job: Job, catalogue: Catalogue, faceId: string): Probi
   const { fit, rafters } = plan.supports
   const ask: ProbeAsk = { supports: face.supports, along, topMm: up.toMm, fit, rafters, fixings, fasteners: plan.parts.mount.fasteners, reading: KNOCKED }
   const probes = probeNext(ask)
-  return { probes, ladder: probes.length ? readingsAtLadder(ask) : null, goOn: goOn(probes) }
+  return { probes, ladder: probes.length && face.supports.layout !== 'nominal' ? readingsAtLadder(ask) : null, goOn: goOn(probes) }
 }

@@ -42,3 +42,25 @@ export function chanceInTimber(strip: Interval | null, sdMm: number, offsetMm = 
   // The timber lies at its supposed place plus an error; the mount is in the strip when offset - error is.
   return below((strip.toMm - offsetMm) / sdMm) - below((strip.fromMm - offsetMm) / sdMm)
 }
+
+/** Places nearer than this, or than half of how well they are known, are one. */
+const ONE_PLACE_MM = 2
+
+/** Places that are as good as one taken together, by their mean and spread. */
+export function gathered(spread: Spread[]): Spread[] {
+  const made: Spread[] = []
+  for (const one of spread) {
+    const like = made.find(other => Math.abs(other.offMm - one.offMm) < Math.max(ONE_PLACE_MM, Math.min(other.sdMm, one.sdMm) / 2) && Math.abs(Math.log(other.sdMm / one.sdMm)) < 0.3)
+    if (!like) {
+      made.push({ ...one })
+      continue
+    }
+    const weight = like.weight + one.weight
+    const offMm = (like.weight * like.offMm + one.weight * one.offMm) / weight
+    const square = (each: Spread) => each.weight * (each.sdMm ** 2 + (each.offMm - offMm) ** 2)
+    like.sdMm = Math.sqrt((square(like) + square(one)) / weight)
+    like.offMm = offMm
+    like.weight = weight
+  }
+  return made
+}

@@ -3,6 +3,7 @@
  * and gets points and intervals.
  */
 export * from './across'
+export * from './bands'
 export * from './chance'
 export * from './fit'
 export * from './hit-log'

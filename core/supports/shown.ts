@@ -1,14 +1,18 @@
 import { between, lineAcross, type Point, type Region, stretchesAt } from '../geometry'
 import { isAcross, shape, signOf } from '../trade'
+import { BAND_HOLDS, timberBands } from './bands'
 import type { SupportsLayout } from './layout'
 import type { SupportState } from './places'
 import { type Rafter, rafterAt } from './rafter'
 import { supportWorkings } from './workings'
-import type { FaceShown, Ask, Layer, Selectable, TapePlace, Tone } from '../trade'
+import type { FaceShown, Ask, Layer, Selectable, Shape, TapePlace, Tone } from '../trade'
 
 const tones: Record<SupportState, Tone> = { proved: 'plain', inferred: 'inferred', guessed: 'guessed' }
 
 const box = (fromX: number, toX: number, fromY: number, toY: number): Region => [[{ x: fromX, y: fromY }, { x: toX, y: fromY }, { x: toX, y: toY }, { x: fromX, y: toY }]]
+
+/** How strongly a band is filled, from hardly believed to sure. */
+const [LIGHTEST, DARKEST] = [0.08, 0.45]
 
 const toggle = { name: 'Rafters', key: 'r', on: true }
 
@@ -41,6 +45,20 @@ const drawn: Layer<Ask<SupportsLayout>> = {
       ...supports.screws.rowsMm.flatMap(y => supports.screws.xMm.map(x => shape({ kind: 'dot', at: { x, y } }))),
       ...supports.areas.map(({ along, up: height }) => shape({ kind: 'area', rings: box(along.fromMm, along.toMm, height.fromMm, height.toMm) }, null, 'inferred')),
     ]
+  },
+}
+
+/** Where the centre of each rafter may be: narrow where much is known of it, in pieces where spacings rival. */
+const bands: Layer<Ask<SupportsLayout>> = {
+  id: 'timber-bands', toggle, depth: 21, screenOnly: true,
+  style: { fill: '#7a3e0c', stroke: '#7a3e0c', width: 0.4, text: 0, ink: '#22272e', dxfColour: 34, edgeless: true },
+  shapes: ({ face, plan: { supports, shape: { region, up } } }) => {
+    const byHits = face.supports.kind === 'rafters' && face.supports.layout !== 'nominal'
+    return timberBands(supports.rafters, supports.fit, byHits, up).flatMap(({ rafter, pieces }) => pieces.map(({ ring, share }): Shape => ({
+      ...shape({ kind: 'area', rings: between(region, [ring[0]!, ring[3]!], [ring[1]!, ring[2]!]) }, { kind: 'rafter', number: rafter }),
+      weight: LIGHTEST + (DARKEST - LIGHTEST) * share,
+      name: `Rafter ${rafter}: its centre is in ${pieces.length > 1 ? 'these bands' : 'this band'} ${Math.round(100 * BAND_HOLDS)} times in 100${pieces.length > 1 ? `, in this one ${Math.round(100 * share)}` : ''}`,
+    })))
   },
 }
 
@@ -82,7 +100,7 @@ const oneRafter = ({ face }: Ask<SupportsLayout>, rafter: Rafter): Selectable =>
 
 /** What of it is drawn, taken hold of and worked out before eyes. */
 export const supportsShown = {
-  layers: [drawn, under],
+  layers: [drawn, bands, under],
   workings: ({ plan }) => supportWorkings(plan.supports),
   selectable: ask => [{ ref: { kind: 'rafters' }, name: 'What it is fixed to', stage: 'rafters', places: () => allPlaces(ask.plan) }, ...ask.plan.supports.rafters.map(rafter => oneRafter(ask, rafter))],
 } satisfies FaceShown<SupportsLayout>

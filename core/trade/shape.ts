@@ -45,6 +45,8 @@ export interface LayerStyle {
   dxfColour: number
   /** Hatched on a screen, so that what lies below shows through. */
   hatched?: true
+  /** Drawn without an edge, since its width is a measure. */
+  edgeless?: true
   /** What is better otherwise in print, where it is copied, and on a screen, where it shines. */
   paper?: { fill?: string, ink?: string }
   screen?: { fill?: string, stroke?: string }

@@ -51,6 +51,11 @@ const isThin = ({ rings }: Of<'area'>) => {
   const ys = rings.flat().map(point => scale.y(point.y))
   return Math.min(Math.max(...xs) - Math.min(...xs), Math.max(...ys) - Math.min(...ys)) < LEAST_PX_WIDE
 }
+/** What has no edge has one only where it would be too thin to be seen. */
+function edgeOf(one: Of<'area'>): string {
+  if (layerStyle.edgeless) return isThin(one) ? stroke.value : 'none'
+  return isHeld(one) ? HELD : one.tone === 'wrong' ? WRONG : layerStyle.hatched ? 'none' : stroke.value
+}
 const isDrawn = ({ apartMm, index }: Of<'line'>) => {
   const px = (apartMm ?? Infinity) * scale.pxPerMm
   return px >= LEAST_PX || (index !== undefined && index % Math.ceil(LEAST_PX / px) === 0)
@@ -77,8 +82,9 @@ const inHeld = computed(() => shapes.some(one => one.within && sameRef(one.withi
       :fill="one.tone === 'guessed' ? 'none' : fill"
       :fill-opacity="one.weight ?? (one.tone === 'inferred' ? 0.4 : layerStyle.hatched ? 1 : 0.9)"
       fill-rule="evenodd"
-      :stroke="isHeld(one) ? HELD : one.tone === 'wrong' ? WRONG : layerStyle.hatched ? 'none' : stroke"
-      :stroke-width="isHeld(one) || one.tone === 'wrong' ? 2.5 : isThin(one) ? 2 : Math.max(1, layerStyle.width * 1.5)"
+      :stroke="edgeOf(one)"
+      :stroke-opacity="layerStyle.edgeless ? one.weight : undefined"
+      :stroke-width="layerStyle.edgeless ? 1 : isHeld(one) || one.tone === 'wrong' ? 2.5 : isThin(one) ? 2 : Math.max(1, layerStyle.width * 1.5)"
       :stroke-dasharray="dashOf[one.tone] ?? dash"
       :pointer-events="one.ref ? 'all' : 'none'"
       :class="one.ref ? 'cursor-pointer' : ''"

@@ -81,7 +81,7 @@ const counts = ['no', 'One more reading', 'Two more readings']
         </template>.
       </p>
       <div
-        v-if="ladder && !byNumber"
+        v-if="ladder"
         class="mt-3"
         data-testid="ladder"
       >

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { RafterLayout, RafterSupports, Timber } from '#core/job'
 import { placeAlong, readingAlong } from '#core/roof'
+import { BAND_HOLDS, timberBands } from '#core/supports'
 
 /** Rafters: how they are known, the hit log, what it says, and each with how sure one is of it. */
 const { supports } = defineProps<{ supports: RafterSupports }>()
@@ -23,6 +24,12 @@ const move = (rafter: number, readingMm: number | null) => commit({
   type: 'move-rafter', faceId: face.value.id, rafter, centreMm: readingMm === null ? null : placeAlong(face.value, readingMm),
 })
 const ordered = computed(() => face.value.datum === 'left' ? rafters.value : [...rafters.value].reverse())
+/** How wide the band of each is at the eave, in pieces where spacings rival. */
+const bands = computed(() => {
+  const { supports: known, shape } = facePlan.value
+  return new Map(timberBands(known.rafters, known.fit, !nominal.value, shape.up).map(({ rafter, pieces }) => [rafter, pieces.filter(({ ring }) => ring[0]!.y === shape.up.fromMm).map(({ ring }) => ring[1]!.x - ring[0]!.x)]))
+})
+const bandOf = (rafter: number) => bands.value.get(rafter) ?? []
 const stateWords = { proved: 'proved', inferred: 'inferred', guessed: 'guessed' }
 </script>
 
@@ -83,8 +90,9 @@ const stateWords = { proved: 'proved', inferred: 'inferred', guessed: 'guessed' 
       Type the reading from the {{ face.datum }} end where a rafter was found; empty the field to go back to the spacing.
     </template>
     <template v-else>
-      At the eave, each with two standard deviations.
+      At the eave.
     </template>
+    The brown band on each holds its centre {{ Math.round(100 * BAND_HOLDS) }} times in 100; pale pieces are where rival spacings have it.
   </p>
   <template v-if="nominal">
     <div
@@ -118,10 +126,10 @@ const stateWords = { proved: 'proved', inferred: 'inferred', guessed: 'guessed' 
         <span class="font-semibold whitespace-nowrap"><FieldLengthText
           :mm="readingAlong(face, rafter.centreMm)"
           :units="units"
-        /> <span class="text-[13px] font-normal text-muted">± <FieldLengthText
-          :mm="2 * rafter.sdMm"
+        /> <span class="text-[13px] font-normal text-muted"><template v-if="bandOf(rafter.number).length === 1">± <FieldLengthText
+          :mm="bandOf(rafter.number)[0]! / 2"
           :units="units"
-        /></span></span>
+        /></template><template v-else>or {{ bandOf(rafter.number).length - 1 }} other {{ bandOf(rafter.number).length === 2 ? 'place' : 'places' }}</template></span></span>
       </button>
     </li>
   </ul>

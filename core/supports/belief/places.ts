@@ -41,6 +41,10 @@ export function nthTimber(rows: BeliefRow[], fromMm: number, yMm: number, n: num
   })
 }
 
+/** The share of belief that a timber's centre lies in a piece. */
+export const shareIn = (places: PlaceOfTimber[], { fromMm, toMm }: Interval): number =>
+  places.reduce((sum, { weight, mm, sdMm }) => sum + weight * (below((toMm - mm) / sdMm) - below((fromMm - mm) / sdMm)), 0)
+
 /** Grid on which densities are compared, mm. */
 const GRID_MM = 1
 
@@ -49,8 +53,12 @@ export function smallestSet(places: PlaceOfTimber[], level = 0.95): Interval[] {
   const reach = 5
   const density = new Map<number, number>()
   for (const { weight, mm, sdMm } of places) {
-    for (let at = Math.floor((mm - reach * sdMm) / GRID_MM); at <= (mm + reach * sdMm) / GRID_MM; at++) {
-      density.set(at, (density.get(at) ?? 0) + weight * (below(((at + 0.5) * GRID_MM - mm) / sdMm) - below(((at - 0.5) * GRID_MM - mm) / sdMm)))
+    const first = Math.floor((mm - reach * sdMm) / GRID_MM)
+    let left = below(((first - 0.5) * GRID_MM - mm) / sdMm)
+    for (let at = first; at <= (mm + reach * sdMm) / GRID_MM; at++) {
+      const right = below(((at + 0.5) * GRID_MM - mm) / sdMm)
+      density.set(at, (density.get(at) ?? 0) + weight * (right - left))
+      left = right
     }
   }
   const total = places.reduce((sum, one) => sum + one.weight, 0)

@@ -4,7 +4,7 @@ import {
   beliefOf, type BeliefRow, centreIn, emptyRow, numberAt, type RowState, SKEWED_LEAN_SD, SPACING_SD_MM, spacingPriors, timberAt, TRUE_LEAN_SD, withReading,
 } from '../belief'
 import { type Rafter, SCATTER_MM } from '../rafter'
-import { chanceOver, FOUND_AT, INFERRED_AT, type Spread } from '../chance'
+import { chanceOver, FOUND_AT, gathered, INFERRED_AT, type Spread } from '../chance'
 import { missesOf, type Observation, observationsOf } from './observation'
 import { centreWithPilots, type Pilot } from './pilots'
 import { irregularRafters } from './irregular'
@@ -136,28 +136,6 @@ function raftersOfRow(row: BeliefRow, rows: BeliefRow[], supports: RafterSupport
     }
   })
   return { rafters, checks }
-}
-
-/** Places nearer than this, or than half of how well they are known, are one. */
-const ONE_PLACE_MM = 2
-
-/** Places that are as good as one taken together, by their mean and spread. */
-function gathered(spread: Spread[]): Spread[] {
-  const made: Spread[] = []
-  for (const one of spread) {
-    const like = made.find(other => Math.abs(other.offMm - one.offMm) < Math.max(ONE_PLACE_MM, Math.min(other.sdMm, one.sdMm) / 2) && Math.abs(Math.log(other.sdMm / one.sdMm)) < 0.3)
-    if (!like) {
-      made.push({ ...one })
-      continue
-    }
-    const weight = like.weight + one.weight
-    const offMm = (like.weight * like.offMm + one.weight * one.offMm) / weight
-    const square = (each: Spread) => each.weight * (each.sdMm ** 2 + (each.offMm - offMm) ** 2)
-    like.sdMm = Math.sqrt((square(like) + square(one)) / weight)
-    like.offMm = offMm
-    like.weight = weight
-  }
-  return made
 }
 
 /** On which side of a rafter hits were marked as its second timber: -1 left, 1 right, 0 none. */

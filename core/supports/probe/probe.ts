@@ -58,7 +58,9 @@ export function partsOf(ask: ProbeAsk): Part[] {
       const sites = only.filter(one => whole || nearest(one) === i)
       return [{ known, purpose, sites, quick: sites }]
     }
-    const [quick, ...others] = heightsOf(own).map(yMm => sitesAt(known, whole ? rafters : [rafters[i]!], along, yMm))
+    const [middleMm, ...higher] = heightsOf(own)
+    // A find by number has no height.
+    const [quick, ...others] = [middleMm!, ...supports.layout === 'nominal' ? [] : higher].map(yMm => sitesAt(known, whole ? rafters : [rafters[i]!], along, yMm))
     return [{ known, purpose, sites: [...quick!, ...others.flat()], quick: quick! }]
   })
 }
