@@ -22,6 +22,12 @@ export function probeFace(job: Job, catalogue: Catalogue, faceId: string): Probi
   const { along, up } = shapeOf(face.outline)
   const { fit, rafters } = plan.supports
   const ask: ProbeAsk = { supports: face.supports, along, topMm: up.toMm, fit, rafters, fixings, fasteners: plan.parts.mount.fasteners, reading: KNOCKED }
-  const probes = probeNext(ask)
-  return { probes, ladder: probes.length && face.supports.layout !== 'nominal' ? readingsAtLadder(ask) : null, goOn: goOn(probes) }
+  const found = probeNext(ask)
+  const ladder = found.length && face.supports.layout !== 'nominal' ? readingsAtLadder(ask) : null
+  // The plan's own figure, which findings name too, knows pilots more closely: what is saved is taken as a share of it.
+  const planned = plan.fixings.rails.reduce((sum, rail) => rail.fixings.reduce((all, one) => all + 1 - one.chance, sum), 0)
+  const share = found.length ? planned / found[0]!.missesBefore : 1
+  const scaled = <T extends { missesBefore: number, missesAfter: number }>(one: T): T => ({ ...one, missesBefore: share * one.missesBefore, missesAfter: share * one.missesAfter })
+  const probes = found.map(scaled)
+  return { probes, ladder: ladder && scaled(ladder), goOn: goOn(probes) }
 }

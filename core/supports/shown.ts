@@ -12,7 +12,7 @@ const tones: Record<SupportState, Tone> = { proved: 'plain', inferred: 'inferred
 const box = (fromX: number, toX: number, fromY: number, toY: number): Region => [[{ x: fromX, y: fromY }, { x: toX, y: fromY }, { x: toX, y: toY }, { x: fromX, y: toY }]]
 
 /** How strongly a band is filled, from hardly believed to sure. */
-const [LIGHTEST, DARKEST] = [0.08, 0.45]
+const [LIGHTEST, DARKEST] = [0.05, 0.45]
 
 const toggle = { name: 'Rafters', key: 'r', on: true }
 
