@@ -50,7 +50,7 @@ const drawn: Layer<Ask<SupportsLayout>> = {
 
 /** Where the centre of each rafter may be: narrow where much is known of it, in pieces where spacings rival. */
 const bands: Layer<Ask<SupportsLayout>> = {
-  id: 'timber-bands', toggle, depth: 21, screenOnly: true,
+  id: 'timber-bands', toggle, depth: 21, screenOnly: true, whileProbing: true,
   style: { fill: '#7a3e0c', stroke: '#7a3e0c', width: 0.4, text: 0, ink: '#22272e', dxfColour: 34, edgeless: true },
   shapes: ({ face, plan: { supports, shape: { region, up } } }) => {
     const byHits = face.supports.kind === 'rafters' && face.supports.layout !== 'nominal'

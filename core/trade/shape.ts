@@ -62,6 +62,8 @@ export interface Layer<A> {
   depth: number
   /** Looked at on the screen only: not on sheets and in files. */
   screenOnly?: boolean
+  /** Looked at only while rafters are looked for: elsewhere it would lie in the way. */
+  whileProbing?: true
   style: LayerStyle
   shapes: (ask: A) => Shape[]
 }

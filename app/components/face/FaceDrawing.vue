@@ -76,7 +76,7 @@ const chance = computed(() => {
 
 /** Of drawings that lie over each other, as of winds from several sides, the one that is looked at. */
 const variant = ref(0)
-const shownLayers = computed(() => layers.filter(layer => !layer.toggle || shows.value[layer.toggle.key]).map(layer => ({ ...layer, drawn: layer.shapes({ job, face, plan }) })))
+const shownLayers = computed(() => layers.filter(layer => (showsHits || !layer.whileProbing) && (!layer.toggle || shows.value[layer.toggle.key])).map(layer => ({ ...layer, drawn: layer.shapes({ job, face, plan }) })))
 const variants = computed(() => [...new Set(shownLayers.value.flatMap(layer => layer.drawn.flatMap(one => one.variant ?? [])))])
 const lookedAt = computed(() => variants.value[variant.value % (variants.value.length || 1)])
 const drawn = computed(() => shownLayers.value.map(layer => ({ ...layer, drawn: layer.drawn.filter(one => one.variant === undefined || one.variant === lookedAt.value) })))
