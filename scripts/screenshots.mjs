@@ -18,7 +18,10 @@ const views = [
   }],
   ['site', `${job(1)}/site`, wide],
   ['survey', `${job(5)}/survey`, wide],
-  ['rafters', `${job(6)}/rafters`, wide],
+  ['rafters', `${job(6)}/rafters`, wide, async (page) => {
+    await page.getByTestId('ladder').waitFor()
+    await page.getByTestId('probes').evaluate(probes => probes.scrollIntoView())
+  }],
   ['keep-clear', `${job(1)}/keep-clear`, wide],
   ['rows', `${job(1)}/rows`, wide, page => page.getByRole('region', { name: 'Row 1' }).getByText('Row 1').click()],
   ['rails', `${job(1)}/rails`, wide, page => page.getByRole('button', { name: /^Rail 3, up/ }).click()],
