@@ -31,7 +31,7 @@ ${series.map(({ name }, s) => `${text([x(0.06), y(0.95 - 0.06 * s)], name, `fill
 }
 
 const ROW = 44
-const NAMES = 150
+const NAMES = 170
 const WIDE = 640
 
 /** What one reading saves by each way to choose it, on roofs of one kind in each row. */

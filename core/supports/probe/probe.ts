@@ -52,7 +52,8 @@ export function partsOf(ask: ProbeAsk): Part[] {
   const nearest = ({ xMm, yMm }: ProbedFixing) => rafters.reduce((best, one, i) => Math.abs(rafterAt(one, yMm) - xMm) < Math.abs(rafterAt(rafters[best]!, yMm) - xMm) ? i : best, 0)
   return beliefs.flatMap((known, i): Part[] => {
     const own = whole ? fixings : fixings.filter(one => nearest(one) === i)
-    if (!own.length) return []
+    // Where every hit may be wrong there is no row to draw or to read.
+    if (!own.length || !known.rows.some(row => row.own.length)) return []
     const purpose = { fixings: own, strip }
     if (only) {
       const sites = only.filter(one => whole || nearest(one) === i)
