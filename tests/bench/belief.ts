@@ -1,7 +1,9 @@
 import { writeFileSync, mkdirSync } from 'node:fs'
 import { calibrate, type Calibration } from '../fixtures/calibration'
 import { type Mean, tallies, type Tally } from '../fixtures/probe-tally'
+import { fitNow, probedRoof } from '../fixtures/probing'
 import { probeTrial } from '../fixtures/probe-trial'
+import { seeded } from '../fixtures/random'
 import { calibrationPlot, probePlot } from './plots'
 
 const ROOFS = 2000
@@ -16,6 +18,20 @@ function print(hits: number, { tenths, sets, found, foundOff }: Calibration) {
   for (const one of sets) console.log(`  95 % set of the ${one.n === 1 ? 'next' : 'third'} timber holds it in ${percent(one.held, one.asked)} of ${one.asked}, ${one.meanMm.toFixed(0)} mm long on average`)
   console.log(`  called proved ${found}, of which ${percent(foundOff, found)} is not timber`)
 }
+
+/** How long a hit more takes until the rafters are fitted again, on roofs with so many hits. */
+function timed(hits: number): string {
+  const random = seeded(300 + hits)
+  const roofs = Array.from({ length: 60 }, () => probedRoof(random, hits))
+  for (const roof of roofs.slice(0, 10)) fitNow(roof)
+  const ms = roofs.map((roof) => {
+    const start = performance.now()
+    fitNow(roof)
+    return performance.now() - start
+  }).sort((a, b) => a - b)
+  return `${hits} hits: median ${ms[30]!.toFixed(1)} ms, most ${ms.at(-1)!.toFixed(1)} ms`
+}
+console.log(`Belief and fit after a hit. ${[2, 5, 12, 28].map(timed).join('; ')}`)
 
 const inside = [2, 3, 5].map(hits => ({ hits, result: calibrate(hits, ROOFS, 100 + hits) }))
 console.log('Roofs drawn from the prior')

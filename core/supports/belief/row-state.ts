@@ -7,7 +7,7 @@ export interface RowState {
   atMm: number
   /** Scatter of single rafters about the row, mm. */
   scatterMm: number
-  /** Rafters that were read: summed weight of their readings, and the weighted means of reading and height. */
+  /** Rafters that were read, in order: summed weight of their readings, and the weighted means of reading and height. */
   own: { k: number, weight: number, meanMm: number, meanY: number }[]
 }
 
@@ -64,19 +64,44 @@ export function withReading(row: GrowingRow, k: number, xMm: number, yMm: number
   const { atMm, scatterMm } = row
   const weight = 1 / sdMm ** 2
   const shared = (sum: number) => -(sum ** 2) / (1 / scatterMm ** 2 + sum)
-  const known = row.own.find(one => one.k === k)
-  let information = known ? add(row.information, k, known.meanY - atMm, known.meanMm, -shared(known.weight)) : row.information
+  // Readings come in order along the eave: an earlier one of the same rafter is the last, if there is one.
+  const known = readOf(row.own, k)
   const sum = (known?.weight ?? 0) + weight
   const mean = (old: number | undefined, own: number) => ((known?.weight ?? 0) * (old ?? 0) + weight * own) / sum
   const own = { k, weight: sum, meanMm: mean(known?.meanMm, xMm), meanY: mean(known?.meanY, yMm) }
-  information = add(information, k, yMm - atMm, xMm, weight)
-  information = add(information, k, own.meanY - atMm, own.meanMm, shared(sum))
-  return { ...rowFrom(information), atMm, scatterMm, own: [...row.own.filter(one => one !== known), own], information }
+  let information: Information
+  // The first reading of a rafter and what its scatter shares of it are at one place: one weight.
+  if (!known) information = add(row.information, k, yMm - atMm, xMm, weight + shared(weight))
+  else {
+    information = add(row.information, k, known.meanY - atMm, known.meanMm, -shared(known.weight))
+    information = add(information, k, yMm - atMm, xMm, weight)
+    information = add(information, k, own.meanY - atMm, own.meanMm, shared(sum))
+  }
+  return { ...rowFrom(information), atMm, scatterMm, own: withOwn(row.own, own), information }
+}
+
+type Own = RowState['own'][number]
+
+/** What was read of rafter k; the last are asked for most. */
+function readOf(own: Own[], k: number): Own | undefined {
+  for (let i = own.length - 1; i >= 0; i--) {
+    const one = own[i]!
+    if (one.k === k) return one
+    if (one.k < k) return undefined
+  }
+  return undefined
+}
+
+/** The same with one of them new or in place of what was read of its rafter before, in order. */
+function withOwn(own: Own[], one: Own): Own[] {
+  let at = own.length
+  while (at > 0 && own[at - 1]!.k > one.k) at--
+  return at > 0 && own[at - 1]!.k === one.k ? own.with(at - 1, one) : own.toSpliced(at, 0, one)
 }
 
 /** Centre of rafter k at a height, and its standard deviation, mm. */
 export function centreIn({ mean, cov, atMm, scatterMm, own }: RowState, k: number, yMm: number): { xMm: number, sdMm: number } {
-  const read = own.find(one => one.k === k)
+  const read = readOf(own, k)
   const precision = 1 / scatterMm ** 2 + (read?.weight ?? 0)
   const share = (read?.weight ?? 0) / precision
   const dy = yMm - atMm
