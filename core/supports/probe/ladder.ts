@@ -25,15 +25,15 @@ export function readingsAtLadder(ask: ProbeAsk): LadderReadings | null {
   const along = parts.flatMap(part => part.sites.map(site => site.xMm))
   const [left, right] = [Math.min(...along), Math.max(...along)]
   const places = Array.from({ length: Math.max(0, Math.ceil((right - left) / REACH_MM)) + (parts.length ? 1 : 0) }, (_, i) => left + i * REACH_MM)
-  const quick = parts.map(part => toldBefore(part, QUICK_ROOFS))
-  const looked = places.map(ladderMm => ({ ladderMm, saves: added(parts, [{ told: quick, chosen: [] }], within(parts, ladderMm, true), READINGS).saves })).sort((a, b) => b.saves - a.saves)
-  const start = parts.map(part => toldBefore(part, CLOSER_ROOFS))
-  const closer = looked.slice(0, CLOSER_PLACES).map(({ ladderMm }) => ({ ladderMm, ...bestSet(parts, start, within(parts, ladderMm, false)) }))
-  const best = closer.reduce<typeof closer[number] | null>((a, b) => a && a.saves >= b.saves ? a : b, null)
+  const quick: Step = { told: parts.map(part => toldBefore(part, QUICK_ROOFS)), chosen: [] }
+  const looked = places.map(ladderMm => ({ ladderMm, misses: missesIn(added(parts, quick, within(parts, ladderMm, true), READINGS).told) })).sort((a, b) => a.misses - b.misses)
+  const start: Step = { told: parts.map(part => toldBefore(part, CLOSER_ROOFS)), chosen: [] }
+  const closer = looked.slice(0, CLOSER_PLACES).map(({ ladderMm }) => bestSet(parts, start, within(parts, ladderMm, false)))
+  const best = closer.reduce<Step | null>((a, b) => a && missesIn(a.told) <= missesIn(b.told) ? a : b, null)
   if (!best?.chosen.length) return null
   const sites = best.chosen.map(one => one.site).sort((a, b) => a.xMm - b.xMm || a.yMm - b.yMm)
   // A ladder stands in the middle of what is read from it.
-  return { ladderMm: (sites[0]!.xMm + sites.at(-1)!.xMm) / 2, sites, missesBefore, missesAfter: missesBefore - best.saves }
+  return { ladderMm: (sites[0]!.xMm + sites.at(-1)!.xMm) / 2, sites, missesBefore, missesAfter: missesIn(best.told) }
 }
 
 interface Chosen { part: number, site: Site }
@@ -49,25 +49,24 @@ const taken = ({ told, chosen }: Step, parts: Part[], one: Chosen): Step =>
   ({ told: told.map((state, p) => p === one.part ? toldAt(state, one.site, parts[p]!.purpose) : state), chosen: [...chosen, one] })
 
 /** Readings added to those of the last step until there are so many, each where it saves most. */
-function added(parts: Part[], steps: Step[], all: Chosen[], readings: number): { steps: Step[], chosen: Chosen[], saves: number } {
-  const made = [...steps]
-  while (made.at(-1)!.chosen.length < readings) {
-    const last = made.at(-1)!
-    const best = all.map(one => taken(last, parts, one)).reduce((a, b) => missesIn(b.told) < missesIn(a.told) ? b : a, last)
-    if (best === last) break
-    made.push(best)
+function added(parts: Part[], from: Step, all: Chosen[], readings: number): Step {
+  let last = from
+  while (last.chosen.length < readings) {
+    const before = last
+    const best = all.map(one => taken(before, parts, one)).reduce((a, b) => missesIn(b.told) < missesIn(a.told) ? b : a, before)
+    if (best === before) break
+    last = best
   }
-  return { steps: made, chosen: made.at(-1)!.chosen, saves: missesIn(steps[0]!.told) - missesIn(made.at(-1)!.told) }
+  return last
 }
 
 /** Three readings, each added where it saves most, then each exchanged once. */
-function bestSet(parts: Part[], told: Told[], all: Chosen[]): { chosen: Chosen[], saves: number } {
-  const start: Step = { told, chosen: [] }
-  let { chosen, saves } = added(parts, [start], all, READINGS)
-  for (const one of chosen) {
-    const others = chosen.filter(each => each !== one).reduce((step, each) => taken(step, parts, each), start)
-    const other = added(parts, [start, others], all, READINGS)
-    if (other.saves > saves + 1e-9) ({ chosen, saves } = other)
+function bestSet(parts: Part[], start: Step, all: Chosen[]): Step {
+  let best = added(parts, start, all, READINGS)
+  for (const one of best.chosen) {
+    const others = best.chosen.filter(each => each !== one).reduce((step, each) => taken(step, parts, each), start)
+    const other = added(parts, others, all, READINGS)
+    if (missesIn(other.told) < missesIn(best.told) - 1e-9) best = other
   }
-  return { chosen, saves }
+  return best
 }
