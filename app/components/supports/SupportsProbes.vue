@@ -22,7 +22,12 @@ const where = ({ rafter }: Site) => rafter === null ? 'Where a rival spacing has
 const show = ({ rafter }: Site) => {
   if (rafter !== null) select({ kind: 'rafter', number: rafter })
 }
-const counts = ['no', 'One more reading', 'Two more readings']
+/** Whether to go on, in a sentence. */
+const goOn = computed(() => {
+  if (!probing.value) return ''
+  const { readings, saves, worth } = probing.value.goOn
+  return `${readings === 1 ? 'One more reading' : 'Two more readings'} would save ${saves.toFixed(1)} misses of ${total.value} fixings${worth ? '' : ': drill pilots instead'}.`
+})
 </script>
 
 <template>
@@ -45,7 +50,7 @@ const counts = ['no', 'One more reading', 'Two more readings']
       v-else-if="!probes.length"
       class="text-sm text-muted"
     >
-      No single reading would lower the expected misses by much.
+      No single reading found would lower the expected misses by much: drill a pilot before every fixing.
     </p>
     <template v-else>
       <ol>
@@ -71,14 +76,11 @@ const counts = ['no', 'One more reading', 'Two more readings']
         </li>
       </ol>
       <p
-        v-if="probing?.goOn"
         class="mt-2 text-[15px]"
-        :class="probing.goOn.worth ? '' : 'font-semibold'"
+        :class="probing?.goOn.worth ? '' : 'font-semibold'"
         data-testid="go-on"
       >
-        {{ counts[probing.goOn.readings] }} would save {{ probing.goOn.saves.toFixed(1) }} misses of {{ total }} fixings<template v-if="!probing.goOn.worth">
-          : drill pilots instead
-        </template>.
+        {{ goOn }}
       </p>
       <div
         v-if="ladder"

@@ -32,11 +32,12 @@ const KEPT: Kept = { most: 240, hopeless: 1e-7 }
 const KEPT_OF_MANY: Kept = { most: 120, hopeless: 1e-4 }
 const MANY_HITS = 8
 /** A hit farther off a rafter than so many standard deviations is not on it. */
-const FAR = 6
+export const FAR = 6
 
 interface Growing { row: GrowingRow, log: number, prior: SpacingPrior, skewed: boolean, anchored: boolean, numbers: (number | null)[] }
 
-const logNormal = (offMm: number, sdMm: number): number => -(offMm ** 2) / (2 * sdMm ** 2) - Math.log(sdMm * Math.sqrt(2 * Math.PI))
+/** Logarithm of the normal density. */
+export const logNormal = (offMm: number, sdMm: number): number => -(offMm ** 2) / (2 * sdMm ** 2) - Math.log(sdMm * Math.sqrt(2 * Math.PI))
 
 /**
  * The whole belief about a row of rafters after its hits. Each hit is on some rafter of the face, any as likely as another, with its

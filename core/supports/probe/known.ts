@@ -1,6 +1,6 @@
 import type { Interval } from '../../geometry'
 import type { RafterSupports } from '../../job'
-import { centreIn, growing, numberAt, type RowState, withReading } from '../belief'
+import { centreIn, FAR, growing, logNormal, numberAt, type RowState, withReading } from '../belief'
 import { FOUND_SD_MM, numberedBelief } from '../fit/numbered'
 import { LEAN_SD } from '../fit/irregular'
 import type { RafterFit } from '../fit/rafter-fit'
@@ -26,8 +26,6 @@ export interface Known {
 /** Ways less likely than this share of the likeliest are dropped, and how many are kept: they hardly change a count of misses. */
 const HOPELESS = 1e-3
 const MOST_ROWS = 12
-/** A reading farther off a timber than so many standard deviations is not of it. */
-const FAR = 6
 
 /** Beliefs about rafters, each by itself: one for a row; for an irregular set one for each of its rafters. */
 export function knownOf(supports: RafterSupports, along: Interval, topMm: number, fit: RafterFit | null, reading: ReadingKind): Known[] {
@@ -67,8 +65,6 @@ function likely(rows: SharedRow[]): SharedRow[] {
   const total = kept.reduce((sum, row) => sum + row.weight, 0)
   return kept.map(row => ({ ...row, weight: row.weight / total }))
 }
-
-const logNormal = (offMm: number, sdMm: number): number => -(offMm ** 2) / (2 * sdMm ** 2) - Math.log(sdMm * Math.sqrt(2 * Math.PI))
 
 /** Rows weighed by what each foretold of a reading, every timber near enough or none, with it taken in. */
 function rowsAfter(rows: SharedRow[], xMm: number, yMm: number, { sdMm, wrongShare }: ReadingKind, lengthMm: number): SharedRow[] {

@@ -49,7 +49,7 @@ describe('misses', () => {
     let [ours, anew, apart, counted] = [0, 0, 0, 0]
     const onSpacings = (rows: SharedRow[]) => NOMINAL_SPACINGS_MM.map(mm => rows.reduce((sum, row) => Math.abs(row.mean[1] - mm) < 3.5 ? sum + row.weight : sum, 0))
     for (let r = 0; r < 40; r++) {
-      const probed = probedRoof(random, random.pick([2, 3, 5]))
+      const probed = probedRoof(random, random.pick([2, 3, 5, 28]))
       const ask = askOf(probed)
       const [part] = partsOf(ask)
       const { known, purpose } = part!
