@@ -1,4 +1,5 @@
 import { coveringShown } from './coverings/shown'
+import { fieldworkShown } from './fieldwork/shown'
 import { fixingsShown } from './fixings/shown'
 import { keepClearShown } from './keepclear/shown'
 import { loadsShown } from './loads/shown'
@@ -15,4 +16,4 @@ import type { WiringLayout } from './wiring'
 import { wiringShown } from './wiring/shown'
 
 /** What of every trade is drawn, taken hold of and worked out before eyes, in the order of work. `core/trades.ts` says the rest. */
-export const shownTrades: FaceShown<WiringLayout>[] = [surveyShown, supportsShown, coveringShown, keepClearShown, rowsShown, loadsShown, railsShown, fixingsShown, sticksShown, strengthShown, openingsShown, inRoofShown, wiringShown]
+export const shownTrades: FaceShown<WiringLayout>[] = [surveyShown, supportsShown, coveringShown, keepClearShown, rowsShown, loadsShown, railsShown, fixingsShown, sticksShown, strengthShown, openingsShown, inRoofShown, wiringShown, fieldworkShown]

@@ -1,4 +1,5 @@
 import { covering } from './coverings'
+import { fieldwork } from './fieldwork'
 import { fixings, type FixingsAsk, fixingsOfJob } from './fixings'
 import { inRoof, inRoofOfJob } from './inroof'
 import { keepClearOfJob, keepClearOnFace, type RoofClear } from './keepclear'
@@ -38,6 +39,7 @@ export const trades: Trade[] = [
   { id: 'openings', only: 'on-rails', face: openings, job: openingsOfJob },
   { id: 'in-roof', only: 'in-roof', face: inRoof, job: inRoofOfJob },
   { id: 'wiring', face: wiring, job: wiringOfJob },
+  { id: 'fieldwork', only: 'on-rails', face: fieldwork },
 ]
 
 /** The trades that speak of a face: not those for arrays that are built another way. */

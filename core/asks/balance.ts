@@ -8,6 +8,6 @@ export function balanceFace(job: Job, catalogue: Catalogue, faceId: string): { e
   const face = faceOf(job, faceId)
   const plan = planFaceOf(job, catalogue, faceId)
   if (!plan.rows.slack) return null
-  const found = balance(plan.rails, placesOf(face, catalogue), plan.limits, face.array.fixingPattern, plan.rows.slack, judgesWhenMoved(face, plan))
+  const found = balance(plan.rails, placesOf(face, catalogue, job), plan.limits, face.array.fixingPattern, plan.rows.slack, judgesWhenMoved(face, plan))
   return { edit: { type: 'set-array', faceId, values: { shiftMm: plan.shiftMm + found.shiftMm } }, balance: found }
 }

@@ -27,7 +27,7 @@ describe('balance', () => {
       const { balance } = balanceFace(job, catalogue, 'main')!
       const slack = plan.rows.slack!
       for (let shift = slack.fromMm; shift <= slack.toMm; shift += 7) {
-        const at = fixMoved(plan.rails, shift, placesOf(face, catalogue), plan.limits, 'soft-stagger')
+        const at = fixMoved(plan.rails, shift, placesOf(face, catalogue, job), plan.limits, 'soft-stagger')
         if (at.rails.some(rail => rail.shortfalls.length)) continue
         expect(balance.after.shortfalls).toBe(0)
         expect(balance.after.fixings).toBeLessThanOrEqual(at.total)

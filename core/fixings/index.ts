@@ -1,10 +1,12 @@
 /** Which supports carry which rail: the fewest fixings inside the local rules, spread as the chosen pattern asks. */
 export * from './again'
+export * from './around'
 export * from './candidates'
 export * from './claims'
 export * from './courses'
 export * from './even-ends'
 export * from './fewest'
+export * from './follow'
 export * from './options'
 export * from './patterns'
 export * from './place'

@@ -4,9 +4,10 @@ import { placesOutside, type PlacesForRail, type SupportState } from '../support
 import { count, length } from '../units'
 import type { Working } from '../working'
 import { candidatesOf, evenWays } from './candidates'
-import { fewestWords } from './claims'
+import { fewestWords, followedClaim } from './claims'
 import { doubledEnds } from './doubled'
 import { type Shortfall, shortfalls } from './fewest'
+import { type Followed, followRail, type RailRound } from './follow'
 import type { RailJudge } from './judge'
 import { choosePattern, type PatternResult } from './patterns'
 import type { RailProblem, WaysMemo } from './ways'
@@ -43,6 +44,8 @@ export interface RailFixings {
   fewestProved: boolean
   /** So many fixings and fewer are excluded. */
   excluded: number
+  /** How it was fixed round what is there; null where it was planned from nothing. */
+  followed: Omit<Followed, 'picks'> | null
   working: Working
 }
 
@@ -114,6 +117,26 @@ export function placeFixings(rails: RailPlan[], problem: FixingProblem, limits: 
   }
 }
 
+/**
+ * Fixes every rail round what is there on the roof, each by itself: holes in use stay, and as little changes as can.
+ * @param hurried first answers are wanted at once
+ */
+export function followFixings(rails: RailPlan[], problem: FixingProblem, limits: RailLimits, pattern: FixingPattern, rounds: RailRound[], { hurried, doubled }: { hurried: boolean, doubled: boolean }): FixingsPlan {
+  const followed = problem.rails.map((rail, r) => {
+    const own = followRail(rail, limits, rounds[r]!, hurried)
+    return doubled ? { ...own, picks: doubledEnds(own.picks, rail.candidates) } : own
+  })
+  const members = new Set(followed.flatMap(({ picks }, r) => picks.map(i => problem.rails[r]!.candidates[i]!.member)))
+  return {
+    rails: rails.map((rail, r) => {
+      const { picks, ...how } = followed[r]!
+      const fixed = railFixings(rail, problem.rails[r]!, picks, { fewestProved: false, excluded: 0 }, limits)
+      return { ...fixed, followed: how, working: { ...fixed.working, formula: 'least changes from the layout followed, holes in use kept, xᵢ₊₁ − xᵢ ≤ s, overhangs ≤ o', source: followedClaim(how), basis: how.proved ? 'solved exactly' : 'best of those tried' } }
+    }),
+    total: followed.reduce((sum, { picks }) => sum + picks.length, 0), pattern, membersUsed: members.size, fewestProved: false, spreadProved: false,
+  }
+}
+
 /** What every pattern would take on these rails, so that the price of one can be seen before it is asked for. */
 export const patternTotals = (problem: FixingProblem, limits: RailLimits): PatternTotals =>
   Object.fromEntries(fixingPatterns.map(pattern => [pattern, chosenBy(problem, limits, pattern)?.total ?? null])) as PatternTotals
@@ -136,7 +159,7 @@ function railFixings(rail: RailPlan, { candidates, reach, judge }: RailProblem, 
     railId: rail.id, fixings, spansMm, longestSpanMm: Math.max(0, ...spansMm),
     overhangStartMm: fixings.length ? fixings[0]!.atMm - reach.fromMm : whole,
     overhangEndMm: fixings.length ? reach.toMm - fixings.at(-1)!.atMm : whole,
-    shortfalls: missing, fewestProved, excluded: known, worst,
+    shortfalls: missing, fewestProved, excluded: known, worst, followed: null,
     working: {
       what: `Fixings of rail ${rail.number}`,
       formula: `fewest k with x₁ − L ≤ o, xᵢ₊₁ − xᵢ ≤ s, R − xₖ ≤ o${added ? `, and ${added} to double its ends` : ''}`,

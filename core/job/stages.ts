@@ -10,6 +10,7 @@ export const stages = [
   { id: 'wiring', title: 'Wiring' },
   { id: 'load-out', title: 'Load-out' },
   { id: 'mark-out', title: 'Mark-out' },
+  { id: 'on-roof', title: 'On the roof' },
 ] as const
 
 export type StageId = typeof stages[number]['id']

@@ -1,7 +1,7 @@
 import { MM_PER_INCH } from '../units'
 import { plainKeepClear } from './rule-sets'
 import type { SupportKind } from '../catalogue'
-import { type Face, type FacePlace, type Job, noLoads, plainBuild, plainLoadout, plainTimber, plainVan, plainWiring, type RafterSupports, type Site, type Supports } from './schema'
+import { type Face, type FacePlace, type Job, noLoads, plainBuild, plainFeet, plainLoadout, plainTimber, plainVan, plainWiring, type RafterSupports, type Site, type Supports } from './schema'
 
 const inch = (n: number) => n * MM_PER_INCH
 
@@ -28,6 +28,7 @@ export function starterJob(title: string, place: string, units: Job['units'], pa
     van: plainVan,
     loadout: plainLoadout,
     wiring: plainWiring,
+    log: [],
     faces: [starterFace('main', 'Main face', units, parts)],
   }
 }
@@ -73,7 +74,7 @@ export function starterFace(id: string, name: string, units: Job['units'], parts
     setbacks: us
       ? { eaveMm: inch(12), ridgeMm: inch(36), leftRakeMm: inch(36), rightRakeMm: inch(36), hipMm: inch(18), valleyMm: inch(18), wallMm: inch(12) }
       : { eaveMm: 300, ridgeMm: 900, leftRakeMm: 900, rightRakeMm: 900, hipMm: 450, valleyMm: 450, wallMm: 300 },
-    yieldShare: 1, windStripMm: 0, reserved: [], lowEdgeMm: null, broken: [], obstructions: [], inRoof: null,
+    yieldShare: 1, windStripMm: 0, reserved: [], lowEdgeMm: null, broken: [], obstructions: [], inRoof: null, feet: plainFeet, following: null,
     array: {
       ...plainBuild, ...parts, orientation: 'upright', columnGapMm: null, rowGapMm: us ? inch(0.5) : 15, rowCount: null, shiftMm: null, rows: [],
       columns: 'aligned', stackFrom: 'eave', fixingPattern: 'soft-stagger', allowedSpanMm: null, allowedOverhangMm: null, trimTailMm: us ? inch(3) : 80,

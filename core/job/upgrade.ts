@@ -1,5 +1,5 @@
 import { plainKeepClear } from './rule-sets'
-import { noLoads, noPlaceLoads, plainBuild, plainLoadout, plainRow, plainTimber, plainVan, plainWiring } from './schema'
+import { noLoads, noPlaceLoads, plainBuild, plainFeet, plainLoadout, plainRow, plainTimber, plainVan, plainWiring } from './schema'
 import { nothingRead, plainPlace, plainSite, rafterRow } from './starter'
 
 type Facts = Record<string, unknown>
@@ -45,7 +45,7 @@ function coveringOf(covering: unknown): unknown {
 }
 
 const faceOf = (face: Facts): Facts => ({
-  timber: plainTimber, yieldShare: 1, windStripMm: 0, reserved: [], lowEdgeMm: null, broken: [], obstructions: [], inRoof: null, ...face, covering: coveringOf(face.covering),
+  timber: plainTimber, yieldShare: 1, windStripMm: 0, reserved: [], lowEdgeMm: null, broken: [], obstructions: [], inRoof: null, feet: plainFeet, following: null, ...face, covering: coveringOf(face.covering),
   place: filled(plainPlace, face.place), supports: supportsOf(face.supports), setbacks: setbacksOf(face.setbacks), array: isFacts(face.array) ? arrayOf(face.array) : face.array,
 })
 
@@ -69,6 +69,6 @@ function loadsOf(loads: unknown): unknown {
 export function upgraded(data: unknown): unknown {
   if (!isFacts(data) || !Array.isArray(data.faces)) return data
   return {
-    codes: { kind: 'unsaid' }, wanted: null, assumed: [], van: plainVan, loadout: plainLoadout, ...data, site: filled(plainSite, data.site), keepClear: filled(plainKeepClear, data.keepClear), wiring: filled(plainWiring, data.wiring), loads: loadsOf(data.loads ?? noLoads), faces: each(data.faces, faceOf),
+    codes: { kind: 'unsaid' }, wanted: null, assumed: [], log: [], van: plainVan, loadout: plainLoadout, ...data, site: filled(plainSite, data.site), keepClear: filled(plainKeepClear, data.keepClear), wiring: filled(plainWiring, data.wiring), loads: loadsOf(data.loads ?? noLoads), faces: each(data.faces, faceOf),
   }
 }

@@ -1,6 +1,6 @@
 import { type Catalogue, chooseParts, type ChosenParts } from '../catalogue'
 import { courseLines, coursesDiffer, fixedScrewsUp, footOf, forbiddenStrips, jointLines } from '../coverings'
-import { bestCourse, type FixingProblem, fixingProblem, type FixingsPlan, type Judges, placeFixings } from '../fixings'
+import { alongLine, bestCourse, type FixingProblem, fixingProblem, type FixingsPlan, followFixings, type Judges, ON_LINE_MM, placeFixings, placesAround, type RailRound, type ThereOnFace, thereOn } from '../fixings'
 import { areaMm2, bounds } from '../geometry'
 import type { Face, Job } from '../job'
 import { type FaceClear, keepClear } from '../keepclear'
@@ -22,13 +22,14 @@ import { partsOf } from './parts'
 import { standingShift } from './stand'
 
 /** Where a face's supports and its covering let a rail be fixed, for the mount its array is built with. */
-export const placesOf = (face: Face, catalogue: Catalogue): PlacesForRail => groundOf(face, chooseParts(catalogue, face.array)).places
+export const placesOf = (face: Face, catalogue: Catalogue, job: Job): PlacesForRail => groundOf(face, chooseParts(catalogue, face.array), job, thereOn(job, face)).places
 
 /** What an array is fixed to, and where through the covering. */
-function groundOf(face: Face, parts: ChosenParts): { plan: SupportsPlan, places: PlacesForRail } {
+function groundOf(face: Face, parts: ChosenParts, job: Job, there: ThereOnFace | null): { plan: SupportsPlan, places: PlacesForRail } {
   const foot = footOf(face, parts.mount)
   const { plan, places } = supportSystem(face, parts.mount, wayOf(face.array, parts), fixedScrewsUp(foot))
-  return { plan, places: line => placesOutside(places(line), forbiddenStrips(face.covering, face.outline, foot, line)) }
+  const open: PlacesForRail = line => placesOutside(places(line), forbiddenStrips(face.covering, face.outline, foot, line))
+  return { plan, places: there ? placesAround(open, there, job, face, parts.mount) : open }
 }
 
 /** Plans one face whole: laid out, then what is only read off it once everything stands. */
@@ -45,9 +46,9 @@ export type LaidOut = FaceLayout & { problem: FixingProblem }
 /** A face before its array stands anywhere on it: nothing of this depends on the array's shift. */
 interface BareFace extends Pick<FaceLayout, 'parts' | 'supports' | 'railLines' | 'strips' | 'region' | 'loading' | 'limits'> { places: PlacesForRail, heights: RowHeights | null, /** Where courses let mounts through at unlike places. */ best: RailLines['best'] | null, /** Where an array that takes the covering's place stands. */ within: SetOutFace | null }
 
-function bareFace(face: Face, catalogue: Catalogue, job: Job, clear: FaceClear): BareFace {
+function bareFace(face: Face, catalogue: Catalogue, job: Job, clear: FaceClear, there: ThereOnFace | null): BareFace {
   const parts = chooseParts(catalogue, face.array)
-  const { plan: supports, places } = groundOf(face, parts)
+  const { plan: supports, places } = groundOf(face, parts, job, there)
   const system = systemOf(face, catalogue)
   const loading = loadingOf(job, face, parts, system?.kitKg ?? null)
   const kept = keepClear(face, job.keepClear, clear)
@@ -70,17 +71,22 @@ function arrayOn({ parts, region, railLines, supports, heights, best, within }: 
 /**
  * Lays a face out: supports, covering limits, region, rows, rails, loads, fixings, splices, the whole-rail check, each from what stands before it.
  * @param trial only what findings look at is wanted, as when a cure is tried: sticks are cut as they come, not for least cost
+ * @param hurried first answers are wanted at once where fixings are set round holes that are there
  */
-export function layOut(asked: Face, catalogue: Catalogue, job: Job, clear: FaceClear, trial = false): LaidOut {
-  const bare = bareFace(asked, catalogue, job, clear)
+export function layOut(asked: Face, catalogue: Catalogue, job: Job, clear: FaceClear, trial = false, hurried = false): LaidOut {
+  const there = thereOn(job, asked)
+  const bare = bareFace(asked, catalogue, job, clear, there)
   const face = standing(asked, bare, catalogue, job, clear)
   const { parts, supports, places, railLines, strips, region, loading, limits } = bare
   const { rows, rails } = arrayOn(bare, face.array, clear)
   const strength = bare.within ? null : loading.loads && faceStrength(face, loading.loads, parts, rows.rows, rails)
   const settings = strength && settingsOf(face, parts, rails, strength)
   const problem = fixingProblem(rails, places, limits, settings ? judgesOf(settings, limits) : [])
-  const fixings = placeFixings(rails, problem, limits, face.array.fixingPattern, face.array.doubledEnds)
-  const sticks = cutRails(rails, fixings, parts, face, job, trial)
+  const rounds = there && rails.map(rail => roundOf(rail, there, parts))
+  const fixings = rounds
+    ? followFixings(rails, problem, limits, face.array.fixingPattern, rounds, { hurried, doubled: face.array.doubledEnds })
+    : placeFixings(rails, problem, limits, face.array.fixingPattern, face.array.doubledEnds)
+  const sticks = cutRails(rails, fixings, parts, face, job, { trial, rounds })
   const modules = rows.rows.reduce((sum, row) => sum + row.count, 0)
   const uses = usesOf(settings, { parts, rails, fixings, sticks }, trial, face.supports.kind === 'purlins')
   const built: StrengthLayout = {
@@ -105,6 +111,8 @@ const stands = memoryOf<{ shiftMm: number }>(MOST_STANDS)
 function standing(face: Face, bare: BareFace, catalogue: Catalogue, job: Job, clear: FaceClear): Face {
   const { array } = face
   if (array.shiftMm !== null || bare.within) return face
+  // What hangs on holes that are there stays where it stands, whatever the rafters turn out to be.
+  if (face.following) return { ...face, array: { ...array, shiftMm: face.following.shiftMm } }
   const facts = { ...face, name: '', datum: 'left', array: { ...array, trimTailMm: 0, spliceAs: 'butted' } }
   const { shiftMm } = stands(catalogue, [facts, clear, job.keepClear, job.loads], () => {
     const { rows, rails } = arrayOn(bare, array, clear)
@@ -164,13 +172,36 @@ function battensUnder(face: Face, strength: FaceStrength | null, { rails, fixing
   return battenUse(face, supports, strength.loads.format, battenLoads(driven))
 }
 
-/** Rails with their trim tails, cut from stock. */
-function cutRails(rails: RailPlan[], fixings: FixingsPlan, parts: ChosenParts, { array }: Face, { van }: Job, trial: boolean): SticksPlan {
+/** A rail with what is there of it, and where its splices are to stay. */
+interface Round extends RailRound { splicesMm: number[] }
+
+/** What one rail is fixed round. */
+function roundOf(rail: RailPlan, there: ThereOnFace, { rail: { splice } }: ChosenParts): Round {
+  const cut = there.rails.find(one => one.way === rail.way && Math.abs(one.lineMm - rail.lineMm) <= ON_LINE_MM && one.fromMm < rail.toMm && rail.fromMm < one.toMm)
+  const splicesMm = cut?.splicesMm ?? alongLine({ ...rail, reach: { fromMm: rail.fromMm, toMm: rail.toMm } }, there.following.splices)
+  return {
+    usedMm: alongLine(rail, there.used), earlierMm: alongLine(rail, there.following.fixings), splicesMm, isCut: cut !== undefined,
+    splicesStay: (xs) => {
+      if (!splicesMm.length) return true
+      const windows = spliceWindows({ fixings: xs.map(atMm => ({ atMm })) }, splice)
+      return splicesMm.every(mm => windows.some(window => mm >= window.fromMm - SPLICE_MM && mm <= window.toMm + SPLICE_MM))
+    },
+  }
+}
+/** A splice is where it was within a tape's reading, mm. */
+const SPLICE_MM = 1
+
+/** Rails with their trim tails, cut from stock; one whose splices stay is spliced there and nowhere else. */
+function cutRails(rails: RailPlan[], fixings: FixingsPlan, parts: ChosenParts, { array }: Face, { van }: Job, { trial, rounds }: { trial: boolean, rounds: Round[] | null }): SticksPlan {
+  const windowsOf = (r: number) => {
+    const round = rounds?.[r]
+    return round?.splicesMm.length && (round.isCut || fixings.rails[r]!.followed?.splicesStay) ? round.splicesMm.map(mm => ({ fromMm: mm, toMm: mm })) : spliceWindows(fixings.rails[r]!, parts.rail.splice)
+  }
   // Coupled frames carry themselves: there is nothing to cut.
   return cutSticks(parts.rail.frame
     ? []
     : rails.map((rail, r) => ({
         railId: rail.id, fromMm: rail.fromMm - array.trimTailMm, toMm: rail.toMm + array.trimTailMm,
-        windows: spliceWindows(fixings.rails[r]!, parts.rail.splice),
+        windows: windowsOf(r),
       })), { rail: parts.rail, spliceAs: array.spliceAs, van }, trial ? 1 : MOST_NODES)
 }

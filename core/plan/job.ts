@@ -1,6 +1,7 @@
 import type { Catalogue } from '../catalogue'
 import { applyEdit, type Edit, type Face, faceOf, type Job } from '../job'
 import type { RoofClear } from '../keepclear'
+import { thereOn } from '../fixings'
 import { memoryOf } from '../memory'
 import { bySeverity, type Cure, type Finding, mergedParts } from '../trade'
 import { modulesUnder, roofClearOf } from './clear'
@@ -10,8 +11,11 @@ import type { FacePlan, Plan } from './layout'
 import { wireRoof, type WiringPlan } from '../wiring'
 import { partsOfJob } from './parts'
 
+/** Whether fixings round holes are to be searched through, or a first answer is wanted. */
+export type Pace = 'first' | 'whole'
+
 /** One face laid out and judged, with what it was laid out under. */
-interface FaceDraft { face: Face, clearKey: string, layout: LaidOut, findings: KnownDraft[] }
+interface FaceDraft { face: Face, clearKey: string, thereKey: string, layout: LaidOut, findings: KnownDraft[] }
 interface Draft { job: Job, roof: RoofClear, wiring: WiringPlan, faces: FaceDraft[], findings: KnownDraft[] }
 
 /** More cures than this for one finding are not shown. */
@@ -20,10 +24,11 @@ const MOST_CURES = 3
 /**
  * Plans a job: every face through the same steps, then the findings with cures that have been tried.
  * The same job and catalogue give the same plan; what was worked out before of the same facts is remembered.
+ * @param pace `first` where holes are there: answers that keep the limits, at once, and not yet with the fewest changes
  * @throws when the job names parts the catalogue does not have; `readJob` tells that beforehand
  */
-export function planJob(job: Job, catalogue: Catalogue): Plan {
-  const draft = draftPlan(job, catalogue, null)
+export function planJob(job: Job, catalogue: Catalogue, pace: Pace = 'whole'): Plan {
+  const draft = draftPlan(job, catalogue, null, pace)
   const findings = draft.findings.map(finding => withCures(job, catalogue, draft, finding)).sort(bySeverity)
   const faces = draft.faces.map(({ face, layout }) => finished(face, job, catalogue, layout, draft.wiring))
   const ofJob = partsOfJob({ job, catalogue, faces: faces.map((plan, i) => ({ face: job.faces[i]!, plan })) })
@@ -67,24 +72,27 @@ const rulesOf = ({ keepClear, loads, van, units, site, assumed, wanted }: Job): 
  * Lays out and judges every face. A face that an edit did not touch, under rules it did not touch either, is taken from the
  * draft before it: most cures change one face.
  */
-function draftPlan(job: Job, catalogue: Catalogue, before: Draft | null): Draft {
+function draftPlan(job: Job, catalogue: Catalogue, before: Draft | null, pace: Pace = 'whole'): Draft {
   const roof = roofClearOf(job, catalogue)
   const rules = rulesOf(job)
   const rulesStay = before && rulesOf(before.job).every((rule, i) => rule === rules[i])
   const faces = job.faces.map((face, i): FaceDraft => {
     const clearKey = JSON.stringify(roof.faces[i])
-    const same = rulesStay ? before.faces.find(one => one.face === face && one.clearKey === clearKey) : null
+    // Of the log only holes, rails and what is followed bear on the plan: a torque logged plans nothing anew.
+    const thereKey = JSON.stringify(thereOn(job, face))
+    const same = rulesStay ? before.faces.find(one => one.face === face && one.clearKey === clearKey && one.thereKey === thereKey) : null
     if (same) return same
     const trial = before !== null
     // What is remembered may be of an equal face that came in another copy.
-    const draft = drafts(catalogue, [trial, face, clearKey, ...rules], (): FaceDraft => {
+    const draft = drafts(catalogue, [trial, pace, face, clearKey, thereKey, ...rules], (): FaceDraft => {
       const clear = roof.faces[i]!
-      const plan = layOut(face, catalogue, job, clear, trial)
+      const hurried = pace === 'first'
+      const plan = layOut(face, catalogue, job, clear, trial, hurried)
       const tried = (edit: Edit) => {
         const after = applyEdit(job, edit)
-        return layOut(faceOf(after, face.id), catalogue, after, clear, true)
+        return layOut(faceOf(after, face.id), catalogue, after, clear, true, hurried)
       }
-      return { face, clearKey, layout: plan, findings: faceFindings({ job, catalogue, face, plan, places: placesOf(face, catalogue), tried }) }
+      return { face, clearKey, thereKey, layout: plan, findings: faceFindings({ job, catalogue, face, plan, places: placesOf(face, catalogue, job), tried }) }
     })
     return { ...draft, face }
   })

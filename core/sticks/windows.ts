@@ -1,13 +1,12 @@
 import type { Rail } from '../catalogue'
 import { type Interval, subtract } from '../geometry'
-import type { RailFixings } from '../fixings'
 
 /**
  * Where a rail may be spliced, mm along it: between its outer fixings (a splice in an overhang hangs on one
  * side only), with the whole splice bar and the maker's clearance free of every fixing, out of the middle share of each
  * span and out of end spans where the maker says so.
  */
-export function spliceWindows(rail: Pick<RailFixings, 'fixings'>, splice: Rail['splice']): Interval[] {
+export function spliceWindows(rail: { fixings: { atMm: number }[] }, splice: Rail['splice']): Interval[] {
   const xs = rail.fixings.map(fixing => fixing.atMm)
   const [first, last] = [xs[0], xs.at(-1)]
   if (first === undefined || last === undefined) return []

@@ -45,7 +45,7 @@ export const printTimes = (what: string, work: () => void, runs: number) => {
 function printShares(job: Job) {
   const face = job.faces[0]!
   const { clear, parts: chosen, rows, rails, limits, loading, strength, fixings, sticks } = layOut(face, demoCatalogue, job, roofClearOf(job, demoCatalogue).faces[0]!)
-  const places = placesOf(face, demoCatalogue)
+  const places = placesOf(face, demoCatalogue, job)
   const judges = () => strength ? judgesOf(settingsOf(face, chosen, rails, strength), limits) : []
   const all = layOut(face, demoCatalogue, job, clear)
   const steps: [string, () => unknown][] = [

@@ -4,6 +4,7 @@ import { dropBroken, logBroken } from './on-broken'
 import { addFace, removeFace, setFace } from './on-faces'
 import { dropTask, putTask, setInRoof, takeIn } from './on-in-roof'
 import { setJob, setKeepClear, setLoadout, setLoads, setSite, setVan } from './on-job'
+import { dropWork, follow, logWork } from './on-log'
 import { putInCircuit, setSiteEnd, setWireGroup, setWiring } from './on-wiring'
 import { dropHits, logHits, moveRafter, setRafters, useHit } from './on-rafters'
 
@@ -13,6 +14,7 @@ export const editKinds = [
   addFace, removeFace, setFace, setArray, setRow,
   setRafters, moveRafter, logHits, dropHits, useHit,
   logBroken, dropBroken,
+  logWork, dropWork, follow,
   takeIn, setInRoof, putTask, dropTask,
   setWiring, setWireGroup, putInCircuit, setSiteEnd,
 ] as const

@@ -30,10 +30,10 @@ export const removeFace = editKind({
 
 /** Facts of a face, each replaced whole; the array and what is in the roof have edits of their own, the id none. */
 export const setFace = editKind({
-  schema: z.object({ type: z.literal('set-face'), faceId, values: faceSchema.omit({ id: true, array: true, inRoof: true }).partial() }),
+  schema: z.object({ type: z.literal('set-face'), faceId, values: faceSchema.omit({ id: true, array: true, inRoof: true, following: true }).partial() }),
   obstacle: noSuchFace,
   apply: (job, edit) => withFace(job, edit.faceId, face => ({ ...face, ...edit.values })),
-  invert: (job, edit) => ({ ...edit, values: oldValues<Omit<Face, 'id' | 'array' | 'inRoof'>>(faceOf(job, edit.faceId), edit.values) }),
+  invert: (job, edit) => ({ ...edit, values: oldValues<Omit<Face, 'id' | 'array' | 'inRoof' | 'following'>>(faceOf(job, edit.faceId), edit.values) }),
   touches: edit => keysOf(`face ${edit.faceId}`, edit.values),
   words: edit => wordsOfValues(faceWords, edit.values),
   example: (job, { pick, between }) => ({ type: 'set-face' as const, faceId: pick(job.faces).id, values: { pitchDeg: between(5, 60), datum: pick(['left', 'right'] as const) } }),

@@ -6,8 +6,10 @@ import { codesSchema } from './codes'
 import { coveringSchema } from './covering'
 import { lengthMm, shortId, sides } from './fields'
 import { inRoofFactsSchema } from './in-roof'
+import { feetSchema } from './feet'
 import { loadoutSchema } from './loadout'
 import { loadsSchema } from './loads'
+import { followingSchema, logEntrySchema, MOST_LOG } from './log'
 import { keepClearSchema, reservedSchema } from './keepclear'
 import { obstructionSchema } from './obstruction'
 import { outlineSchema } from './outline'
@@ -45,6 +47,10 @@ export const faceSchema = z.object({
   array: arraySchema,
   /** An array that takes the covering's place; null for one on rails above it. */
   inRoof: inRoofFactsSchema.nullable(),
+  /** How far its feet can be set. */
+  feet: feetSchema,
+  /** What the crew follows, from the first hole on; null before. */
+  following: followingSchema.nullable(),
 })
 
 export const MOST_FACES = 20
@@ -68,6 +74,8 @@ export const jobSchema = z.object({
   van: vanSchema,
   loadout: loadoutSchema,
   wiring: wiringSchema,
+  /** What the crew says from the roof, in the order in which it arrived. */
+  log: z.array(logEntrySchema).max(MOST_LOG, `The roof log has at most ${MOST_LOG} entries.`),
   faces: z.array(faceSchema).min(1, 'A job has at least one face.').max(MOST_FACES, `A job has at most ${MOST_FACES} faces.`),
 }).superRefine((job, context) => {
   const seen = new Set<string>()
@@ -81,8 +89,8 @@ export type Job = z.infer<typeof jobSchema>
 export type Face = z.infer<typeof faceSchema>
 
 /** A face's own facts; its array has words of its own. */
-export const faceWords: WordsOf<Omit<Face, 'id' | 'array' | 'inRoof'>> = {
+export const faceWords: WordsOf<Omit<Face, 'id' | 'array' | 'inRoof' | 'following'>> = {
   name: 'the face’s name', outline: 'the face’s size', pitchDeg: 'the pitch', place: 'where the face lies', covering: 'the covering', supports: 'what it is fixed to', timber: 'the timber', setbacks: 'the setbacks',
-  yieldShare: 'how much the face yields', windStripMm: 'the wind strip', reserved: 'the reserved parts', lowEdgeMm: 'the wish for the lower edge', broken: 'the broken units', obstructions: 'what stands on the face', datum: 'the datum corner',
+  yieldShare: 'how much the face yields', windStripMm: 'the wind strip', reserved: 'the reserved parts', lowEdgeMm: 'the wish for the lower edge', broken: 'the broken units', obstructions: 'what stands on the face', datum: 'the datum corner', feet: 'how far feet can be set',
 }
 export const jobWords: WordsOf<Pick<Job, 'title' | 'place' | 'units' | 'codes' | 'wanted'>> = { title: 'the job’s name', place: 'the place', units: 'the units', codes: 'the adopted codes', wanted: 'how many modules are wanted' }

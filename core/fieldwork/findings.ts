@@ -1,0 +1,135 @@
+import { apartFor, nearHole, ON_LINE_MM } from '../fixings'
+import { footOf } from '../coverings'
+import type { Edit, LogEntry } from '../job'
+import { readingOn, readingUp } from '../roof'
+import { differencesOn, type Drilled, drilledOn, railsThere } from '../rooflog'
+import { type Cure, type DraftFinding, type FindingAsk, listed, noCures, onFace, plural, writer } from '../trade'
+import { count, length } from '../units'
+import { gapBelow } from '../rows'
+import type { WiringLayout } from '../wiring'
+import { movesOn, moveWords } from './moves'
+
+export type WorkAsk = FindingAsk<WiringLayout>
+
+/** Where a hole is, as it is called out. */
+const placeWords = (ask: WorkAsk, { xMm, yMm }: { xMm: number, yMm: number }): string => `${writer(ask)(readingOn(ask.face, 'along', xMm))} along, ${writer(ask)(readingUp(ask.face, yMm))} up`
+const own = ({ job, face }: WorkAsk): Drilled[] => drilledOn(job.log, face.id)
+/** Entries that a cure makes: said by the plan's own hand, when somebody presses it. */
+const said = (ask: WorkAsk, entry: Record<string, unknown>): Edit => ({ type: 'log-work', entries: [{ at: null, entry: { faceId: ask.face.id, by: '', at: lastSaid(ask), ...entry } as LogEntry }] })
+const lastSaid = ({ job }: WorkAsk): string => job.log.reduce((last, { at }) => at > last ? at : last, '2026-01-01T00:00:00Z')
+
+/** One hole said differently by two people. */
+export function disputed(ask: WorkAsk): DraftFinding[] {
+  return differencesOn(ask.job.log, ask.face.id).map(({ a, b }): DraftFinding => ({
+    ...onFace(ask, 'on-roof', `disputed-${a.id}-${b.id}`), severity: 'stop',
+    sentence: `Two people say one hole differently, at ${placeWords(ask, a)}: ${a.by || 'somebody'} a ${a.result}, ${b.by || 'somebody'} a ${b.result}. Nothing is planned on it until one of them, or both, have looked.`,
+    propose: () => [[a, b], [b, a]].map(([holds, over]) => ({ label: `It is a ${holds!.result}, as ${holds!.by || 'was'} said`, edit: said(ask, { id: `settle-${holds!.id}`.slice(0, 40), kind: 'settle', holdsId: holds!.id, overId: over!.id }) })),
+  }))
+}
+
+/** Holes that nothing stands in and nobody has sealed. */
+export function unsealed(ask: WorkAsk): DraftFinding[] {
+  const open = own(ask).filter(one => one.state === 'abandoned' && !one.sealed)
+  return open.length
+    ? [{
+        ...onFace(ask, 'on-roof', 'unsealed'), severity: 'caution', measured: count(open.length, open.length === 1 ? 'hole' : 'holes'),
+        sentence: `${plural(open.length, 'hole')} that nothing stands in ${open.length === 1 ? 'is' : 'are'} not sealed yet: ${listed(open.slice(0, 3).map(one => placeWords(ask, one)))}${open.length > 3 ? ` and ${open.length - 3} more` : ''}. Seal before anything else is laid over ${open.length === 1 ? 'it' : 'them'}.`,
+      }]
+    : []
+}
+
+/** Holes with a fixing in them that no rail goes over. */
+export function offLine(ask: WorkAsk): DraftFinding[] {
+  const { plan } = ask
+  return own(ask).filter(hole => hole.state === 'used' && !plan.rails.some((rail) => {
+    const [off, at] = rail.way === 'across' ? [hole.yMm - rail.lineMm, hole.xMm] : [hole.xMm - rail.lineMm, hole.yMm]
+    return Math.abs(off) <= ON_LINE_MM && at >= rail.reach.fromMm - 1 && at <= rail.reach.toMm + 1
+  })).map((hole): DraftFinding => ({
+    ...onFace(ask, 'on-roof', `off-line-${hole.id}`), severity: 'stop',
+    sentence: `The hole at ${placeWords(ask, hole)} has a fixing in it and no rail goes over it. Move the row to it, or take the fixing out and seal the hole.`,
+    propose: () => [{ label: 'Take it out; the hole is given up', edit: said(ask, { id: `up-${hole.id}`.slice(0, 40), kind: 'give-up', holeId: hole.id }) }],
+  }))
+}
+
+/** Fixings nearer to an abandoned hole than screws may be, or with one on their flashing's edge. */
+export function tooNear(ask: WorkAsk): DraftFinding[] {
+  const holes = own(ask)
+  const { mount } = ask.plan.parts
+  const apart = apartFor(ask.job.loads, mount.fasteners)
+  const { closure } = footOf(ask.face, mount)
+  const gone = holes.filter(one => one.state !== 'used')
+  return holes.filter(one => one.state === 'used').flatMap((hole): DraftFinding[] => {
+    const near = nearHole(hole, gone, mount, closure, apart)
+    return near
+      ? [{
+          ...onFace(ask, 'on-roof', `too-near-${hole.id}`), severity: near === 'timber' ? 'stop' : 'caution', measured: null, limit: length(apart.alongMm),
+          sentence: near === 'timber'
+            ? `The fixing at ${placeWords(ask, hole)} is in the timber beside a hole that nothing stands in, nearer than ${apart.source}. Its screws can’t be counted on: take it out, or let an engineer say what it holds.`
+            : `An abandoned hole lies on the edge of the flashing of the fixing at ${placeWords(ask, hole)}. It is neither under it nor clear of it: give it a patch of its own that is lapped under the next course.`,
+          propose: near === 'timber' ? () => [{ label: 'Take it out; the hole is given up', edit: said(ask, { id: `up-${hole.id}`.slice(0, 40), kind: 'give-up', holeId: hole.id }) }] : noCures,
+        }]
+      : []
+  })
+}
+
+/** What is to be marked otherwise than the crew has it. */
+export function moved(ask: WorkAsk): DraftFinding[] {
+  const moves = movesOn(ask.job, ask.face, ask.plan)
+  const rails = [...new Set(moves.map(one => one.railId))]
+  return rails.map((railId): DraftFinding => {
+    const r = ask.plan.rails.findIndex(one => one.id === railId)
+    const rail = ask.plan.rails[r]!
+    const { followed } = ask.plan.fixings.rails[r]!
+    const words = moves.filter(one => one.railId === railId).map(one => moveWords(ask.job, ask.face, rail.way, one))
+    const fewest = !followed?.passes ? ' A limit is broken all the same; see what else is found.' : followed.proved ? ' Proved: nothing changes less and keeps every limit.' : ' Not yet proved to be the fewest changes.'
+    return {
+      ...onFace(ask, 'on-roof', `moved-${railId}`), severity: 'note', about: { kind: 'rail', id: railId }, measured: count(words.length, words.length === 1 ? 'mark' : 'marks'),
+      sentence: `Rail ${rail.number}, round what is there: ${words.slice(0, 4).join('; ')}${words.length > 4 ? `; and ${words.length - 4} more` : ''}.${fewest}`,
+    }
+  })
+}
+
+/** What a cure costs up there. */
+function priced(ask: WorkAsk, label: string, edit: Edit): Cure {
+  const after = ask.tried(edit)
+  const holes = after.fixings.total - ask.plan.fixings.total
+  const sticks = after.sticks.sticks.length - ask.plan.sticks.sticks.length
+  const price = [holes ? `${holes > 0 ? '+' : '−'}${plural(Math.abs(holes), 'hole')}` : '', sticks ? `${sticks > 0 ? '+' : '−'}${plural(Math.abs(sticks), 'stick')}` : ''].filter(Boolean).join(', ')
+  return { label: `${label} (${price || 'no more holes or sticks'})`, edit }
+}
+
+/** Cheapest first: by new holes, then by sticks. */
+const byPrice = (ask: WorkAsk, cures: { label: string, edit: Edit }[]): Cure[] => cures
+  .map(({ label, edit }) => ({ cure: priced(ask, label, edit), after: ask.tried(edit) }))
+  .filter(({ after }) => after.modules === ask.plan.modules)
+  .sort((a, b) => a.after.fixings.total - b.after.fixings.total || a.after.sticks.sticks.length - b.after.sticks.sticks.length)
+  .map(({ cure }) => cure)
+
+/** Rails that can't keep every limit round the holes that are there. */
+export function noWay(ask: WorkAsk): DraftFinding[] {
+  const { plan, face } = ask
+  const say = writer(ask)
+  const cuts = railsThere(ask.job.log, face.id)
+  const apart = apartFor(ask.job.loads, plan.parts.mount.fasteners)
+  return plan.rails.flatMap((rail, r): DraftFinding[] => {
+    const { followed, worst } = plan.fixings.rails[r]!
+    if (!followed || followed.passes || !drilledOn(ask.job.log, face.id).length) return []
+    const cut = cuts.find(one => one.way === rail.way && Math.abs(one.lineMm - rail.lineMm) <= ON_LINE_MM)
+    const row = plan.rows.rows[rail.row]
+    const propose = () => byPrice(ask, [
+      ...cut ? [{ label: `Cut rail ${rail.number} anew`, edit: { type: 'drop-work', entryIds: ask.job.log.filter(one => one.kind === 'rail' && one.way === rail.way && Math.abs(one.lineMm - rail.lineMm) <= ON_LINE_MM).map(one => one.id) } as Edit }] : [],
+      ...face.array.spliceAs === 'butted' && plan.parts.rail.splice.bridgeMm > 0 ? [{ label: 'Bridge the splices with an offcut', edit: { type: 'set-array', faceId: face.id, values: { spliceAs: 'bridged' } } as Edit }] : [],
+      ...row && rail.way === 'across' ? [1, -1].map(way => (way * Math.ceil(apart.alongMm))).map(mm => ({ label: `Move row ${rail.row + 1} ${say(Math.abs(mm))} ${mm > 0 ? 'up' : 'down'}`, edit: { type: 'set-row', faceId: face.id, row: rail.row, values: { gapBelowMm: Math.max(0, gapBelow(plan.rows, rail.row) + mm) } } as Edit })) : [],
+      ...rail.typed
+        ? []
+        : [1, -1].map(way => way * Math.ceil(apart.alongMm)).filter(mm => rail.way === 'across' && rail.lineMm + mm >= rail.zone.fromMm && rail.lineMm + mm <= rail.zone.toMm && row && (rail.side === 'lower' || rail.side === 'upper')).map(mm => ({
+            label: `Move the ${rail.side} rail of row ${rail.row + 1} ${say(Math.abs(mm))} ${mm > 0 ? 'up' : 'down'}`,
+            edit: { type: 'set-row', faceId: face.id, row: rail.row, values: { [rail.side === 'lower' ? 'lowerRailMm' : 'upperRailMm']: rail.lineMm + mm - row!.bottomMm } } as Edit,
+          })),
+    ])
+    return [{
+      ...onFace(ask, 'on-roof', `no-way-${rail.id}`), severity: 'stop', about: { kind: 'rail', id: rail.id }, propose, orStep: true,
+      sentence: `Rail ${rail.number} keeps no longer every limit round the holes that are there${worst !== null && worst > 1 ? `: ${Math.round(100 * worst)} % of what is allowed` : ''}. Nothing that was looked at with other rafters or one more fixing does${followed.splicesStay ? '' : ', spliced elsewhere or not'}. Drill nothing more on it before it is decided.`,
+    }]
+  })
+}
