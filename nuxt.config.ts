@@ -5,7 +5,7 @@ import { plannerVersion } from './server/threads/planner-version'
 const root = fileURLToPath(new URL('.', import.meta.url))
 
 export default defineNuxtConfig({
-  modules: ['@nuxt/ui', '@pinia/nuxt', '@vueuse/nuxt', '@nuxt/eslint', 'nuxt-auth-utils', 'nuxt-security', '@nuxt/test-utils/module'],
+  modules: ['@nuxt/ui', '@pinia/nuxt', '@vueuse/nuxt', '@nuxt/eslint', 'nuxt-auth-utils', 'nuxt-security', '@vite-pwa/nuxt', '@nuxt/test-utils/module'],
   // Its modules as they are written, of which a page takes those that it needs; the package's own entry is all of them in one.
   $production: { vite: { resolve: { alias: [{ find: /^ml-matrix$/, replacement: fileURLToPath(new URL('./node_modules/ml-matrix/src/index.js', import.meta.url)) }] } } },
   // The planner computes in the browser; a page rendered on the server would only be thrown away.
@@ -50,12 +50,34 @@ export default defineNuxtConfig({
   alias: { '#core': fileURLToPath(new URL('./core', import.meta.url)) },
   // Node.js does not read the server's maps unless asked, and they take a seventh of the build.
   sourcemap: false,
+  // The page without anything of anybody's: what the device starts with where there is no signal.
+  routeRules: { '/shell': { prerender: true }, '/sw.js': { headers: { 'cache-control': 'no-cache' } } },
+  pwa: {
+    // A new version waits until whoever works here takes it: the old page's parts stay on the device as long as it is open.
+    registerType: 'prompt',
+    manifest: {
+      name: 'Upper Deck', short_name: 'Upper Deck', description: 'Pitched-roof arrays from the first tape reading to the handover pack', start_url: '/', display: 'standalone', background_color: '#f6f3ea', theme_color: '#22272e',
+      icons: [{ src: '/favicon.svg', sizes: 'any', type: 'image/svg+xml' }],
+    },
+    workbox: {
+      navigateFallback: '/shell', navigateFallbackDenylist: [/^\/api\//, /^\/_/],
+      globPatterns: ['**/*.{js,css,html,svg,woff2,json}'], globIgnores: ['**/*vietnamese*', '**/*cyrillic*'],
+      clientsClaim: true, cleanupOutdatedCaches: true, maximumFileSizeToCacheInBytes: 4_000_000,
+      // What was read of the office's is read again from the device where the office can't be reached.
+      runtimeCaching: [
+        { urlPattern: /\/api\/jobs\/[^/]+\/photographs\/[^/?]+(\?|$)/, handler: 'CacheFirst', options: { cacheName: 'upper-deck-photographs', expiration: { maxEntries: 400, purgeOnQuotaError: false } } },
+        { urlPattern: /\/api\/(codes|jobs|jobs\/[^/]+\/(sheet|sheets|photographs))(\?|$)/, handler: 'NetworkFirst', options: { cacheName: 'upper-deck-read', networkTimeoutSeconds: 8, expiration: { maxEntries: 600, purgeOnQuotaError: false } } },
+      ],
+    },
+    client: { installPrompt: false, periodicSyncForUpdates: 1800 },
+  },
   // A list of three hundred jobs must not fetch a planner for each: what is pointed at is fetched.
   experimental: { defaults: { nuxtLink: { prefetchOn: { interaction: true, visibility: false } } } },
   compatibilityDate: '2026-05-01',
   nitro: {
     esbuild: { options: { target: 'es2022' } },
     logging: { compressedSizes: false },
+    prerender: { crawlLinks: false },
     // Packed once at the build, not at every request.
     compressPublicAssets: { gzip: true, brotli: true },
     hooks: { compiled: nitro => bundleThread(root, nitro.options.output.serverDir) },
@@ -65,7 +87,7 @@ export default defineNuxtConfig({
     build: {
       reportCompressedSize: false,
       // Of core a page takes what it names: no module of it does anything by being loaded.
-      rollupOptions: { treeshake: { moduleSideEffects: id => !/\/core\/[^?]*\.ts$|\/(clipper2-ts|papaparse|lru-cache|ml-matrix)\//.test(id) } },
+      rollupOptions: { treeshake: { moduleSideEffects: id => !/\/core\/[^?]*\.ts$|\/(clipper2-ts|papaparse|lru-cache|ml-matrix|javascript-lp-solver)\//.test(id) } },
     },
     optimizeDeps: { include: ['comlink', 'zod', 'papaparse', 'clipper2-ts'] },
   },

@@ -1,5 +1,6 @@
 <template>
   <UApp>
     <NuxtPage />
+    <NewVersion />
   </UApp>
 </template>

@@ -1,6 +1,7 @@
 import { createGlobalState, useLocalStorage } from '@vueuse/core'
 import { FetchError } from 'ofetch'
 import { may, type Right, type Role, type SignedIn } from '#core/people'
+import { forgetKept } from '../queue/kept'
 import { useTicked } from '../queue/ticked'
 
 /** Pages that nobody need be signed in for. */
@@ -32,6 +33,7 @@ export const useMe = createGlobalState(() => {
     known.value = null
     // What was only read goes; what the office lacks stays until it has it.
     useTicked().value = {}
+    await forgetKept().catch(() => {})
     await navigateTo('/sign-in')
   }
 

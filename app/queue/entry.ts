@@ -6,6 +6,7 @@ const contentSchema = z.discriminatedUnion('channel', [
   z.object({ channel: z.literal('edits'), kind: z.enum(['edit', 'undo', 'redo']), edit: editSchema }),
   z.object({ channel: z.literal('ticks'), list: z.string(), item: z.string(), done: z.boolean() }),
   z.object({ channel: z.literal('captions'), photoId: z.string(), caption: z.string() }),
+  z.object({ channel: z.literal('photographs'), photoId: z.string(), caption: z.string(), picture: z.instanceof(Blob) }),
 ])
 export type Content = z.infer<typeof contentSchema>
 export type Channel = Content['channel']
@@ -39,5 +40,6 @@ export function wordsOf({ content }: Entry): string {
     case 'edits': return wordsFor(content.edit)
     case 'ticks': return content.done ? 'a tick' : 'a tick taken off'
     case 'captions': return 'a photograph’s caption'
+    case 'photographs': return 'a photograph'
   }
 }

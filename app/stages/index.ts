@@ -2,6 +2,7 @@ import { type Component, defineAsyncComponent } from 'vue'
 import type { StageId } from '#core/job/stages'
 import { faceRef, type Ref as FaceRef } from '#core/trade'
 import SlipCovering from '../components/slip/SlipCovering.vue'
+import SlipOnRoof from '../components/slip/SlipOnRoof.vue'
 import SlipKeepClear from '../components/slip/SlipKeepClear.vue'
 import SlipRafters from '../components/slip/SlipRafters.vue'
 import SlipRails from '../components/slip/SlipRails.vue'
@@ -46,6 +47,7 @@ export const stageViews: Record<StageId, StageView> = {
   'wiring': { shows: 'face', slip: SlipWiring, selects: faceRef, over: { component: WiringWork, keeps: 'circuit' } },
   'load-out': { shows: 'sheet', sheet: SheetLoadout },
   'mark-out': { shows: 'sheet', sheet: SheetMarkout },
+  'on-roof': { shows: 'face', slip: SlipOnRoof, selects: faceRef },
 }
 
 /** What is selected where a rung is reached and nothing on it is asked for. */

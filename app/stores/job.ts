@@ -7,9 +7,10 @@ import { editRefusal } from '#core/people'
 import { done, type Outcome, refused, sentencesOf } from '#core/outcome'
 import { changesBetween, type Plan } from '#core/plan'
 import { type Behind, type RemoteEntry, unsentEntry, watchEdits } from '../queue/edits'
+import { keepJob, readKept } from '../queue/kept'
 
 /** What the server has told us: everything since lies in the unsent entries. */
-interface Base { jobId: string, job: Job, version: number, catalogue: Catalogue, stacks: UndoStacks }
+interface Base { jobId: string, job: Job, version: number, /** State of the shelf. */ shelf: number, catalogue: Catalogue, stacks: UndoStacks }
 
 /** What somebody else, or we in another window, changed while we were at it. */
 export interface Meanwhile {
@@ -48,6 +49,8 @@ export const useJobStore = defineStore('job', () => {
   })
   const meanwhile = shallowRef<Meanwhile | null>(null)
   const loadProblem = ref('')
+  /** When the office was heard of last about this job, where it is shown as this device kept it; null where it is fresh. */
+  const keptAt = ref<string | null>(null)
   /** Why the last thing that was tried is not for whoever is here. */
   const refusal = ref('')
 
@@ -57,7 +60,7 @@ export const useJobStore = defineStore('job', () => {
   const canUndo = computed(() => Boolean(now.value?.stacks.undo.length))
   const canRedo = computed(() => Boolean(now.value?.stacks.redo.length))
 
-  const { plan, planned, preview, previewEdit, changes, planProblem, slow } = usePlanOf(job, catalogue)
+  const { plan, planned, proving, preview, previewEdit, changes, planProblem, slow } = usePlanOf(job, catalogue)
 
   /** The firm's shelf as it was read last: as long as it is the same it is not fetched again with each job. */
   let shelf: { state: number, catalogue: Catalogue } | null = null
@@ -74,14 +77,36 @@ export const useJobStore = defineStore('job', () => {
       queue.drop(opened.made)
       if (wanted !== jobId) return
       unwatch = watchEdits(jobId, { version: () => base.value!.version, took, overtaken, sentElsewhere: () => void look() })
-      base.value = { jobId, job: opened.job, version: opened.version, catalogue: shelf!.catalogue, stacks: opened.stacks }
+      base.value = { jobId, job: opened.job, version: opened.version, shelf: opened.shelf, catalogue: shelf!.catalogue, stacks: opened.stacks }
       loadProblem.value = ''
+      keptAt.value = null
       if (unsent.value.length) void queue.send()
     }
     catch (error) {
-      if (wanted === jobId) loadProblem.value = sentenceOf(error)
+      if (wanted !== jobId) return
+      if (!await openKept(jobId, error)) loadProblem.value = sentenceOf(error)
     }
   }
+
+  /** Where the office can't be reached the job is opened as it was kept here. What the office says of itself, as that a job is gone, holds. */
+  async function openKept(jobId: string, error: unknown): Promise<boolean> {
+    if (!(error instanceof FetchError) || (error.statusCode !== undefined && error.statusCode < 500)) return false
+    const found = await readKept(jobId).catch(() => null)
+    if (!found || wanted !== jobId) return false
+    const { job: keptJob, version, shelf: state, stacks, at } = found.kept
+    shelf = { state, catalogue: found.catalogue }
+    unwatch = watchEdits(jobId, { version: () => base.value!.version, took, overtaken, sentElsewhere: () => void look() })
+    base.value = { jobId, job: keptJob, version, shelf: state, catalogue: found.catalogue, stacks }
+    loadProblem.value = ''
+    keptAt.value = at
+    return true
+  }
+  // What the office has is written down as it changes, so that the job is here when the signal is not.
+  watchDebounced(base, (now) => {
+    if (!now || keptAt.value) return
+    const { jobId, job: known, version, shelf: state, stacks, catalogue: parts } = now
+    void keepJob({ jobId, title: known.title, place: known.place, at: new Date().toISOString(), job: known, version, shelf: state, stacks }, parts).catch(() => {})
+  }, { debounce: 400, maxWait: 3000 })
 
   let unwatch = () => {}
   /**
@@ -95,6 +120,7 @@ export const useJobStore = defineStore('job', () => {
     meanwhile.value = null
     previewEdit(null)
     refusal.value = ''
+    keptAt.value = null
   }
 
   function push(kind: HistoryEntry['kind'], edit: Edit): Outcome<true> {
@@ -119,6 +145,8 @@ export const useJobStore = defineStore('job', () => {
   /** The base after what happened since: entries of our own, whose answer was lost, are ours; others are told of. Returns what others made. */
   function catchUp(version: number, { since, job: theirJob }: Behind, ours: UnsentEntry[]): RemoteEntry[] {
     const at = base.value!
+    // The office is heard of again.
+    keptAt.value = null
     if (!since) {
       // Which of ours they touched isn't known: nothing is taken back over theirs.
       base.value = { ...at, job: theirJob!, version, stacks: { undo: [], redo: [] } }
@@ -184,6 +212,7 @@ export const useJobStore = defineStore('job', () => {
     try {
       const { entries } = await $fetch<{ entries: RemoteEntry[] }>(`/api/jobs/${at.jobId}/edits`, { query: { since: at.version } })
       signedOut.value = false
+      keptAt.value = null
       if (!entries.length || base.value !== at || unsent.value.length) return
       tellMeanwhile(catchUp(entries.at(-1)!.version, { since: entries, job: null }, []), [])
     }
@@ -196,7 +225,7 @@ export const useJobStore = defineStore('job', () => {
   useNews(news => (news.again || (news.jobId === base.value?.jobId && news.version !== undefined && news.version > base.value!.version)) && void look())
 
   return {
-    job, catalogue, plan, planned, planProblem, slow, preview, changes, saveState, waiting, aside, meanwhile, loadProblem, refusal, canUndo, canRedo,
+    job, catalogue, plan, planned, proving, keptAt, planProblem, slow, preview, changes, saveState, waiting, aside, meanwhile, loadProblem, refusal, canUndo, canRedo,
     open, close, commit, undo, redo, previewEdit, takeTheirs,
   }
 })
@@ -252,8 +281,10 @@ function usePlanOf(job: Ref<Job | null>, catalogue: Ref<Catalogue | null>) {
       return
     }
     const timer = setTimeout(() => slow.value = bigness(nextJob), SLOW_MS)
+    // Round holes that are there a first answer comes at once, and the proof when it is found.
+    const pace = nextJob.faces.some(one => one.following) ? 'first' : 'whole'
     try {
-      const next = await usePlanner().planJob(nextJob, nextCatalogue)
+      const next = await usePlanner().planJob(nextJob, nextCatalogue, pace)
       // Meanwhile the job may have been closed, or another opened.
       if (!job.value || catalogue.value !== nextCatalogue) return
       if (plan.value && planned.value && plannedWith === nextCatalogue) changes.value = changesBetween(plan.value.totals, next.totals)
@@ -270,6 +301,29 @@ function usePlanOf(job: Ref<Job | null>, catalogue: Ref<Catalogue | null>) {
     }
     plannedWith = nextCatalogue
     planned.value = nextJob
+    if (pace === 'first') void prove(nextJob, nextCatalogue)
+  }
+
+  /** Whether a plan with fewer changes is still looked for. */
+  const proving = ref(false)
+  /** Looks on in a thread of its own, so that what is logged next never waits for it. */
+  async function prove(ofJob: Job, parts: Catalogue) {
+    if (!plan.value?.faces.some(one => one.fixings.rails.some(rail => rail.followed?.hurried))) {
+      proving.value = false
+      return
+    }
+    if (proving.value) useProver().giveUp()
+    proving.value = true
+    try {
+      const whole = await useProver().planJob(ofJob, parts, 'whole')
+      if (planned.value !== ofJob) return
+      plan.value = whole
+      proving.value = false
+    }
+    catch (error) {
+      // The first answer keeps every limit; it is not said to be the fewest.
+      if (!(error instanceof GivenUp)) proving.value = false
+    }
   }
 
   async function previewEdit(edit: Edit | null) {
@@ -284,5 +338,5 @@ function usePlanOf(job: Ref<Job | null>, catalogue: Ref<Catalogue | null>) {
     if (next && turn === latestPreview) preview.value = { job: read.value.job, plan: next }
   }
 
-  return { plan, planned, preview, changes, planProblem, slow, previewEdit }
+  return { plan, planned, proving, preview, changes, planProblem, slow, previewEdit }
 }

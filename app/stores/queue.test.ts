@@ -127,7 +127,7 @@ describe('the device’s queue', () => {
 
 describe('a batch', () => {
   const sender = { most: 3, together: ({ content }: Entry) => content.channel === 'ticks' ? content.list : '', send: async () => {} }
-  const senders: Senders = { edits: sender, ticks: sender, captions: sender }
+  const senders: Senders = { edits: sender, ticks: sender, captions: sender, photographs: sender }
   const entries = (...contents: [Content, string?, string?][]): Entry[] => contents.map(([content, refused, job], order) => ({
     id: String(order),
     jobId: job ?? jobId,

@@ -5,9 +5,9 @@ import { takeEarlier } from '../queue/earlier'
 import { editSender, sentElsewhere } from '../queue/edits'
 import { type Channel, type Content, type Entry, type EntryOf, readEntry } from '../queue/entry'
 import { isAboutAll, isRefusal, isSignedOut, nextBatch, type Refused, type Senders } from '../queue/send'
-import { captionSender, tickSender } from '../queue/ticks-and-captions'
+import { captionSender, photographSender, tickSender } from '../queue/small-senders'
 
-const senders: Senders = { edits: editSender, ticks: tickSender, captions: captionSender }
+const senders: Senders = { edits: editSender, ticks: tickSender, captions: captionSender, photographs: photographSender }
 
 const SEND_AFTER_MS = 150
 /** While a key repeats nothing waits longer than this. */

@@ -93,7 +93,8 @@ export function placesAround(places: PlacesForRail, there: ThereOnFace, job: Job
     const intervals = own.intervals.length ? placesOutside({ points: [], intervals: own.intervals }, closedStretches(alongLine({ ...line, reach: WIDE }, holes, REACHES_MM), isFree)).intervals : []
     // Beside a hole that can't be used the nearest place is wanted, on either side.
     const beside = intervals.flatMap(({ fromMm, toMm, ...of }) => [fromMm, toMm].filter(atMm => !own.intervals.some(one => one.fromMm === atMm || one.toMm === atMm)).map((atMm): PlacePoint => ({ atMm, ...of })))
-    const free = [...own.points.filter(point => !taken.has(point.member)), ...fromFollowed].filter(({ atMm }) => isFree(atMm))
+    const wanted = [...own.points.filter(point => !taken.has(point.member)), ...fromFollowed]
+    const free = [...wanted.filter(({ atMm }) => isFree(atMm)), ...wanted.filter(({ atMm }) => !isFree(atMm)).flatMap(point => besideMiss(point, alongLine({ ...line, reach: WIDE }, there.abandoned), face, isFree))]
     return { points: [...pins, ...free, ...beside].sort((a, b) => a.atMm - b.atMm), intervals }
   }
 }
@@ -103,6 +104,18 @@ const WIDE = { fromMm: -Infinity, toMm: Infinity }
 const REACHES_MM = 700
 /** Stretches are found to this, mm: half a pencil line. */
 const STEP_MM = 1
+
+/** A bit's half and a hand's, mm: so far past half the timber's width its middle is from a hole that just missed it. */
+const PAST_EDGE_MM = 6
+
+/** A rafter that was drilled past and nobody felt: as likely on either side of the hole, and still to be found. */
+function besideMiss(point: PlacePoint, missesMm: number[], { supports }: Face, isFree: (atMm: number) => boolean): PlacePoint[] {
+  if (supports.kind !== 'rafters') return []
+  const past = supports.widthMm / 2 + PAST_EDGE_MM
+  const near = missesMm.filter(mm => Math.abs(mm - point.atMm) < supports.widthMm)
+  return near.flatMap(mm => [mm - past, mm + past]).filter(atMm => isFree(atMm) && missesMm.every(mm => Math.abs(mm - atMm) >= past - 1))
+    .map((atMm): PlacePoint => ({ ...point, atMm, state: 'guessed', chance: point.chance / 2, timber: point.timber / 2 }))
+}
 
 /** Stretches of a line, near holes, in which no fixing may stand, mm along it. */
 function closedStretches(holesMm: number[], isFree: (atMm: number) => boolean): Interval[] {

@@ -95,7 +95,7 @@ export function followRail(rail: RailProblem, limits: RailLimits, round: RailRou
   return done(least, false, false, hurried)
 }
 
-/** Where nothing passes: what changes least of what is no more over than the layout followed was; where all are, what is least over. */
+/** Where nothing passes: what changes least of what is no more over than the layout followed was, or hardly more than the least. */
 function leastOver(rail: RailProblem, rules: LocalRules, pinned: ReadonlySet<number>, earlier: ReadonlySet<number>, earlierMm: number[]): number[] {
   const { candidates, judge } = rail
   const all = candidates.map((_, i) => i)
@@ -105,6 +105,9 @@ function leastOver(rail: RailProblem, rules: LocalRules, pinned: ReadonlySet<num
   const worst = (picks: number[]) => judge.worst(picks.map(i => candidates[i]!.atMm))
   const tried = [base, byRules ?? [], all].filter(picks => picks.length > 0).map(picks => ({ picks, worst: worst(picks), changes: changesFrom(picks, earlier) }))
   const was = earlierMm.length ? judge.worst(earlierMm) : 0
-  const asBefore = tried.filter(one => one.worst <= was + 1e-9)
-  return (asBefore.length ? asBefore.reduce((a, b) => b.changes < a.changes ? b : a) : tried.reduce((a, b) => b.worst < a.worst - 1e-9 ? b : a)).picks
+  const least = Math.min(...tried.map(one => one.worst))
+  return tried.filter(one => one.worst <= Math.max(was + 1e-9, least * NO_BETTER)).reduce((a, b) => b.changes < a.changes ? b : a).picks
 }
+
+/** What is over by no more than this share above the least is no worse for a crew than what changes more. */
+const NO_BETTER = 1.05

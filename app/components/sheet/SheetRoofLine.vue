@@ -1,13 +1,15 @@
 <script setup lang="ts">
 import type { OpeningCard, SectionDrawing } from '#core/openings'
 import { endReadings, gaugeWords, type LineCard, type MarkTask } from '#core/sheets/markout'
+import type { Drilled } from '#core/rooflog'
 import type { UnitSystem } from '#core/units'
 
 /** One line on the phone: the reading that is called out large, all of the line's readings below it, each to be ticked by itself. */
-const { card, units, ticked, current, tells, opening = null } = defineProps<{ card: LineCard, units: UnitSystem, ticked: ReadonlySet<string>, current: MarkTask, tells: boolean, /** How the fixing that is called out goes through the covering. */ opening?: { section: SectionDrawing, card: OpeningCard } | null }>()
+const { card, units, ticked, current, tells, opening = null, drill = null } = defineProps<{ card: LineCard, units: UnitSystem, ticked: ReadonlySet<string>, current: MarkTask, tells: boolean, /** How the fixing that is called out goes through the covering. */ opening?: { section: SectionDrawing, card: OpeningCard } | null, /** What is known of the hole of the fixing that is called out; null where it is none. */ drill?: Drilled['state'] | 'none' | null }>()
 const asksCard = ref(false)
 watch(() => card.step.id, () => asksCard.value = false)
-const emit = defineEmits<{ call: [key: string], tick: [key: string, done: boolean] }>()
+const emit = defineEmits<{ call: [key: string], tick: [key: string, done: boolean], drill: [] }>()
+const drillWords: Record<Drilled['state'] | 'none', string> = { none: 'Drill: hit or miss ▸', used: '✓ Drilled: its steps ▸', abandoned: '✕ Missed here ▸', disputed: '! Two people differ ▸' }
 const labelOf = (task: MarkTask) => task.kind === 'check' ? task.check.label : task.kind === 'closing' ? `Closes at: ${task.mark.label}` : task.mark.label
 const noteOf = (task: MarkTask) => task.kind === 'check' ? task.check.note : task.kind === 'closing' ? '' : task.mark.note
 const where = computed(() => card.step.marks.length ? `${card.step.tape === 'along' ? 'Along the eave' : 'Up the slope'}${card.step.lineMm ? ', line at' : ''}` : '')
@@ -71,6 +73,14 @@ watch(() => current.key, () => nextTick(() => list.value?.querySelector('[data-c
         {{ noteOf(current) }}
       </p>
     </section>
+    <button
+      v-if="drill"
+      type="button"
+      class="min-h-16 bg-black px-4 text-left text-2xl font-bold text-[#fff7c4]"
+      @click="emit('drill')"
+    >
+      {{ drillWords[drill] }}
+    </button>
     <button
       v-if="opening"
       type="button"

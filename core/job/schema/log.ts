@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { suppliers } from './broken'
-import { freeText, lengthMm, shortId } from './fields'
+import { freeText, lengthMm, shortId, sides } from './fields'
 
 export const MOST_LOG = 4000
 
@@ -11,8 +11,6 @@ const place = { xMm: lengthMm('A place along the eave', -30_000, 60_000), yMm: l
 
 /** What came up the bit: pale dust is timber, dark is covering or felt. */
 export const dusts = ['pale', 'dark', 'none'] as const
-/** Which way of a hole the timber lies, for one that missed. */
-export const timberSides = ['left', 'right'] as const
 export const drivers = ['wrench', 'drill', 'impact'] as const
 export const damageKinds = ['module', 'tile', 'other'] as const
 export const pauseReasons = ['rain', 'day', 'break'] as const
@@ -22,7 +20,7 @@ export const weatherSources = ['thermometer', 'forecast', 'typed'] as const
 /** Kinds of what a crew says of a face, each a line of the roof log. Nothing in the log is altered: what was wrong is taken out, and what two people say differently is settled. */
 export const logEntrySchema = z.discriminatedUnion('kind', [
   /** A hole drilled for a fixing: in timber or beside it. */
-  z.object({ ...said, kind: z.literal('hole'), ...place, result: z.enum(['hit', 'miss']), timber: z.enum(timberSides).nullable(), dust: z.enum(dusts).nullable() }),
+  z.object({ ...said, kind: z.literal('hole'), ...place, result: z.enum(['hit', 'miss']), /** Which way the timber lies, seen from outside, where one that missed felt it. */ timber: z.enum(sides).nullable(), dust: z.enum(dusts).nullable() }),
   z.object({ ...said, kind: z.literal('seal'), holeId: shortId }),
   /** A hole in timber that nothing stands in any more. */
   z.object({ ...said, kind: z.literal('give-up'), holeId: shortId }),

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { supportKinds } from '../../catalogue/schema'
-import { lengthMm, shortId } from './fields'
+import { lengthMm, shortId, sides } from './fields'
 import type { WordsOf } from './words'
 
 /** How a reading of a rafter was come by. Edges are the timber's, seen from outside; a pilot is drilled. */
@@ -20,6 +20,8 @@ export const hitSchema = z.object({
   yMm: lengthMm('A height up the slope', 0, 30_000),
   state: z.enum(hitStates),
   use: z.enum(hitUses),
+  /** Of a pilot that missed: on which side the timber was felt. */
+  timber: z.enum(sides).optional(),
 })
 export type Hit = z.infer<typeof hitSchema>
 export const MOST_HITS = 400

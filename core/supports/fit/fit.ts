@@ -98,7 +98,7 @@ function raftersOfRow(row: BeliefRow, rows: BeliefRow[], supports: RafterSupport
     const own = observations.filter((_, at) => row.numbers[at] === k)
     const pilots: Pilot[] = [
       ...own.filter(one => one.pilot).map(one => ({ xMm: one.xMm - level(one.yMm), hit: true })),
-      ...misses.filter(miss => numberAt(row, miss.xMm, miss.yMm) === k).map(miss => ({ xMm: miss.xMm - level(miss.yMm), hit: false })),
+      ...misses.filter(miss => numberAt(row, miss.xMm, miss.yMm) === k).map(miss => ({ xMm: miss.xMm - level(miss.yMm), hit: false, timber: miss.timber })),
     ]
     // Own pilots come in below as intervals, so the row is taken without them first.
     const others = own.some(one => one.pilot) && row.numbers.filter(one => one !== null).length > own.length

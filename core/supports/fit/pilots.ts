@@ -1,8 +1,11 @@
 /** What is known of one rafter's centre, mm. */
 export interface Centre { xMm: number, sdMm: number }
 
-/** A drilled pilot near a rafter. */
-export interface Pilot { xMm: number, hit: boolean }
+/** A drilled pilot near a rafter; of one that missed perhaps on which side the timber was felt. */
+export interface Pilot { xMm: number, hit: boolean, timber?: 'left' | 'right' }
+
+/** So often whoever felt the timber on one side has it wrong (common practice). */
+const WRONG_SIDE = 0.05
 
 const CELLS = 600
 /** A pilot is read to about this, mm: the edges of its interval are that soft. */
@@ -24,7 +27,8 @@ export function centreWithPilots(known: Centre, pilots: Pilot[], widthMm: number
     let weight = Math.exp(-((x - known.xMm) ** 2) / (2 * known.sdMm ** 2))
     for (const pilot of pilots) {
       const inside = 1 / (1 + Math.exp(-(widthMm / 2 - Math.abs(x - pilot.xMm)) / READING_SD_MM * 1.7))
-      weight *= pilot.hit ? inside : 1 - inside
+      const aside = pilot.timber && (pilot.timber === 'left') === (x < pilot.xMm) ? 1 - WRONG_SIDE : WRONG_SIDE
+      weight *= pilot.hit ? inside : (1 - inside) * (pilot.timber ? aside : 1)
     }
     weights += weight
     mean += weight * x

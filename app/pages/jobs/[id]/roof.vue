@@ -1,25 +1,39 @@
 <script setup lang="ts">
 import { type LineCard, lineCards, markTasks, restsOn, revisionName, spokenTask } from '#core/sheets/markout'
+import { movesOn, openOn } from '#core/fieldwork'
+import type { Edit } from '#core/job'
 import { cardOf, LINES_WHERE_SMALL, sectionOf } from '#core/openings'
+import { onFace } from '#core/rails'
 import { plural } from '#core/trade'
 import { datumName } from '#core/roof'
 
-/** The mark-out on the roof: one card a line, readable at arm's length in the sun, read aloud, ticked whole or mark by mark with one thumb. */
+/**
+ * The day on the roof with the phone alone: one card a line, readable at arm's length in the sun, read aloud, ticked whole or mark by mark with
+ * one thumb; each fixing's hole logged, the plan following what is there, feet levelled, rain and damage.
+ */
 const jobId = String(useRoute().params.id)
+const store = useJobStore()
 const { sheet, error } = useSheet(jobId)
-useHead({ title: () => `${sheet.value ? `${sheet.value.job.title} · ` : ''}On the roof · Upper Deck` })
-const units = computed(() => sheet.value?.job.units ?? 'metric')
+// The job itself is kept and planned on the phone; the office's sheet says what is issued.
+void store.open(jobId)
+onBeforeUnmount(() => store.close(jobId))
+const live = computed(() => store.planned && store.plan ? { job: store.planned, plan: store.plan } : null)
+const shown = computed(() => live.value ?? (sheet.value ? { job: sheet.value.job, plan: sheet.value.plan } : null))
+useHead({ title: () => `${shown.value ? `${shown.value.job.title} · ` : ''}On the roof · Upper Deck` })
+const units = computed(() => shown.value?.job.units ?? 'metric')
 const last = computed(() => sheet.value?.issued[0] ?? null)
 const changed = computed(() => sheet.value?.changes.reduce((sum, face) => sum + face.changes.length, 0) ?? 0)
-const stops = computed(() => sheet.value?.plan.totals.stops ?? 0)
-const rests = computed(() => sheet.value ? restsOn(sheet.value.plan) : [])
-const list = computed(() => last.value && !changed.value ? `mark-out:${revisionName(last.value.revision)}` : 'mark-out')
+/** Once somebody follows a layout its own moves tell what has changed. */
+const isFollowed = computed(() => shown.value?.job.faces.some(one => one.following) ?? false)
+const stops = computed(() => shown.value?.plan.totals.stops ?? 0)
+const rests = computed(() => shown.value ? restsOn(shown.value.plan) : [])
+const list = computed(() => last.value && (!changed.value || isFollowed.value) ? `mark-out:${revisionName(last.value.revision)}` : 'mark-out')
 const { ticked, set, reached, refused } = useTicks(jobId, list)
 
-const tasks = computed(() => markTasks((sheet.value?.plan.faces ?? []).flatMap((plan, f) => plan.modules
+const tasks = computed(() => markTasks((shown.value?.plan.faces ?? []).flatMap((plan, f) => plan.modules
   ? [{
       faceId: plan.faceId,
-      name: sheet.value!.job.faces[f]!.name,
+      name: shown.value!.job.faces[f]!.name,
       marks: plan.marks,
     }]
   : [])))
@@ -31,14 +45,61 @@ const card = computed(() => cards.value[Math.min(at.value, cards.value.length - 
 /** The reading that is being called out: what was pressed, else the first on the line that is not done. */
 const called = ref<string | null>(null)
 const task = computed(() => card.value && (card.value.tasks.find(one => one.key === called.value) ?? card.value.tasks.find(one => !ticked.value.has(one.key)) ?? card.value.tasks[0]!))
+/** The face that the card in hand is of, and its plan. */
+const inHand = computed(() => {
+  const f = shown.value?.plan.faces.findIndex(one => one.faceId === card.value?.faceId) ?? -1
+  return shown.value && f >= 0 ? { face: shown.value.job.faces[f]!, plan: shown.value.plan.faces[f]! } : null
+})
+const face = computed(() => inHand.value?.face ?? null)
+const facePlan = computed(() => inHand.value?.plan ?? null)
+const crew = useCrew(face, facePlan, computed(() => last.value?.revision ?? null))
+/** The fixing that is called out, where it stands. */
+const fixing = computed(() => {
+  const of = task.value?.kind === 'mark' ? task.value.mark.of : undefined
+  if (of?.kind !== 'fixing' || !facePlan.value) return null
+  const r = facePlan.value.fixings.rails.findIndex(one => one.fixings.some(own => own.id === of.id))
+  const own = facePlan.value.fixings.rails[r]?.fixings
+  const i = own?.findIndex(one => one.id === of.id) ?? -1
+  if (!own || i < 0) return null
+  const rail = facePlan.value.rails[r]!
+  const spot = onFace(rail, own[i]!.atMm)
+  return { id: of.id, spot, railId: rail.id, title: `Rail ${rail.number}, fixing ${i + 1} of ${own.length}, ${own[i]!.member}`, hole: crew.holeAt(spot) }
+})
 /** The section and the steps of the fixing that is called out: worked out on the phone, from the plan that it has. */
 const opening = computed(() => {
-  const of = task.value?.kind === 'mark' ? task.value.mark.of : undefined
-  const f = sheet.value?.plan.faces.findIndex(one => one.faceId === card.value?.faceId) ?? -1
-  if (!sheet.value || f < 0 || of?.kind !== 'fixing') return null
-  const [job, face, plan] = [sheet.value.job, sheet.value.job.faces[f]!, sheet.value.plan.faces[f]!]
-  const own = plan.openings.find(one => one.fixingId === of.id)
-  return own ? { section: sectionOf(job, face, plan, own, LINES_WHERE_SMALL), card: cardOf(job, face, plan, own) } : null
+  if (!shown.value || !face.value || !facePlan.value || !fixing.value) return null
+  const own = facePlan.value.openings.find(one => one.fixingId === fixing.value!.id)
+  return own ? { section: sectionOf(shown.value.job, face.value, facePlan.value, own, LINES_WHERE_SMALL), card: cardOf(shown.value.job, face.value, facePlan.value, own) } : null
+})
+const moves = computed(() => shown.value && face.value && facePlan.value ? movesOn(shown.value.job, face.value, facePlan.value) : [])
+const items = computed(() => shown.value?.job.faces.flatMap((one, f) => one.following || shown.value!.job.log.some(entry => entry.faceId === one.id) ? openOn(shown.value!.job, one, shown.value!.plan.faces[f]!, crew.holes.value.at(-1) ?? null) : []) ?? [])
+
+/** What stands on the screen: one thing at a time. */
+type View = 'line' | 'lines' | 'hole' | 'moves' | 'level' | 'turn' | 'pause' | 'damage' | 'phone'
+const view = ref<View>('line')
+const viewNames: Record<Exclude<View, 'line' | 'lines' | 'hole'>, string> = { moves: 'What moves', level: 'Level the feet', turn: 'Is the row true', pause: 'Rain, day’s end', damage: 'Damage', phone: 'On this phone' }
+/** The fixing whose card is open keeps it while the plan moves others. */
+const held = shallowRef<{ spot: { xMm: number, yMm: number }, railId: string, title: string } | null>(null)
+function openHole() {
+  held.value = fixing.value
+  view.value = 'hole'
+}
+const said = ref('')
+function cure(edit: Edit) {
+  const outcome = store.commit(edit)
+  said.value = outcome.ok ? '' : outcome.problem
+}
+function undo() {
+  const outcome = store.undo()
+  said.value = outcome.ok ? 'Taken back.' : outcome.problem
+}
+watch(view, () => said.value = '')
+/** A sheet issued after the one that is followed. */
+const later = ref(0)
+const superseded = computed(() => {
+  const to = last.value?.revision ?? 0
+  const from = face.value?.following?.revision ?? null
+  return face.value?.following && to > (from ?? 0) && to > later.value ? { from, to } : null
 })
 /** An instruction is told once: where the line before says the same it would only take room. */
 const tells = computed(() => card.value !== null && cards.value[at.value - 1]?.step.instruction !== card.value.step.instruction)
@@ -51,7 +112,6 @@ watch([cards, ticked], () => {
   at.value = Math.max(0, next)
 }, { immediate: true })
 const done = computed(() => cards.value.filter(isDone).length)
-const lists = ref(false)
 
 const aloud = useLocalStorage('read-marks-aloud', false)
 const spoken = computed(() => task.value ? spokenTask(task.value, units.value) : '')
@@ -97,13 +157,13 @@ function wholeLine() {
 <template>
   <div class="glare fixed inset-0 flex flex-col">
     <p
-      v-if="error"
+      v-if="error && !shown && (store.loadProblem || !store.job)"
       role="alert"
       class="p-6 text-xl font-semibold"
     >
-      The marks can’t be read from the server. What was ticked is kept on this phone; come back when there is a signal.
+      The marks can’t be read from the server, and this job is not on this phone. What was ticked or logged is kept; come back when there is a signal, and take the job along.
     </p>
-    <template v-else-if="sheet && card && task">
+    <template v-else-if="shown && card && task">
       <header class="flex items-center gap-2 border-b-4 border-black px-3 py-2">
         <NuxtLink
           :to="`/jobs/${jobId}/mark-out`"
@@ -113,10 +173,10 @@ function wholeLine() {
         <button
           type="button"
           class="min-w-0 flex-1 text-left"
-          :aria-expanded="lists"
-          @click="lists = !lists"
+          :aria-expanded="view === 'lines'"
+          @click="view = view === 'lines' ? 'line' : 'lines'"
         >
-          <span class="block truncate text-lg leading-tight font-bold">{{ card.step.title }}</span>
+          <span class="block truncate text-lg leading-tight font-bold">{{ view === 'line' || view === 'lines' || view === 'hole' ? card.step.title : viewNames[view] }}</span>
           <span class="block truncate text-[15px] leading-tight">{{ done }} of {{ cards.length }} done, all lines ▾ {{ card.faceName }}</span>
         </button>
         <button
@@ -141,29 +201,40 @@ function wholeLine() {
         />
       </div>
 
+      <CrewSuperseded
+        v-if="superseded && face && facePlan"
+        :from="superseded.from"
+        :to="superseded.to"
+        :moves="moves"
+        :job="shown.job"
+        :face="face"
+        :face-plan="facePlan"
+        @follow="crew.followAnew()"
+        @later="later = superseded!.to"
+      />
       <p
-        v-if="changed"
+        v-if="changed && !isFollowed"
         role="alert"
         class="border-b-4 border-black bg-black px-4 py-2 text-lg font-bold text-[#fff7c4]"
       >
         Not the issued sheet: {{ changed }} {{ changed === 1 ? 'mark has' : 'marks have' }} changed since revision {{ revisionName(last!.revision) }}. Ask the office.
       </p>
       <p
-        v-if="stops"
+        v-if="stops && (view === 'line' || view === 'lines')"
         role="alert"
         class="border-b-4 border-black bg-[#a3291c] px-4 py-2 text-lg leading-snug font-bold text-white"
       >
         {{ stops === 1 ? 'A stop is' : `${stops} stops are` }} open{{ last?.despite && !changed ? `. ${last.issuedBy} issued it all the same: ${last.despite.reason}` : ': nothing is to be fixed by this yet. Ask the office.' }}
       </p>
       <p
-        v-if="!changed"
+        v-if="!changed || isFollowed"
         class="px-4 pt-1 text-[15px] font-semibold"
       >
-        {{ last ? `Revision ${revisionName(last.revision)}, ${last.issuedBy}` : 'Not issued yet' }}; {{ reached ? 'ticks have reached the office' : refused.length ? `${plural(refused.length, 'tick')} not taken by the office: ${refused[0]!.refused} Open the sheet to try again` : 'ticks kept on this phone' }}
+        {{ store.waiting ? `${store.waiting} on this phone, not at the office yet. ` : '' }}{{ store.keptAt ? `No signal: as the office had it ${agoWords(store.keptAt)}. ` : '' }}{{ last ? `Revision ${revisionName(last.revision)}, ${last.issuedBy}` : 'Not issued yet' }}; {{ reached ? 'ticks have reached the office' : refused.length ? `${plural(refused.length, 'tick')} not taken by the office: ${refused[0]!.refused} Open the sheet to try again` : 'ticks kept on this phone' }}
       </p>
 
       <details
-        v-if="rests.length"
+        v-if="rests.length && view === 'line' && !isFollowed"
         class="border-b-2 border-black/30 px-4 py-1 text-[15px] leading-snug"
       >
         <summary class="flex min-h-11 cursor-pointer items-center font-bold">
@@ -177,8 +248,20 @@ function wholeLine() {
           {{ one }}
         </p>
       </details>
+      <div
+        v-if="view === 'lines'"
+        class="grid grid-cols-2 gap-2 px-3 pt-2"
+      >
+        <CrewButton
+          v-for="(name, id) in viewNames"
+          :key="id"
+          @press="view = id"
+        >
+          {{ name }}{{ id === 'moves' && moves.length ? ` (${moves.length})` : id === 'pause' && items.length ? ` (${items.length})` : '' }}
+        </CrewButton>
+      </div>
       <ol
-        v-if="lists"
+        v-if="view === 'lines'"
         class="flex-1 overflow-y-auto px-4 py-2"
       >
         <li
@@ -188,7 +271,7 @@ function wholeLine() {
           <button
             type="button"
             class="flex min-h-16 w-full items-center justify-between gap-3 border-b-2 border-black/30 text-left text-xl font-semibold"
-            @click="go(i); lists = false"
+            @click="go(i); view = 'line'"
           >
             <span class="leading-tight">{{ one.step.title }}<span
               v-if="faces > 1"
@@ -197,6 +280,66 @@ function wholeLine() {
           </button>
         </li>
       </ol>
+      <CrewHole
+        v-else-if="view === 'hole' && held && face && facePlan"
+        :job-id="jobId"
+        :job="shown.job"
+        :face="face"
+        :face-plan="facePlan"
+        :plan="shown.plan"
+        :crew="crew"
+        :spot="held.spot"
+        :title="held.title"
+        :rail-id="held.railId"
+        :moves="moves"
+        :proving="store.proving"
+        @cure="cure"
+      />
+      <div
+        v-else-if="view === 'moves' && face && facePlan"
+        class="min-h-0 flex-1 overflow-y-auto px-3 pb-4"
+      >
+        <CrewMoves
+          :moves="moves"
+          :job="shown.job"
+          :face="face"
+          :face-plan="facePlan"
+          :plan="shown.plan"
+          :proving="store.proving"
+          @cure="cure"
+        />
+      </div>
+      <CrewLevel
+        v-else-if="view === 'level' && face && facePlan"
+        :job="shown.job"
+        :face="face"
+        :face-plan="facePlan"
+        :crew="crew"
+      />
+      <CrewTurn
+        v-else-if="view === 'turn' && face && facePlan"
+        :job="shown.job"
+        :face="face"
+        :face-plan="facePlan"
+      />
+      <CrewPause
+        v-else-if="view === 'pause' && face && facePlan"
+        :job="shown.job"
+        :face="face"
+        :face-plan="facePlan"
+        :items="items"
+        :crew="crew"
+      />
+      <CrewDamage
+        v-else-if="view === 'damage' && face"
+        :job="shown.job"
+        :face="face"
+        :crew="crew"
+      />
+      <CrewPhone
+        v-else-if="view === 'phone'"
+        :job-id="jobId"
+      />
       <SheetRoofLine
         v-else
         :card="card"
@@ -205,16 +348,46 @@ function wholeLine() {
         :current="task"
         :tells="tells"
         :opening="opening"
+        :drill="fixing === null ? null : fixing.hole?.state ?? 'none'"
+        @drill="openHole"
         @call="called = $event"
         @tick="set"
       />
 
       <footer
-        v-if="!lists"
+        v-if="view !== 'line' && view !== 'lines'"
+        class="border-t-4 border-black p-3"
+      >
+        <p
+          v-if="said"
+          role="status"
+          class="pb-1 text-lg leading-tight font-semibold"
+        >
+          {{ said }}
+        </p>
+        <div class="flex gap-2">
+          <CrewButton
+            class="flex-1 text-center"
+            :disabled="!store.canUndo"
+            @press="undo"
+          >
+            Undo
+          </CrewButton>
+          <CrewButton
+            class="flex-1 text-center"
+            dark
+            @press="view = view === 'hole' ? 'line' : 'lines'"
+          >
+            {{ view === 'hole' ? 'Back to the line' : 'Back' }}
+          </CrewButton>
+        </div>
+      </footer>
+      <footer
+        v-else-if="view === 'line'"
         class="border-t-4 border-black p-3"
       >
         <p class="mb-2 truncate text-[15px]">
-          Tape from the {{ datumName(sheet.job.faces.find(one => one.id === card!.faceId)!) }}
+          Tape from the {{ datumName(shown.job.faces.find(one => one.id === card!.faceId)!) }}
         </p>
         <div class="flex gap-2">
           <button
@@ -244,7 +417,7 @@ function wholeLine() {
       </footer>
     </template>
     <div
-      v-else-if="sheet"
+      v-else-if="shown"
       class="p-6 text-2xl font-semibold"
     >
       <p>Nothing to mark out yet: no row stands on any face.</p>

@@ -19,6 +19,17 @@ export const tickSender: Sender = {
   },
 }
 
+/** Pictures one by one: each keeps its id, so that one that was sent and not answered is there once. */
+export const photographSender: Sender = {
+  most: 1,
+  together: () => '',
+  async send([entry], settled) {
+    const { photoId, caption, picture } = entry!.content as ContentOf<'photographs'>
+    await $fetch(`/api/jobs/${entry!.jobId}/photographs`, { method: 'POST', body: picture, headers: { 'content-type': picture.type }, query: { caption, id: photoId } })
+    settled([])
+  },
+}
+
 export const captionSender: Sender = {
   most: 1,
   together: () => '',
