@@ -2,7 +2,7 @@ import type { Fasteners, Mount } from '../catalogue'
 import { footOf } from '../coverings'
 import type { Interval } from '../geometry'
 import type { Face, Following, Job } from '../job'
-import { drilledOn, type RailThere, railsThere } from '../rooflog'
+import { type Drilled, drilledOn, type RailThere, railsThere } from '../rooflog'
 import { type FixingPlaces, type PlacePoint, type PlacesForRail, placesOutside, type RailLine } from '../supports'
 
 interface Spot { xMm: number, yMm: number }
@@ -16,6 +16,8 @@ export interface ThereOnFace {
   used: Spot[]
   /** Holes in which none does, and those about which two people differ: no new fixing goes near them. */
   abandoned: Spot[]
+  /** Of those the ones that missed the timber. */
+  missed: Spot[]
   following: Following
   rails: RailThere[]
 }
@@ -23,8 +25,9 @@ export interface ThereOnFace {
 /** What the log says is there on a face; null before anybody has drilled, cut or laid anything: then it is planned from nothing. */
 export function thereOn({ log }: Pick<Job, 'log'>, face: Pick<Face, 'id' | 'following'>): ThereOnFace | null {
   if (!face.following) return null
-  const spots = (state: (s: string) => boolean) => drilledOn(log, face.id).filter(one => state(one.state)).map(({ xMm, yMm }) => ({ xMm, yMm }))
-  return { used: spots(s => s === 'used'), abandoned: spots(s => s !== 'used'), following: face.following, rails: railsThere(log, face.id) }
+  const holes = drilledOn(log, face.id)
+  const spots = (which: (hole: Drilled) => boolean): Spot[] => holes.filter(which).map(({ xMm, yMm }) => ({ xMm, yMm }))
+  return { used: spots(one => one.state === 'used'), abandoned: spots(one => one.state !== 'used'), missed: spots(one => one.state === 'abandoned' && one.missed), following: face.following, rails: railsThere(log, face.id) }
 }
 
 /** A hole belongs to a line no farther from it than this, mm: a crayon's width and a hand's. */
@@ -94,7 +97,7 @@ export function placesAround(places: PlacesForRail, there: ThereOnFace, job: Job
     // Beside a hole that can't be used the nearest place is wanted, on either side.
     const beside = intervals.flatMap(({ fromMm, toMm, ...of }) => [fromMm, toMm].filter(atMm => !own.intervals.some(one => one.fromMm === atMm || one.toMm === atMm)).map((atMm): PlacePoint => ({ atMm, ...of })))
     const wanted = [...own.points.filter(point => !taken.has(point.member)), ...fromFollowed]
-    const free = [...wanted.filter(({ atMm }) => isFree(atMm)), ...wanted.filter(({ atMm }) => !isFree(atMm)).flatMap(point => besideMiss(point, alongLine({ ...line, reach: WIDE }, there.abandoned), face, isFree))]
+    const free = [...wanted.filter(({ atMm }) => isFree(atMm)), ...wanted.filter(({ atMm }) => !isFree(atMm)).flatMap(point => besideMiss(point, alongLine({ ...line, reach: WIDE }, there.missed), face, isFree))]
     return { points: [...pins, ...free, ...beside].sort((a, b) => a.atMm - b.atMm), intervals }
   }
 }

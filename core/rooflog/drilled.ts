@@ -9,6 +9,8 @@ export interface Drilled {
   yMm: number
   /** A fixing stands in it or may; nothing does; or two people say it differently and nobody has settled it. */
   state: 'used' | 'abandoned' | 'disputed'
+  /** It went beside the timber, whatever became of it. */
+  missed: boolean
   sealed: boolean
   /** For one that missed: which way the timber lies, where somebody felt it. */
   timber: LogOf<'hole'>['timber']
@@ -32,7 +34,7 @@ export function drilledOn(log: LogEntry[], faceId: string): Drilled[] {
     if (entry.kind !== 'hole' || over.has(entry.id)) continue
     const { id, xMm, yMm, result, timber, dust, by, at } = entry
     const twin = holes.find(one => Math.hypot(one.xMm - xMm, one.yMm - yMm) < ONE_HOLE_MM)
-    const hole: Drilled = twin ?? { id, faceId, xMm, yMm, state: result === 'hit' ? 'used' : 'abandoned', sealed: false, timber, dust, by, at, closure: [], heightMm: null, torque: null }
+    const hole: Drilled = twin ?? { id, faceId, xMm, yMm, state: result === 'hit' ? 'used' : 'abandoned', missed: result === 'miss', sealed: false, timber, dust, by, at, closure: [], heightMm: null, torque: null }
     if (!twin) holes.push(hole)
     else hole.dust ??= dust
     if (differences.some(one => one.a.id === id || one.b.id === id)) hole.state = 'disputed'

@@ -2,6 +2,7 @@
 import { closingSteps, type Move } from '#core/fieldwork'
 import type { Face, Job } from '#core/job'
 import type { FacePlan, Plan } from '#core/plan'
+import { onFace } from '#core/rails'
 import { placeAlong, placeUp, readingAlong, readingUp } from '#core/roof'
 import type { Drilled } from '#core/rooflog'
 import { formatLength, formatQuantity, torque } from '#core/units'
@@ -26,9 +27,14 @@ const emit = defineEmits<{ cure: [edit: Plan['findings'][number]['cures'][number
 const units = computed(() => job.units)
 /** The hole keeps its card though the plan moves the fixing away from it. */
 const drilledAt = ref<{ xMm: number, yMm: number } | null>(null)
-watch(() => spot, () => drilledAt.value = null)
-const hole = computed((): Drilled | null => crew.holeAt(drilledAt.value ?? spot))
-const at = computed(() => hole.value ?? spot)
+watch(() => spot, () => {
+  drilledAt.value = null
+  nextAt.value = null
+})
+/** Where the plan has the fixing after a miss. */
+const nextAt = ref<{ xMm: number, yMm: number } | null>(null)
+const hole = computed((): Drilled | null => crew.holeAt(nextAt.value ?? drilledAt.value ?? spot))
+const at = computed(() => hole.value ?? nextAt.value ?? spot)
 const rail = computed(() => facePlan.rails.find(one => one.id === railId) ?? null)
 const alongRail = computed(() => rail.value?.way !== 'up')
 const reading = computed(() => alongRail.value ? readingAlong(face, at.value.xMm) : readingUp(face, at.value.yMm))
@@ -41,11 +47,23 @@ function tell(outcome: { ok: boolean, problem?: string }) {
   told.value = outcome.ok ? '' : outcome.problem ?? ''
   if (outcome.ok) navigator.vibrate?.(40)
 }
+/** A missed fixing is often only a hand's width away: the nearest on its rail that is not drilled yet. */
+const NEAR_MM = 400
+const again = computed(() => {
+  const own = rail.value
+  if (!own || hole.value?.state !== 'abandoned') return null
+  const places = facePlan.fixings.rails.find(one => one.railId === own.id)!.fixings.map(one => onFace(own, one.atMm)).filter(one => !crew.holeAt(one))
+  const off = (one: { xMm: number, yMm: number }) => Math.hypot(one.xMm - at.value.xMm, one.yMm - at.value.yMm)
+  const [nearest] = places.sort((a, b) => off(a) - off(b))
+  return nearest && off(nearest) < NEAR_MM ? nearest : null
+})
 function drill(result: 'hit' | 'miss', timber: 'left' | 'right' | null = null, dust: 'pale' | 'dark' | null = null) {
-  drilledAt.value = { ...at.value }
+  drilledAt.value = { xMm: at.value.xMm, yMm: at.value.yMm }
+  nextAt.value = null
   tell(crew.drilled(drilledAt.value, result, timber, dust))
 }
 function movedTo(mm: number) {
+  nextAt.value = null
   drilledAt.value = alongRail.value ? { xMm: placeAlong(face, mm), yMm: at.value.yMm } : { xMm: at.value.xMm, yMm: placeUp(face, mm) }
   asksPlace.value = false
   tell(crew.drilled(drilledAt.value, 'hit', null, 'pale'))
@@ -205,7 +223,7 @@ const notes = computed(() => job.log.flatMap(entry => entry.kind === 'note' && h
 
     <template v-else-if="hole.state === 'abandoned'">
       <p class="mt-1 text-xl font-bold">
-        ✕ {{ hole.dust === 'pale' ? 'Given up' : 'Missed' }}{{ hole.timber ? `, timber to the ${hole.timber}` : '' }}, {{ hole.by }}
+        ✕ {{ hole.missed ? 'Missed' : 'Given up' }}{{ hole.timber ? `, timber to the ${hole.timber}` : '' }}, {{ hole.by }}
       </p>
       <p
         v-if="hole.sealed"
@@ -220,6 +238,13 @@ const notes = computed(() => job.log.flatMap(entry => entry.kind === 'note' && h
         @press="say({ kind: 'seal', holeId: hole.id })"
       >
         It is sealed now
+      </CrewButton>
+      <CrewButton
+        v-if="again"
+        class="mt-2 !min-h-20 w-full text-2xl"
+        @press="nextAt = again"
+      >
+        Drill at {{ formatLength(alongRail ? readingAlong(face, again.xMm) : readingUp(face, again.yMm), units) }} instead ▸
       </CrewButton>
       <CrewPhotograph
         :job-id="jobId"

@@ -40,8 +40,14 @@ const tasks = computed(() => markTasks((shown.value?.plan.faces ?? []).flatMap((
 const cards = computed(() => lineCards(tasks.value))
 const faces = computed(() => new Set(cards.value.map(one => one.faceId)).size)
 const isDone = (card: LineCard) => card.tasks.every(task => ticked.value.has(task.key))
-const at = ref(0)
-const card = computed(() => cards.value[Math.min(at.value, cards.value.length - 1)] ?? null)
+/** The line in hand, by what it is: lines come and go while the plan follows the holes. */
+const inHandKey = ref<string | null>(null)
+const keyOf = (one: LineCard) => `${one.faceId} ${one.step.id}`
+const at = computed({
+  get: () => Math.max(0, cards.value.findIndex(one => keyOf(one) === inHandKey.value)),
+  set: (to: number) => inHandKey.value = cards.value[to] ? keyOf(cards.value[to]) : null,
+})
+const card = computed(() => cards.value[at.value] ?? null)
 /** The reading that is being called out: what was pressed, else the first on the line that is not done. */
 const called = ref<string | null>(null)
 const task = computed(() => card.value && (card.value.tasks.find(one => one.key === called.value) ?? card.value.tasks.find(one => !ticked.value.has(one.key)) ?? card.value.tasks[0]!))
