@@ -15,8 +15,7 @@ export function useDeviceKeys() {
     async signIn(): Promise<{ firms: { firmId: string, name: string }[], ticket?: string, email?: string }> {
       const optionsJSON = await $fetch<Options<'startAuthentication'>>('/api/session/passkey/options', { method: 'POST' })
       const key = await (await library()).startAuthentication({ optionsJSON })
-      // The address as a plain text: by its route the answer's type is too deep to be worked out.
-      return await $fetch<{ firms: { firmId: string, name: string }[], ticket?: string, email?: string }>('/api/session/passkey' as string, { method: 'POST', body: { key } })
+      return await $fetch('/api/session/passkey', { method: 'POST', body: { key } })
     },
   }
 }

@@ -52,7 +52,7 @@ export function useJobList(asked: { order: Ref<JobOrder>, archived: Ref<boolean>
   return {
     jobs, counts: first, error, status, hasMore: computed(() => Boolean(last.value?.next)), loadMore, loading, problem,
     copy: (jobId: string) => then(() => $fetch<{ jobId: string }>(`/api/jobs/${jobId}/copy`, { method: 'POST', body: { id: newId() } })),
-    archive: (jobId: string, archived: boolean) => then(() => $fetch<unknown>(`/api/jobs/${jobId}` as string, { method: 'PATCH', body: { archived } })),
-    remove: (jobId: string) => then(() => $fetch<unknown>(`/api/jobs/${jobId}` as string, { method: 'DELETE' })),
+    archive: (jobId: string, archived: boolean) => then(() => $fetch(`/api/jobs/${jobId}`, { method: 'PATCH', body: { archived } })),
+    remove: (jobId: string) => then(() => $fetch(`/api/jobs/${jobId}`, { method: 'DELETE' })),
   }
 }

@@ -17,8 +17,8 @@ export function usePeople() {
   }
   return {
     data, error, busy, problem,
-    change: (personId: string, to: { role?: Role, vouches?: boolean, licence?: string, left?: boolean }) => then(() => $fetch<unknown>(`/api/people/${personId}` as string, { method: 'PATCH', body: to })),
+    change: (personId: string, to: { role?: Role, vouches?: boolean, licence?: string, left?: boolean }) => then(() => $fetch(`/api/people/${personId}`, { method: 'PATCH', body: to })),
     invite: (who: Inviting) => then(() => $fetch<{ link: string, mailed: boolean }>('/api/invitations', { method: 'POST', body: { id: newId(), ...who } })),
-    takeBack: (invitationId: string) => then(() => $fetch<unknown>(`/api/invitations/${invitationId}` as string, { method: 'DELETE' })),
+    takeBack: (invitationId: string) => then(() => $fetch(`/api/invitations/${invitationId}`, { method: 'DELETE' })),
   }
 }

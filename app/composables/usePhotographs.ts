@@ -60,7 +60,7 @@ export function usePhotographs(jobId: string) {
   }
   async function remove(photoId: string) {
     said.value = []
-    if (await tried(() => $fetch<unknown>(`${path}/${photoId}` as string, { method: 'DELETE' }), 'The server can’t be reached, so the photograph is still there: try again in a minute.')) await refresh()
+    if (await tried(() => $fetch(`${path}/${photoId}`, { method: 'DELETE' }), 'The server can’t be reached, so the photograph is still there: try again in a minute.')) await refresh()
   }
   const small = (photoId: string) => `${path}/${photoId}?size=small`
   const whole = (photoId: string) => `${path}/${photoId}`

@@ -20,8 +20,8 @@ export function useShelf() {
     await refresh()
     return done(true)
   }
-  const change = (changes: Change[]) => asked($fetch<unknown>('/api/shelf/changes' as string, { method: 'POST', body: { changes } }))
-  const remove = (shelf: Shelf, id: string) => asked($fetch<unknown>(`/api/shelf/${shelf}/${encodeURIComponent(id)}` as string, { method: 'DELETE' }))
-  const setCurrency = (currency: string) => asked($fetch<unknown>('/api/shelf/currency' as string, { method: 'PUT', body: { currency } }))
+  const change = (changes: Change[]) => asked($fetch('/api/shelf/changes', { method: 'POST', body: { changes } }))
+  const remove = (shelf: Shelf, id: string) => asked($fetch(`/api/shelf/${shelf}/${encodeURIComponent(id)}`, { method: 'DELETE' }))
+  const setCurrency = (currency: string) => asked($fetch('/api/shelf/currency', { method: 'PUT', body: { currency } }))
   return { catalogue, used, error, change, remove, setCurrency }
 }

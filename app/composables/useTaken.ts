@@ -18,7 +18,7 @@ export function useTaken() {
       const opened = await $fetch<Pick<KeptJob, 'job' | 'version' | 'shelf' | 'stacks'> & { catalogue: Parameters<typeof keepJob>[1] }>(`/api/jobs/${jobId}`)
       await keepJob({ jobId, title: opened.job.title, place: opened.job.place, at: new Date().toISOString(), byHand: true, job: opened.job, version: opened.version, shelf: opened.shelf, stacks: opened.stacks }, opened.catalogue)
       // Read once, these are on the device: the worker that stands before the office keeps them.
-      const [, photographs] = await Promise.all([$fetch(`/api/jobs/${jobId}/sheet`), $fetch<{ photoId: string }[]>(`/api/jobs/${jobId}/photographs`)])
+      const [, photographs] = await Promise.all([$fetch<unknown>(`/api/jobs/${jobId}/sheet` as string), $fetch<{ photoId: string }[]>(`/api/jobs/${jobId}/photographs` as string)])
       await Promise.all(photographs.map(({ photoId }) => fetch(`/api/jobs/${jobId}/photographs/${photoId}?size=small`)))
       if ('storage' in navigator && navigator.storage?.persist && !await navigator.storage.persist()) problem.value = 'The browser does not promise to keep it: where room runs short it may be cleared away. Put the app on the home screen, and send what is logged whenever there is a signal.'
     }

@@ -25,7 +25,7 @@ export const photographSender: Sender = {
   together: () => '',
   async send([entry], settled) {
     const { photoId, caption, picture } = entry!.content as ContentOf<'photographs'>
-    await $fetch(`/api/jobs/${entry!.jobId}/photographs`, { method: 'POST', body: picture, headers: { 'content-type': picture.type }, query: { caption, id: photoId } })
+    await $fetch<unknown>(`/api/jobs/${entry!.jobId}/photographs` as string, { method: 'POST', body: picture, headers: { 'content-type': picture.type }, query: { caption, id: photoId } })
     settled([])
   },
 }

@@ -306,12 +306,8 @@ function usePlanOf(job: Ref<Job | null>, catalogue: Ref<Catalogue | null>) {
 
   /** Whether a plan with fewer changes is still looked for. */
   const proving = ref(false)
-  /** Looks on in a thread of its own, so that what is logged next never waits for it. */
+  /** Looks on in a thread of its own, for fewer changes and for cures, so that what is logged next never waits for it. */
   async function prove(ofJob: Job, parts: Catalogue) {
-    if (!plan.value?.faces.some(one => one.fixings.rails.some(rail => rail.followed?.hurried))) {
-      proving.value = false
-      return
-    }
     if (proving.value) useProver().giveUp()
     proving.value = true
     try {

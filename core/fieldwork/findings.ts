@@ -43,7 +43,7 @@ export function offLine(ask: WorkAsk): DraftFinding[] {
   const { plan } = ask
   return own(ask).filter(hole => hole.state === 'used' && !plan.rails.some((rail) => {
     const [off, at] = rail.way === 'across' ? [hole.yMm - rail.lineMm, hole.xMm] : [hole.xMm - rail.lineMm, hole.yMm]
-    return Math.abs(off) <= ON_LINE_MM && at >= rail.reach.fromMm - 1 && at <= rail.reach.toMm + 1
+    return Math.abs(off) <= ON_LINE_MM && at >= rail.reach.fromMm && at <= rail.reach.toMm
   })).map((hole): DraftFinding => ({
     ...onFace(ask, 'on-roof', `off-line-${hole.id}`), severity: 'stop',
     sentence: `The hole at ${placeWords(ask, hole)} has a fixing in it and no rail goes over it. Move the row to it, or take the fixing out and seal the hole.`,
@@ -89,21 +89,17 @@ export function moved(ask: WorkAsk): DraftFinding[] {
   })
 }
 
-/** What a cure costs up there. */
-function priced(ask: WorkAsk, label: string, edit: Edit): Cure {
-  const after = ask.tried(edit)
-  const holes = after.fixings.total - ask.plan.fixings.total
-  const sticks = after.sticks.sticks.length - ask.plan.sticks.sticks.length
-  const price = [holes ? `${holes > 0 ? '+' : '−'}${plural(Math.abs(holes), 'hole')}` : '', sticks ? `${sticks > 0 ? '+' : '−'}${plural(Math.abs(sticks), 'stick')}` : ''].filter(Boolean).join(', ')
-  return { label: `${label} (${price || 'no more holes or sticks'})`, edit }
+/** Cures with what they cost up there, cheapest first: by new holes, then by sticks. One that changes the number of modules is none. */
+function byPrice(ask: WorkAsk, cures: { label: string, edit: Edit }[]): Cure[] {
+  const { plan } = ask
+  return cures.map(({ label, edit }) => {
+    const after = ask.tried(edit)
+    return { label, edit, modules: after.modules - plan.modules, holes: after.fixings.total - plan.fixings.total, sticks: after.sticks.sticks.length - plan.sticks.sticks.length }
+  }).filter(one => one.modules === 0).sort((a, b) => a.holes - b.holes || a.sticks - b.sticks).map(({ label, edit, holes, sticks }) => {
+    const signed = (n: number, word: string) => n ? [`${n > 0 ? '+' : '−'}${plural(Math.abs(n), word)}`] : []
+    return { label: `${label} (${[...signed(holes, 'hole'), ...signed(sticks, 'stick')].join(', ') || 'no more holes or sticks'})`, edit }
+  })
 }
-
-/** Cheapest first: by new holes, then by sticks. */
-const byPrice = (ask: WorkAsk, cures: { label: string, edit: Edit }[]): Cure[] => cures
-  .map(({ label, edit }) => ({ cure: priced(ask, label, edit), after: ask.tried(edit) }))
-  .filter(({ after }) => after.modules === ask.plan.modules)
-  .sort((a, b) => a.after.fixings.total - b.after.fixings.total || a.after.sticks.sticks.length - b.after.sticks.sticks.length)
-  .map(({ cure }) => cure)
 
 /** Rails that can't keep every limit round the holes that are there. */
 export function noWay(ask: WorkAsk): DraftFinding[] {

@@ -22,7 +22,7 @@ export interface Move {
 }
 
 /** A mark has moved where a tape shows it, mm. */
-const SHOWS_MM = 1.5
+const SHOWS_MM = 3
 /** A fixing is the same one where it moved by less than this, mm: the same rafter found to stand otherwise. */
 const SAME_MM = 120
 

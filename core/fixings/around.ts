@@ -49,7 +49,7 @@ const besideLine = ({ way, lineMm }: Pick<RailLine, 'way' | 'lineMm'>, { xMm, yM
 /** Holes and places of a list that lie on a line, mm along it, in order. */
 export const alongLine = (line: Pick<RailLine, 'way' | 'lineMm' | 'reach'>, spots: Spot[], withinMm = ON_LINE_MM): number[] => spots
   .map(spot => besideLine(line, spot))
-  .filter(({ atMm, offMm }) => Math.abs(offMm) <= withinMm && atMm >= line.reach.fromMm - 1 && atMm <= line.reach.toMm + 1)
+  .filter(({ atMm, offMm }) => Math.abs(offMm) <= withinMm && atMm >= line.reach.fromMm && atMm <= line.reach.toMm)
   .map(({ atMm }) => atMm).sort((a, b) => a - b)
 
 /** Why a new fixing may not stand at a place: too near a hole in the timber, or a hole under the edge of its flashing. Null where it may. */

@@ -84,7 +84,7 @@ export function layOut(asked: Face, catalogue: Catalogue, job: Job, clear: FaceC
   const problem = fixingProblem(rails, places, limits, settings ? judgesOf(settings, limits) : [])
   const rounds = there && rails.map(rail => roundOf(rail, there, parts))
   const fixings = rounds
-    ? followFixings(rails, problem, limits, face.array.fixingPattern, rounds, { hurried, doubled: face.array.doubledEnds })
+    ? followFixings(rails, problem, limits, face.array.fixingPattern, rounds, { hurried: hurried || trial, doubled: face.array.doubledEnds })
     : placeFixings(rails, problem, limits, face.array.fixingPattern, face.array.doubledEnds)
   const sticks = cutRails(rails, fixings, parts, face, job, { trial, rounds })
   const modules = rows.rows.reduce((sum, row) => sum + row.count, 0)

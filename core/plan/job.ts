@@ -29,7 +29,8 @@ const MOST_CURES = 3
  */
 export function planJob(job: Job, catalogue: Catalogue, pace: Pace = 'whole'): Plan {
   const draft = draftPlan(job, catalogue, null, pace)
-  const findings = draft.findings.map(finding => withCures(job, catalogue, draft, finding)).sort(bySeverity)
+  // Cures take planning of their own: a first answer is there before them.
+  const findings = draft.findings.map(({ propose, orStep, ...finding }): Finding => pace === 'first' ? { ...finding, cures: [] } : withCures(job, catalogue, draft, { propose, orStep, ...finding })).sort(bySeverity)
   const faces = draft.faces.map(({ face, layout }) => finished(face, job, catalogue, layout, draft.wiring))
   const ofJob = partsOfJob({ job, catalogue, faces: faces.map((plan, i) => ({ face: job.faces[i]!, plan })) })
   return {

@@ -2,6 +2,7 @@ import { type Face, type Job, noPlaceLoads, plainRow, rafterRow, starterJob } fr
 import { usualCovering } from '../../core/coverings'
 import { blankRoof, startedJob } from '../../core/start'
 import { pitchFromRise } from '../../core/units'
+import { halfWayUp } from './half-way'
 import { eelgrass, fennel, mizzen } from './in-roof-jobs'
 import { groups, wiredBrackwater, wiredHaven } from './wiring'
 import { brackwaterLoads, havenLoads, judged, laterLoads, loaded } from './weather'
@@ -360,10 +361,24 @@ const longshore = job(starterJob('Longshore Boat Hall', 'Saltmarsh Haven', 'impe
   decision: 'go-ahead',
 })
 
-export const demoJobs: { id: string, job: Job }[] = [
+const settledJobs: Job[] = [
   wiredHaven(loaded(judged(ropewalk, 'us-2018'), havenLoads(132, 26, 'C')), groups.single), loaded(tallowYard, havenLoads(124, 22, 'C')), wiredBrackwater(loaded(kelpQuay, brackwaterLoads(26, 600)), groups.pair), lampSteps,
   wiredBrackwater(loaded(judged(netLoft, 'european'), brackwaterLoads(25, 700)), groups.four), wiredHaven(loaded(capstanWalk, laterLoads(120, 25)), groups.shutdown), wiredBrackwater(loaded(oakumShed, brackwaterLoads(24, 600)), groups.optimised), wiredBrackwater(loaded(gantryStore, brackwaterLoads(24, 600)), groups.strings('quillon-high')),
   wiredHaven(loaded(judged(bellbuoy, 'us-2012'), havenLoads(122, 22, 'C')), groups.pair), wiredBrackwater(loaded(cinderLane, brackwaterLoads(25, 800)), groups.single, { feed: 'middle' }), wiredBrackwater(loaded(mizzen, brackwaterLoads(25, 600)), groups.strings('quillon-high')), wiredHaven(loaded(sailmaker, laterLoads(112, 20)), groups.shutdown), wiredHaven(loaded(halyardClose, havenLoads(115, 20)), groups.single),
   wiredBrackwater(loaded(fennel, brackwaterLoads(24, 600)), groups.single, { feed: 'middle' }), wiredBrackwater(loaded(eelgrass, brackwaterLoads(24, 600)), groups.single, { feed: 'middle' }),
   wiredHaven(loaded(longshore, havenLoads(118, 20)), groups.pair, { school: 'fill', feed: 'middle' }),
-].map((job, i) => ({ id: `2d0c7f7a-0f5e-4f6c-8f10-5a4b3c2d${String(i + 1).padStart(4, '0')}`, job }))
+]
+
+const idOf = (i: number): string => `2d0c7f7a-0f5e-4f6c-8f10-5a4b3c2d${String(i + 1).padStart(4, '0')}`
+let halfWay: Job | null = null
+
+/** All of the demo. The last is half-way up: it has to be planned before its crew can drill, so that is done when it is first looked at. */
+export const demoJobs: { id: string, job: Job }[] = [
+  ...settledJobs.map((job, i) => ({ id: idOf(i), job })),
+  {
+    id: idOf(settledJobs.length),
+    get job() {
+      return halfWay ??= halfWayUp()
+    },
+  },
+]

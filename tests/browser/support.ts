@@ -105,7 +105,7 @@ const VIEW = { width: 1280, height: 800 }
 export const test = base.extend<{ watched: undefined, other: Page }, { shared: Page }>({
   /** The window that tests of one worker share, one after the other: what each should start with is put back after the last. */
   shared: [async ({ browser }, use) => {
-    const context = await browser.newContext({ baseURL: config.use!.baseURL, viewport: VIEW })
+    const context = await browser.newContext({ baseURL: config.use!.baseURL, viewport: VIEW, serviceWorkers: 'block' })
     await enter(context)
     await use(await context.newPage())
     await context.close()
@@ -120,7 +120,7 @@ export const test = base.extend<{ watched: undefined, other: Page }, { shared: P
   context: async ({ page }, use) => await use(page.context()),
   /** A window of somebody else, who shares nothing with the first but the office. */
   other: async ({ browser }, use) => {
-    const context = await browser.newContext()
+    const context = await browser.newContext({ serviceWorkers: 'block' })
     await enter(context)
     await use(await context.newPage())
     await context.close()

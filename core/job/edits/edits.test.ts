@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { catalogue, threeRowsOfSix } from '../../../tests/fixtures/jobs'
+import { after, catalogue, threeRowsOfSix } from '../../../tests/fixtures/jobs'
 import { type Random, seeded } from '../../../tests/fixtures/random'
 import {
   applyEdit,
