@@ -5,6 +5,10 @@ const queue = useQueue()
 const taking = ref(false)
 async function take() {
   taking.value = true
+  // What is being written down is finished first: a page that still writes asks before it goes.
+  await until(() => queue.writing).toBe(0)
+  // The library loads the page again only where a worker stood before it when it was opened; on a first visit none did.
+  navigator.serviceWorker.addEventListener('controllerchange', () => location.reload(), { once: true })
   await $pwa?.updateServiceWorker()
 }
 </script>

@@ -122,6 +122,7 @@ test('two phones say one hole differently: both are kept, both are told, and a p
   const jobId = await freshJob()
   const [one, two] = [await phone(browser), await phone(browser, 'planner')]
   for (const { page } of [one, two]) await onRoof(page, jobId)
+  for (const { page } of [one, two]) await settledHere(page, jobId)
   two.link.cut(true)
   for (const { page } of [one, two]) await fixingsLine(page, 1)
   await drillFirst(one.page, /Hit: pale dust/)
@@ -180,8 +181,11 @@ test('the browser is killed in mid-entry without a signal: all that was said is 
   const folder = mkdtempSync(join(tmpdir(), 'upper-deck-phone-'))
   const launch = () => chromium.launchPersistentContext(folder, { ...config.use!.launchOptions, baseURL: link.url, viewport: PHONE })
   try {
+    const signedIn = await launch()
+    expect((await signedIn.request.post(`${link.url}/api/session/demo`, { data: { role: 'lead' } })).status()).toBe(200)
+    // Whoever signed in did so in the morning: it is on the disk by now.
+    await signedIn.close()
     const context = await launch()
-    expect((await context.request.post(`${link.url}/api/session/demo`, { data: { role: 'lead' } })).status()).toBe(200)
     const page = await context.newPage()
     await onRoof(page, jobId)
     await settledHere(page, jobId)

@@ -255,6 +255,13 @@ const notes = computed(() => job.log.flatMap(entry => entry.kind === 'note' && h
     </template>
 
     <p
+      v-else
+      class="mt-1 text-xl leading-snug font-bold"
+    >
+      Two people say this hole differently. Look, and settle it below.
+    </p>
+
+    <p
       v-for="note in notes"
       :key="note.id"
       class="border-b-2 border-black/30 py-2 text-lg"

@@ -354,7 +354,7 @@ function wholeLine() {
         :current="task"
         :tells="tells"
         :opening="opening"
-        :drill="fixing === null ? null : fixing.hole?.state ?? 'none'"
+        :drill="fixing === null || !live ? null : fixing.hole?.state ?? 'none'"
         @drill="openHole"
         @call="called = $event"
         @tick="set"
