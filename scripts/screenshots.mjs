@@ -25,29 +25,37 @@ const views = [
   ['keep-clear', `${job(1)}/keep-clear`, wide],
   ['rows', `${job(1)}/rows`, wide, page => page.getByRole('region', { name: 'Row 1' }).getByText('Row 1').click()],
   ['rails', `${job(1)}/rails`, wide, page => page.getByRole('button', { name: /^Rail 3, up/ }).click()],
-  ['dark', `${job(7)}/rails`, wide, async (page) => {
-    await page.getByRole('button', { name: 'Dark theme' }).click()
-    await page.getByRole('button', { name: /^Rail 3, along/ }).click()
-  }],
+  ['dark', `${job(17)}/on-roof`, wide, page => page.getByRole('button', { name: 'Dark theme' }).click()],
   ['covering', `${job(3)}/covering`, wide, page => page.getByRole('button', { name: 'Next' }).click()],
   ['in-roof', `${job(14)}/covering`, wide],
-  ['in-roof-kit', `${job(11)}/covering?face=face-2`, wide, page => page.getByRole('tab', { name: 'Flashing kit' }).click()],
   ['wiring', `${job(14)}/wiring`, wide, async (page) => {
     await page.getByRole('tab', { name: 'Circuit', exact: true }).click()
     await page.getByRole('button', { name: 'Branch 1' }).first().click()
   }],
-  ['wiring-roof', `${job(11)}/wiring`, wide, page => page.getByRole('tab', { name: 'Whole roof' }).click()],
-  ['wiring-string', `${job(6)}/wiring`, wide, async (page) => {
-    await page.getByRole('tab', { name: 'Circuit', exact: true }).click()
-    await page.getByRole('button', { name: 'String 1' }).first().click()
-    await page.getByRole('definition').getByRole('button', { name: /V$/ }).first().click()
-  }],
   ['shelf', '/shelf/modules?part=skerry-390', wide, page => page.getByText('clamp zones:').scrollIntoViewIfNeeded()],
   ['load-out', `${job(1)}/load-out`, wide],
   ['mark-out', `${job(1)}/mark-out`, wide],
-  ['mark-out-phone', `${job(1)}/roof`, phone, async (page) => {
+  ['roof-line', `${job(17)}/roof`, phone, async (page) => {
     await page.getByRole('button', { name: /all lines/ }).click()
     await page.getByRole('button', { name: /^Fixings on rail 2/ }).click()
+  }],
+  ['roof-level', `${job(17)}/roof`, phone, async (page) => {
+    await page.getByRole('button', { name: /all lines/ }).click()
+    await page.getByRole('button', { name: 'Level the feet' }).click()
+    await page.getByText(/By 7 readings/).waitFor()
+  }],
+  ['roof-rain', `${job(17)}/roof`, phone, async (page) => {
+    await page.getByRole('button', { name: /all lines/ }).click()
+    await page.getByRole('button', { name: /^Rain/ }).click()
+  }],
+  // The last, since it says something: what was a picture is a hole from then on.
+  ['roof-miss', `${job(17)}/roof`, phone, async (page) => {
+    await page.getByRole('button', { name: /all lines/ }).click()
+    await page.getByRole('button', { name: /^Fixings on rail 3/ }).click()
+    await page.getByRole('button', { name: /Drill: hit or miss/ }).click()
+    await page.getByRole('button', { name: /timber left/ }).click()
+    await page.getByText('What this does to the plan').waitFor()
+    await page.waitForTimeout(2500)
   }],
 ]
 

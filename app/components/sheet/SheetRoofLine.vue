@@ -5,10 +5,11 @@ import type { Drilled } from '#core/rooflog'
 import type { UnitSystem } from '#core/units'
 
 /** One line on the phone: the reading that is called out large, all of the line's readings below it, each to be ticked by itself. */
-const { card, units, ticked, current, tells, opening = null, drill = null } = defineProps<{ card: LineCard, units: UnitSystem, ticked: ReadonlySet<string>, current: MarkTask, tells: boolean, /** How the fixing that is called out goes through the covering. */ opening?: { section: SectionDrawing, card: OpeningCard } | null, /** What is known of the hole of the fixing that is called out; null where it is none. */ drill?: Drilled['state'] | 'none' | null }>()
+const { card, units, ticked, current, tells, opening = null, drill = null, drilled = new Map<string, Drilled['state']>() } = defineProps<{ card: LineCard, units: UnitSystem, ticked: ReadonlySet<string>, current: MarkTask, tells: boolean, /** How the fixing that is called out goes through the covering. */ opening?: { section: SectionDrawing, card: OpeningCard } | null, /** What is known of the hole of the fixing that is called out; null where it is none. */ drill?: Drilled['state'] | 'none' | null, /** What is drilled already, by task. */ drilled?: ReadonlyMap<string, Drilled['state']> }>()
 const asksCard = ref(false)
 watch(() => card.step.id, () => asksCard.value = false)
 const emit = defineEmits<{ call: [key: string], tick: [key: string, done: boolean], drill: [] }>()
+const stateWords: Record<Drilled['state'], string> = { used: 'drilled ✓', abandoned: 'missed ✕', disputed: 'two differ !' }
 const drillWords: Record<Drilled['state'] | 'none', string> = { none: 'Drill: hit or miss ▸', used: '✓ Drilled: its steps ▸', abandoned: '✕ Missed here ▸', disputed: '! Two people differ ▸' }
 const labelOf = (task: MarkTask) => task.kind === 'check' ? task.check.label : task.kind === 'closing' ? `Closes at: ${task.mark.label}` : task.mark.label
 const noteOf = (task: MarkTask) => task.kind === 'check' ? task.check.note : task.kind === 'closing' ? '' : task.mark.note
@@ -157,7 +158,7 @@ watch(() => current.key, () => nextTick(() => list.value?.querySelector('[data-c
             class="flex min-h-16 min-w-0 flex-1 items-center justify-between gap-2 py-1 pr-2 text-left"
             @click="emit('call', task.key)"
           >
-            <span class="min-w-0 text-lg leading-tight font-semibold">{{ labelOf(task) }}<span
+            <span class="min-w-0 text-lg leading-tight font-semibold">{{ labelOf(task) }}<template v-if="drilled.has(task.key)">, {{ stateWords[drilled.get(task.key)!] }}</template><span
               v-if="task.kind === 'mark' && task.mark.note"
               class="block text-[15px] leading-tight font-normal"
             >{{ task.mark.note }}</span></span>

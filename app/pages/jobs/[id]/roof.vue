@@ -71,6 +71,15 @@ const fixing = computed(() => {
   const spot = onFace(rail, own[i]!.atMm)
   return { id: of.id, spot, railId: rail.id, title: `Rail ${rail.number}, fixing ${i + 1} of ${own.length}, ${own[i]!.member}`, hole: crew.holeAt(spot) }
 })
+/** What is drilled of the line in hand, by its tasks. */
+const drilled = computed(() => new Map((card.value?.tasks ?? []).flatMap((one) => {
+  const of = one.kind === 'mark' ? one.mark.of : undefined
+  if (of?.kind !== 'fixing' || !facePlan.value) return []
+  const r = facePlan.value.fixings.rails.findIndex(rail => rail.fixings.some(own => own.id === of.id))
+  const own = facePlan.value.fixings.rails[r]?.fixings.find(fixed => fixed.id === of.id)
+  const hole = own && crew.holeAt(onFace(facePlan.value.rails[r]!, own.atMm))
+  return hole ? [[one.key, hole.state] as const] : []
+})))
 /** The section and the steps of the fixing that is called out: worked out on the phone, from the plan that it has. */
 const opening = computed(() => {
   if (!shown.value || !face.value || !facePlan.value || !fixing.value) return null
@@ -81,9 +90,9 @@ const moves = computed(() => shown.value && face.value && facePlan.value ? moves
 const items = computed(() => shown.value?.job.faces.flatMap((one, f) => one.following || shown.value!.job.log.some(entry => entry.faceId === one.id) ? openOn(shown.value!.job, one, shown.value!.plan.faces[f]!, crew.holes.value.at(-1) ?? null) : []) ?? [])
 
 /** What stands on the screen: one thing at a time. */
-type View = 'line' | 'lines' | 'hole' | 'moves' | 'level' | 'turn' | 'pause' | 'damage' | 'phone'
+type View = 'line' | 'lines' | 'hole' | 'moves' | 'laid' | 'level' | 'turn' | 'pause' | 'damage' | 'phone'
 const view = ref<View>('line')
-const viewNames: Record<Exclude<View, 'line' | 'lines' | 'hole'>, string> = { moves: 'What moves', level: 'Level the feet', turn: 'Is the row true', pause: 'Rain, day’s end', damage: 'Damage', phone: 'On this phone' }
+const viewNames: Record<Exclude<View, 'line' | 'lines' | 'hole'>, string> = { moves: 'What moves', laid: 'Rails, modules', level: 'Level the feet', turn: 'Is the row true', pause: 'Rain, day’s end', damage: 'Damage', phone: 'On this phone' }
 /** The fixing whose card is open keeps it while the plan moves others. */
 const held = shallowRef<{ spot: { xMm: number, yMm: number }, railId: string, title: string } | null>(null)
 function openHole() {
@@ -315,6 +324,13 @@ function wholeLine() {
           @cure="cure"
         />
       </div>
+      <CrewLaid
+        v-else-if="view === 'laid' && face && facePlan"
+        :job="shown.job"
+        :face="face"
+        :face-plan="facePlan"
+        :crew="crew"
+      />
       <CrewLevel
         v-else-if="view === 'level' && face && facePlan"
         :job="shown.job"
@@ -355,6 +371,7 @@ function wholeLine() {
         :tells="tells"
         :opening="opening"
         :drill="fixing === null || !live ? null : fixing.hole?.state ?? 'none'"
+        :drilled="drilled"
         @drill="openHole"
         @call="called = $event"
         @tick="set"
