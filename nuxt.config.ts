@@ -48,29 +48,10 @@ export default defineNuxtConfig({
     session: { password: '', name: 'upper-deck', maxAge: 60 * 60 * 24 * 31, cookie: { sameSite: 'lax', httpOnly: true, secure: true } },
   },
   alias: { '#core': fileURLToPath(new URL('./core', import.meta.url)) },
-  // Node.js does not read the server's maps unless asked, and they take a seventh of the build.
-  sourcemap: false,
   // The page without anything of anybody's: what the device starts with where there is no signal.
   routeRules: { '/shell': { prerender: true }, '/sw.js': { headers: { 'cache-control': 'no-cache' } } },
-  pwa: {
-    // A new version waits until whoever works here takes it: the old page's parts stay on the device as long as it is open.
-    registerType: 'prompt',
-    manifest: {
-      name: 'Upper Deck', short_name: 'Upper Deck', description: 'Pitched-roof arrays from the first tape reading to the handover pack', start_url: '/', display: 'standalone', background_color: '#f6f3ea', theme_color: '#22272e',
-      icons: [{ src: '/favicon.svg', sizes: 'any', type: 'image/svg+xml' }],
-    },
-    workbox: {
-      navigateFallback: '/shell', navigateFallbackDenylist: [/^\/api\//, /^\/_/],
-      globPatterns: ['**/*.{js,css,html,svg,woff2,json}'], globIgnores: ['**/*vietnamese*', '**/*cyrillic*'],
-      clientsClaim: true, cleanupOutdatedCaches: true, maximumFileSizeToCacheInBytes: 4_000_000,
-      // What was read of the office's is read again from the device where the office can't be reached.
-      runtimeCaching: [
-        { urlPattern: /\/api\/jobs\/[^/]+\/photographs\/[^/?]+(\?|$)/, handler: 'CacheFirst', options: { cacheName: 'upper-deck-photographs', expiration: { maxEntries: 400, purgeOnQuotaError: false } } },
-        { urlPattern: /\/api\/(codes|jobs|jobs\/[^/]+\/(sheet|sheets|photographs))(\?|$)/, handler: 'NetworkFirst', options: { cacheName: 'upper-deck-read', networkTimeoutSeconds: 8, expiration: { maxEntries: 600, purgeOnQuotaError: false } } },
-      ],
-    },
-    client: { installPrompt: false, periodicSyncForUpdates: 1800 },
-  },
+  // Node.js does not read the server's maps unless asked, and they take a seventh of the build.
+  sourcemap: false,
   // A list of three hundred jobs must not fetch a planner for each: what is pointed at is fetched.
   experimental: { defaults: { nuxtLink: { prefetchOn: { interaction: true, visibility: false } } } },
   compatibilityDate: '2026-05-01',
@@ -116,6 +97,25 @@ export default defineNuxtConfig({
     fallbackToApi: false,
     serverBundle: { collections: ['lucide'] },
     clientBundle: { scan: true, sizeLimitKb: 256 },
+  },
+  pwa: {
+    // A new version waits until whoever works here takes it: the old page's parts stay on the device as long as it is open.
+    registerType: 'prompt',
+    manifest: {
+      name: 'Upper Deck', short_name: 'Upper Deck', description: 'Pitched-roof arrays from the first tape reading to the handover pack', start_url: '/', display: 'standalone', background_color: '#f6f3ea', theme_color: '#22272e',
+      icons: [{ src: '/favicon.svg', sizes: 'any', type: 'image/svg+xml' }],
+    },
+    workbox: {
+      navigateFallback: '/shell', navigateFallbackDenylist: [/^\/api\//, /^\/_/],
+      globPatterns: ['**/*.{js,css,html,svg,woff2,json}'], globIgnores: ['**/*vietnamese*', '**/*cyrillic*'],
+      clientsClaim: true, cleanupOutdatedCaches: true, maximumFileSizeToCacheInBytes: 4_000_000,
+      // What was read of the office's is read again from the device where the office can't be reached.
+      runtimeCaching: [
+        { urlPattern: /\/api\/jobs\/[^/]+\/photographs\/[^/?]+(\?|$)/, handler: 'CacheFirst', options: { cacheName: 'upper-deck-photographs', expiration: { maxEntries: 400, purgeOnQuotaError: false } } },
+        { urlPattern: /\/api\/(codes|jobs|jobs\/[^/]+\/(sheet|sheets|photographs))(\?|$)/, handler: 'NetworkFirst', options: { cacheName: 'upper-deck-read', networkTimeoutSeconds: 8, expiration: { maxEntries: 600, purgeOnQuotaError: false } } },
+      ],
+    },
+    client: { installPrompt: false, periodicSyncForUpdates: 1800 },
   },
   security: {
     nonce: true,

@@ -7,6 +7,9 @@ import { type FixingPlaces, type PlacePoint, type PlacesForRail, placesOutside, 
 
 interface Spot { xMm: number, yMm: number }
 
+/** A hole beside the timber, and on which side of it that was felt. */
+interface Missed extends Spot { timber: Drilled['timber'] }
+
 /** How far a screw keeps from a hole that is there, mm along the grain and across it. */
 export interface Apart { alongMm: number, acrossMm: number, source: string }
 
@@ -17,7 +20,7 @@ export interface ThereOnFace {
   /** Holes in which none does, and those about which two people differ: no new fixing goes near them. */
   abandoned: Spot[]
   /** Of those the ones that missed the timber. */
-  missed: Spot[]
+  missed: Missed[]
   following: Following
   rails: RailThere[]
 }
@@ -27,7 +30,7 @@ export function thereOn({ log }: Pick<Job, 'log'>, face: Pick<Face, 'id' | 'foll
   if (!face.following) return null
   const holes = drilledOn(log, face.id)
   const spots = (which: (hole: Drilled) => boolean): Spot[] => holes.filter(which).map(({ xMm, yMm }) => ({ xMm, yMm }))
-  return { used: spots(one => one.state === 'used'), abandoned: spots(one => one.state !== 'used'), missed: spots(one => one.state === 'abandoned' && one.missed), following: face.following, rails: railsThere(log, face.id) }
+  return { used: spots(one => one.state === 'used'), abandoned: spots(one => one.state !== 'used'), missed: holes.filter(one => one.state === 'abandoned' && one.missed).map(({ xMm, yMm, timber }) => ({ xMm, yMm, timber })), following: face.following, rails: railsThere(log, face.id) }
 }
 
 /** A hole belongs to a line no farther from it than this, mm: a crayon's width and a hand's. */
@@ -97,7 +100,7 @@ export function placesAround(places: PlacesForRail, there: ThereOnFace, job: Job
     // Beside a hole that can't be used the nearest place is wanted, on either side.
     const beside = intervals.flatMap(({ fromMm, toMm, ...of }) => [fromMm, toMm].filter(atMm => !own.intervals.some(one => one.fromMm === atMm || one.toMm === atMm)).map((atMm): PlacePoint => ({ atMm, ...of })))
     const wanted = [...own.points.filter(point => !taken.has(point.member)), ...fromFollowed]
-    const free = [...wanted.filter(({ atMm }) => isFree(atMm)), ...wanted.filter(({ atMm }) => !isFree(atMm)).flatMap(point => besideMiss(point, alongLine({ ...line, reach: WIDE }, there.missed), face, isFree))]
+    const free = [...wanted.filter(({ atMm }) => isFree(atMm)), ...wanted.filter(({ atMm }) => !isFree(atMm)).flatMap(point => besideMiss(point, missedOn(line, there.missed), face, isFree))]
     return { points: [...pins, ...free, ...beside].sort((a, b) => a.atMm - b.atMm), intervals }
   }
 }
@@ -111,13 +114,18 @@ const STEP_MM = 1
 /** A bit's half and a hand's, mm: so far past half the timber's width its middle is from a hole that just missed it. */
 const PAST_EDGE_MM = 6
 
-/** A rafter that was drilled past and nobody felt: as likely on either side of the hole, and still to be found. */
-function besideMiss(point: PlacePoint, missesMm: number[], { supports }: Face, isFree: (atMm: number) => boolean): PlacePoint[] {
+/** Misses on a line, mm along it; the side that was felt lies along a rail across the roof only. */
+const missedOn = (line: RailLine, missed: Missed[]): { atMm: number, timber: Missed['timber'] }[] => missed.flatMap(one =>
+  alongLine({ ...line, reach: WIDE }, [one]).map(atMm => ({ atMm, timber: line.way === 'across' ? one.timber : null })))
+
+/** A rafter that was drilled past: on the side where it was felt, else as likely on either side of the hole; and still to be found. */
+function besideMiss(point: PlacePoint, misses: { atMm: number, timber: Missed['timber'] }[], { supports }: Face, isFree: (atMm: number) => boolean): PlacePoint[] {
   if (supports.kind !== 'rafters') return []
   const past = supports.widthMm / 2 + PAST_EDGE_MM
-  const near = missesMm.filter(mm => Math.abs(mm - point.atMm) < supports.widthMm)
-  return near.flatMap(mm => [mm - past, mm + past]).filter(atMm => isFree(atMm) && missesMm.every(mm => Math.abs(mm - atMm) >= past - 1))
-    .map((atMm): PlacePoint => ({ ...point, atMm, state: 'guessed', chance: point.chance / 2, timber: point.timber / 2 }))
+  const near = misses.filter(one => Math.abs(one.atMm - point.atMm) < supports.widthMm)
+  return near.flatMap(({ atMm, timber }) => [...timber === 'right' ? [] : [{ atMm: atMm - past, felt: timber !== null }], ...timber === 'left' ? [] : [{ atMm: atMm + past, felt: timber !== null }]])
+    .filter(({ atMm }) => isFree(atMm) && misses.every(one => Math.abs(one.atMm - atMm) >= past - 1))
+    .map(({ atMm, felt }): PlacePoint => ({ ...point, atMm, state: 'guessed', chance: point.chance / (felt ? 1 : 2), timber: point.timber / (felt ? 1 : 2) }))
 }
 
 /** Stretches of a line, near holes, in which no fixing may stand, mm along it. */

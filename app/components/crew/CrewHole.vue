@@ -6,6 +6,7 @@ import { onFace } from '#core/rails'
 import { placeAlong, placeUp, readingAlong, readingUp } from '#core/roof'
 import type { Drilled } from '#core/rooflog'
 import { formatLength, formatQuantity, torque } from '#core/units'
+import { simulatedWrench } from '../../instruments/torque-wrench'
 import type { useCrew } from '../../composables/useCrew'
 
 /** One fixing: what the bit found, and then each step until it is closed and tight. Nothing here is swiped, and everything can be taken back. */
@@ -43,6 +44,10 @@ const asksPlace = ref(false)
 const wrench = useLocalStorage('crew/wrench', '')
 const driver = useLocalStorage<'wrench' | 'drill' | 'impact'>('crew/driver', 'wrench')
 const told = ref('')
+const instrument = simulatedWrench()
+async function pull(holeId: string) {
+  say({ kind: 'torque', holeId, torqueNm: await instrument.pull(facePlan.parts.mount.torqueNm), driver: 'wrench', wrench: wrench.value || 'stand-in' })
+}
 function tell(outcome: { ok: boolean, problem?: string }) {
   told.value = outcome.ok ? '' : outcome.problem ?? ''
   if (outcome.ok) navigator.vibrate?.(40)
@@ -189,6 +194,14 @@ const notes = computed(() => job.log.flatMap(entry => entry.kind === 'note' && h
         @press="say({ kind: 'torque', holeId: hole.id, torqueNm: facePlan.parts.mount.torqueNm, driver, wrench })"
       >
         Tight at {{ formatQuantity(torque(facePlan.parts.mount.torqueNm), units) }}
+      </CrewButton>
+      <CrewButton
+        v-if="driver === 'wrench'"
+        class="mt-2 w-full"
+        :title="instrument.name"
+        @press="pull(hole.id)"
+      >
+        Read the wrench (a stand-in)
       </CrewButton>
       <p
         v-if="driver === 'impact'"

@@ -1,0 +1,82 @@
+import { describe, expect, it } from 'vitest'
+import { after, catalogue, inch, threeRowsOfSix } from '../../tests/fixtures/jobs'
+import { entry, followed, hole, logged, withHit } from '../../tests/fixtures/work-findings'
+import { planJob } from '../plan'
+import { onFace } from '../rails'
+import type { Job } from '../job'
+import { closingSteps, mayPause, openOn } from './open'
+import { movesOn, moveWords } from './moves'
+import { againstSealing, hourIsGood, workWindow } from './weather'
+
+/** Spans of 48 in where 50 are allowed: a fixing may stand a hand's width aside. */
+const start = followed(after(threeRowsOfSix(), { type: 'set-array', faceId: 'main', values: { allowedSpanMm: inch(50) } }))
+const planned = (job: Job) => planJob(job, catalogue).faces[0]!
+const before = planned(start)
+const places = before.fixings.rails[0]!.fixings.map(one => onFace(before.rails[0]!, one.atMm))
+const face = (job: Job) => job.faces[0]!
+
+describe('what moves', () => {
+  it('nothing, as long as everything is drilled where it was to be', () => {
+    const job = logged(start, ...places.map(at => hole(at, 'hit')))
+    expect(movesOn(job, face(job), planned(job))).toEqual([])
+  })
+  it.each(['left', 'right'] as const)('a miss with the timber on the %s goes there, and nothing else moves', (side) => {
+    const miss = hole(places[1]!, 'miss', { timber: side })
+    const job = withHit(logged(start, miss), miss)
+    const moves = movesOn(job, face(job), planned(job))
+    expect(moves).toHaveLength(1)
+    expect(moves[0]).toMatchObject({ what: 'fixing', rail: before.rails[0]!.number })
+    const byMm = moves[0]!.now!.xMm - places[1]!.xMm
+    expect(side === 'left' ? -byMm : byMm).toBeGreaterThan(15)
+    expect(Math.abs(byMm)).toBeLessThan(60)
+    expect(moveWords(job, face(job), 'across', moves[0]!)).toMatch(/^The fixing at .+ goes to .+, rafter \d+$/)
+  })
+  it('a hole drilled elsewhere is where its fixing stands from then on', () => {
+    const job = logged(start, hole({ xMm: places[1]!.xMm + 40, yMm: places[1]!.yMm }, 'hit'))
+    expect(planned(job).fixings.rails[0]!.fixings.some(one => Math.abs(one.atMm - places[1]!.xMm - 40) < 1e-9)).toBe(true)
+  })
+})
+
+describe('what is open', () => {
+  it('a hole until its covering is closed, a miss until it is sealed, a rail until its bolts are tight, nearest first', () => {
+    const [one, two, three] = [hole(places[0]!, 'hit'), hole(places[3]!, 'miss'), hole(places[2]!, 'hit')]
+    const first = before.rails[0]!
+    const job = logged(start, one, two, three, entry('closure', { holeId: three.id, step: 0, done: true }), entry('rail', { way: 'across', lineMm: first.lineMm, fromMm: first.fromMm, toMm: first.toMm, splicesMm: [], state: 'placed' }))
+    const items = openOn(job, face(job), planned(job), places[0]!)
+    expect(items.map(item => item.kind).sort()).toEqual(['course', 'hole', 'miss', 'rail'])
+    expect(items[0]!.kind).toBe('hole')
+    expect(mayPause(items)).toBe(false)
+    for (const { words, close } of items) expect(`${words} ${close}`).not.toMatch(/undefined|NaN|null/)
+  })
+  it('is not when each step is ticked and each miss sealed; what is broken may wait for the day, and is told', () => {
+    const [one, two] = [hole(places[0]!, 'hit'), hole(places[1]!, 'miss')]
+    const job = logged(start, one, two, entry('seal', { holeId: two.id }), entry('damage', { what: 'module', place: null, words: 'A corner', doneBy: 'Tom', supplies: 'firm', due: null, photoId: null }))
+    const steps = closingSteps(job, face(job), planned(job), places[0]!)
+    expect(steps.length).toBeGreaterThan(3)
+    const closed = logged(job, ...steps.map((_, step) => entry('closure', { holeId: one.id, step, done: true })))
+    const items = openOn(closed, face(closed), planned(closed), null)
+    expect(items.map(item => item.kind)).toEqual(['damage'])
+    expect(mayPause(items)).toBe(true)
+    const [damage] = items
+    expect(openOn(logged(closed, entry('mended', { damageId: damage!.of! })), face(closed), planned(closed), null)).toEqual([])
+  })
+})
+
+describe('weather', () => {
+  it('speaks against sealing where it is too cold or not dry, with its unit', () => {
+    const closure = { leastC: 10, dry: true, seal: 'inverted-u' as const }
+    expect(againstSealing({ airC: 14, surface: 'dry' }, closure, 'metric')).toEqual([])
+    expect(againstSealing({ airC: 6, surface: 'damp' }, closure, 'metric').join(' ')).toMatch(/6 °C.*10 °C.*damp/)
+    expect(againstSealing({ airC: 6, surface: 'dry' }, closure, 'imperial').join(' ')).toMatch(/43 °F.*50 °F/)
+    expect(againstSealing({ airC: 6, surface: 'dry' }, null, 'metric')).toEqual([])
+  })
+  it('finds the longest stretch of hours between dew and rain, and says what bounds it', () => {
+    const hour = (at: string, airC: number, rainMm = 0) => ({ at, airC, dewPointC: 8, rainMm, windMps: 3 })
+    const day = [hour('06', 9), hour('07', 12), hour('08', 14), hour('09', 15), hour('10', 16, 2), hour('11', 16)]
+    expect(workWindow(day, null)).toEqual({ from: '07', to: '09', hours: 3, before: 'dew', after: 'rain' })
+    expect(workWindow([hour('06', 9)], null)).toBeNull()
+    expect(hourIsGood({ ...hour('12', 35) }, null)).toBe('heat')
+    expect(hourIsGood({ ...hour('12', 20), windMps: 14 }, null)).toBe('wind')
+    expect(hourIsGood(hour('12', 12), { leastC: 15, dry: true })).toBe('cold')
+  })
+})
