@@ -1,5 +1,20 @@
 import { keepJob, type KeptJob, leaveKept, listKept } from '../queue/kept'
 
+/** Takes one job along: as it stands, its sheet, its photographs. */
+async function takeJob(jobId: string, byHand: boolean): Promise<void> {
+  const opened = await $fetch<Pick<KeptJob, 'job' | 'version' | 'shelf' | 'stacks'> & { catalogue: Parameters<typeof keepJob>[1] }>(`/api/jobs/${jobId}` as string)
+  await keepJob({ jobId, title: opened.job.title, place: opened.job.place, at: new Date().toISOString(), ...byHand ? { byHand } : {}, job: opened.job, version: opened.version, shelf: opened.shelf, stacks: opened.stacks }, opened.catalogue)
+  // Read once, these are on the device: the worker that stands before the office keeps them.
+  const [, photographs] = await Promise.all([$fetch<unknown>(`/api/jobs/${jobId}/sheet` as string), $fetch<{ photoId: string }[]>(`/api/jobs/${jobId}/photographs` as string)])
+  await Promise.all(photographs.map(({ photoId }) => fetch(`/api/jobs/${jobId}/photographs/${photoId}?size=small`)))
+}
+
+/** On a phone: the jobs that somebody is on come along by themselves, those that are not here as they stand. */
+export async function takeOwnJobs(): Promise<void> {
+  const kept = new Map((await listKept()).map(one => [one.jobId, one.version]))
+  for (const { jobId, version } of await $fetch<{ jobId: string, version: number }[]>('/api/me/jobs' as string)) if (kept.get(jobId) !== version) await takeJob(jobId, true)
+}
+
 /** What of the office is on this device, how fresh it is, and whether the device promises to keep it. */
 export function useTaken() {
   const store = useJobStore()
@@ -15,11 +30,7 @@ export function useTaken() {
   async function take(jobId: string) {
     problem.value = ''
     try {
-      const opened = await $fetch<Pick<KeptJob, 'job' | 'version' | 'shelf' | 'stacks'> & { catalogue: Parameters<typeof keepJob>[1] }>(`/api/jobs/${jobId}`)
-      await keepJob({ jobId, title: opened.job.title, place: opened.job.place, at: new Date().toISOString(), byHand: true, job: opened.job, version: opened.version, shelf: opened.shelf, stacks: opened.stacks }, opened.catalogue)
-      // Read once, these are on the device: the worker that stands before the office keeps them.
-      const [, photographs] = await Promise.all([$fetch<unknown>(`/api/jobs/${jobId}/sheet` as string), $fetch<{ photoId: string }[]>(`/api/jobs/${jobId}/photographs` as string)])
-      await Promise.all(photographs.map(({ photoId }) => fetch(`/api/jobs/${jobId}/photographs/${photoId}?size=small`)))
+      await takeJob(jobId, true)
       if ('storage' in navigator && navigator.storage?.persist && !await navigator.storage.persist()) problem.value = 'The browser does not promise to keep it: where room runs short it may be cleared away. Put the app on the home screen, and send what is logged whenever there is a signal.'
     }
     catch (error) {

@@ -80,3 +80,15 @@ describe('weather', () => {
     expect(hourIsGood(hour('12', 12), { leastC: 15, dry: true })).toBe('cold')
   })
 })
+
+describe('what is said', () => {
+  it('is judged at once, also where nothing is laid out anew: a miss that was sealed is not open any more', () => {
+    const miss = hole(places[2]!, 'miss', { timber: 'left' })
+    const kinds = (job: Job) => planJob(job, catalogue).findings.map(one => one.kind)
+    const job = withHit(logged(start, miss), miss)
+    expect(kinds(job)).toContain('hole-unsealed')
+    const sealed = logged(job, entry('seal', { holeId: miss.id }))
+    expect(kinds(sealed)).not.toContain('hole-unsealed')
+    expect(planned(sealed).fixings).toBe(planned(job).fixings)
+  })
+})

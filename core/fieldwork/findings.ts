@@ -2,12 +2,13 @@ import { apartFor, nearHole, ON_LINE_MM } from '../fixings'
 import { footOf } from '../coverings'
 import type { Edit, LogEntry } from '../job'
 import { readingOn, readingUp } from '../roof'
-import { differencesOn, type Drilled, drilledOn, railsThere } from '../rooflog'
+import { differencesOn, type Drilled, drilledOn, modulesThere, railsThere } from '../rooflog'
 import { type Cure, type DraftFinding, type FindingAsk, listed, noCures, onFace, plural, writer } from '../trade'
 import { count, length } from '../units'
 import { gapBelow } from '../rows'
 import type { WiringLayout } from '../wiring'
 import { movesOn, moveWords } from './moves'
+import { openOn } from './open'
 
 export type WorkAsk = FindingAsk<WiringLayout>
 
@@ -128,4 +129,30 @@ export function noWay(ask: WorkAsk): DraftFinding[] {
       sentence: `Rail ${rail.number} keeps no longer every limit round the holes that are there${worst !== null && worst > 1 ? `: ${Math.round(100 * worst)} % of what is allowed` : ''}. Nothing that was looked at with other rafters or one more fixing does${followed.splicesStay ? '' : ', spliced elsewhere or not'}. Drill nothing more on it before it is decided.`,
     }]
   })
+}
+
+/** A laid module is where the plan has one within this, mm. */
+const LAID_MM = 40
+
+/** Modules that lie where the plan has none any more: somebody has moved a row under them. */
+export function laidElsewhere(ask: WorkAsk): DraftFinding[] {
+  const middles = ask.plan.rows.rows.flatMap(row => row.moduleLeftsMm.map(left => ({ xMm: left + row.moduleWidthMm / 2, yMm: (row.bottomMm + row.topMm) / 2 })))
+  const off = modulesThere(ask.job.log, ask.face.id).filter(laid => !middles.some(one => Math.hypot(one.xMm - laid.xMm, one.yMm - laid.yMm) < LAID_MM))
+  if (!off.length) return []
+  return [{
+    ...onFace(ask, 'on-roof', 'laid-elsewhere'), severity: 'stop', measured: count(off.length, off.length === 1 ? 'module' : 'modules'),
+    sentence: `${plural(off.length, 'module')} ${off.length === 1 ? 'lies' : 'lie'} where the plan has none: the middle of the first at ${placeWords(ask, off[0]!)}. What is laid stays: put the row back under ${off.length === 1 ? 'it' : 'them'}, or take ${off.length === 1 ? 'it' : 'them'} off and say so.`,
+    propose: () => [{ label: off.length === 1 ? 'It is taken off' : 'They are taken off', edit: { type: 'log-work', entries: off.slice(0, 200).map(({ xMm, yMm }, i) => ({ at: null, entry: { id: `off-${ask.job.log.length}-${i}`, faceId: ask.face.id, by: '', at: lastSaid(ask), kind: 'module', xMm, yMm, state: 'lifted' } })) } }],
+  }]
+}
+
+/** What is begun and not closed: the job is not done before it is. Misses that are not sealed have a finding of their own. */
+export function openWork(ask: WorkAsk): DraftFinding[] {
+  const open = openOn(ask.job, ask.face, ask.plan, null).filter(item => item.kind !== 'miss' && item.kind !== 'dispute')
+  return open.length
+    ? [{
+        ...onFace(ask, 'on-roof', 'open-work'), severity: 'caution', measured: count(open.length, 'open'),
+        sentence: `${plural(open.length, 'thing')} on the roof ${open.length === 1 ? 'is' : 'are'} open, and the job is not done before ${open.length === 1 ? 'it is' : 'they are'} closed: ${listed(open.slice(0, 3).map(item => `${item.words[0]!.toLowerCase()}${item.words.slice(1)}`))}${open.length > 3 ? ` and ${open.length - 3} more` : ''}.`,
+      }]
+    : []
 }

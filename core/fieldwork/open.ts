@@ -39,6 +39,8 @@ const words: Record<OpenItem['kind'], { what: string, close: string }> = {
   damage: { what: 'Broken', close: 'Put a new one in, or cover it' },
 }
 
+const damageWords: Record<LogOf<'damage'>['what'], string> = { module: 'module', tile: 'covering', other: 'thing' }
+
 /** All that is open on a face, nearest first from where somebody stands; misses and holes before what only waits. */
 export function openOn(job: Job, face: Face, plan: WiringLayout, from: Spot | null): OpenItem[] {
   const say = writer({ job })
@@ -65,7 +67,8 @@ export function openOn(job: Job, face: Face, plan: WiringLayout, from: Spot | nu
   const disputes = differencesOn(job.log, face.id).map(({ a }) => item('dispute', a.id, a))
   const mended = new Set(job.log.flatMap(entry => entry.kind === 'mended' ? [entry.damageId] : []))
   const damages = job.log.filter((entry): entry is LogOf<'damage'> => entry.kind === 'damage' && entry.faceId === face.id && !mended.has(entry.id)).map(one => ({
-    ...item('damage', one.id, one.place, ` ${one.what}${one.words ? `, ${one.words}` : ''}${one.due ? `, due ${one.due}` : ''}`),
+    ...item('damage', one.id, one.place, ` ${damageWords[one.what]}${one.words ? `, ${one.words}` : ''}${one.due ? `, due ${one.due}` : ''}`),
+    ...one.what === 'module' ? { close: 'Its place, its clamps and the skirt there stay open; the rest goes on' } : one.what === 'tile' ? { close: 'A sound unit from under the array mends what shows; the new one goes back under it' } : {},
   }))
   return [...items, ...loose, ...disputes, ...damages].sort((a, b) => Number(a.waits) - Number(b.waits) || (a.at && b.at ? dist(a.at, from) - dist(b.at, from) : Number(!a.at) - Number(!b.at)))
 }

@@ -1,10 +1,10 @@
 import type { FaceSays } from '../trade'
 import type { WiringLayout } from '../wiring'
-import { disputed, moved, noWay, offLine, tooNear, unsealed, type WorkAsk } from './findings'
+import { disputed, laidElsewhere, moved, noWay, offLine, openWork, tooNear, unsealed, type WorkAsk } from './findings'
 import { fieldworkShown } from './shown'
 
 /** What is there on the roof, and what it does to the plan. */
 export const fieldwork = {
   ...fieldworkShown,
-  findings: { 'hole-disputed': disputed, 'no-way-round': noWay, 'off-line': offLine, 'hole-near': tooNear, 'hole-unsealed': unsealed, 'moved-round': moved },
+  findings: { 'hole-disputed': disputed, 'no-way-round': noWay, 'off-line': offLine, 'laid-elsewhere': laidElsewhere, 'hole-near': tooNear, 'hole-unsealed': unsealed, 'work-open': openWork, 'moved-round': moved },
 } satisfies FaceSays<WiringLayout, WorkAsk>

@@ -36,7 +36,7 @@ export function starterJob(title: string, place: string, units: Job['units'], pa
 /** A site sheet nobody has filled in. */
 export const plainSite: Site = {
   access: null, accessNote: '', altitudeM: null, exposure: null, streetDeg: null, drivewayDeg: null,
-  coveringState: 'unseen', coveringAgeYears: null, coveringYearsLeft: null, decision: 'open', decisionNote: '', hazards: [], stops: [], bring: [], bringNote: '',
+  coveringState: 'unseen', coveringAgeYears: null, coveringYearsLeft: null, decision: 'open', decisionNote: '', hazards: [], stops: [], bring: [], bringNote: '', crew: [],
 }
 
 /** Courses of which only the first has been read. */

@@ -15,7 +15,7 @@ import { partsOfJob } from './parts'
 export type Pace = 'first' | 'whole'
 
 /** One face laid out and judged, with what it was laid out under. */
-interface FaceDraft { face: Face, clearKey: string, thereKey: string, layout: LaidOut, findings: KnownDraft[] }
+interface FaceDraft { face: Face, clearKey: string, logKey: string, layout: LaidOut, findings: KnownDraft[] }
 interface Draft { job: Job, roof: RoofClear, wiring: WiringPlan, faces: FaceDraft[], findings: KnownDraft[] }
 
 /** More cures than this for one finding are not shown. */
@@ -65,6 +65,7 @@ const stopsOf = (findings: Pick<Finding, 'severity'>[]): number => findings.filt
 /** Faces remembered at a time: those of the largest job with the cures that were tried on them. */
 const MOST_FACES = 120
 const drafts = memoryOf<FaceDraft>(MOST_FACES)
+const layouts = memoryOf<LaidOut>(MOST_FACES)
 
 /** What of a job bears on every face. The keep-clear rules' choices for the whole roof reach a face by what they ask of it. */
 const rulesOf = ({ keepClear, loads, van, units, site, assumed, wanted }: Job): unknown[] => [keepClear.ruleSet, keepClear.values, loads, van, units, site, assumed, wanted]
@@ -79,21 +80,22 @@ function draftPlan(job: Job, catalogue: Catalogue, before: Draft | null, pace: P
   const rulesStay = before && rulesOf(before.job).every((rule, i) => rule === rules[i])
   const faces = job.faces.map((face, i): FaceDraft => {
     const clearKey = JSON.stringify(roof.faces[i])
-    // Of the log only holes, rails and what is followed bear on the plan: a torque logged plans nothing anew.
+    // Of the log only holes, rails and what is followed bear on the layout: a torque logged lays nothing out anew, though all of it is judged.
     const thereKey = JSON.stringify(thereOn(job, face))
-    const same = rulesStay ? before.faces.find(one => one.face === face && one.clearKey === clearKey && one.thereKey === thereKey) : null
+    const logKey = JSON.stringify(job.log.filter(entry => entry.faceId === face.id))
+    const same = rulesStay ? before.faces.find(one => one.face === face && one.clearKey === clearKey && one.logKey === logKey) : null
     if (same) return same
     const trial = before !== null
     // What is remembered may be of an equal face that came in another copy.
-    const draft = drafts(catalogue, [trial, pace, face, clearKey, thereKey, ...rules], (): FaceDraft => {
+    const draft = drafts(catalogue, [trial, pace, face, clearKey, logKey, ...rules], (): FaceDraft => {
       const clear = roof.faces[i]!
       const hurried = pace === 'first'
-      const plan = layOut(face, catalogue, job, clear, trial, hurried)
+      const plan = layouts(catalogue, [trial, pace, face, clearKey, thereKey, ...rules], () => layOut(face, catalogue, job, clear, trial, hurried))
       const tried = (edit: Edit) => {
         const after = applyEdit(job, edit)
         return layOut(faceOf(after, face.id), catalogue, after, clear, true, hurried)
       }
-      return { face, clearKey, thereKey, layout: plan, findings: faceFindings({ job, catalogue, face, plan, places: placesOf(face, catalogue, job), tried }) }
+      return { face, clearKey, logKey, layout: plan, findings: faceFindings({ job, catalogue, face, plan, places: placesOf(face, catalogue, job), tried }) }
     })
     return { ...draft, face }
   })

@@ -22,6 +22,13 @@ export async function lastCodes(client: PoolClient, units: Job['units']): Promis
   return rows[0]?.codes ?? null
 }
 
+/** The jobs at work that somebody is on, those changed last first. */
+export async function jobsOfCrew(client: PoolClient, personId: string, most: number): Promise<{ jobId: string, version: number }[]> {
+  const { rows } = await client.query<{ jobId: string, version: number }>(
+    'select job_id as "jobId", version from jobs where document -> \'site\' -> \'crew\' @> to_jsonb($1::text) and deleted_at is null and archived_at is null order by updated_at desc, job_id limit $2', [personId, most])
+  return rows
+}
+
 export async function findJob(client: PoolClient, jobId: string): Promise<StoredJob | null> {
   return (await client.query<StoredJob>(`select ${columns} from jobs where job_id = $1 and deleted_at is null`, [jobId])).rows.map(read)[0] ?? null
 }

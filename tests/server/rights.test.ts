@@ -14,7 +14,7 @@ import { addressOf, asKeeper, bodyFor, type Caller, demoPerson, freshJob, Office
 const mayAsk: Record<string, string> = {
   'get /api/codes': 'oply', 'get /api/jobs': 'oply', 'get /api/news': 'oplyg', 'get /api/outbox': 'o', 'get /api/people': 'oply', 'get /api/shelf': 'oply',
   'post /api/jobs': 'op', 'post /api/jobs/file': 'op', 'post /api/invitations': 'o', 'delete /api/invitations/:invitation': 'o', 'patch /api/people/:person': 'o',
-  'get /api/me': 'oplygs', 'get /api/me/sessions': 'oplygs', 'delete /api/me/sessions': 'oplygs', 'put /api/me/passphrase': 'oplygs',
+  'get /api/me': 'oplygs', 'get /api/me/sessions': 'oplygs', 'get /api/me/jobs': 'oply', 'delete /api/me/sessions': 'oplygs', 'put /api/me/passphrase': 'oplygs',
   'get /api/me/passkeys': 'oplygs', 'post /api/me/passkeys': 'oplygs', 'post /api/me/passkeys/options': 'oplygs', 'delete /api/me/passkeys/:key': 'oplygs',
   'get /api/shelf/blank.xlsx': 'oply', 'get /api/shelf/parts.json': 'oply', 'get /api/shelf/parts.xlsx': 'oply', 'get /api/shelf/:shelf/parts.csv': 'oply', 'get /api/approvals/:approval/jobs': 'oply',
   'post /api/shelf/changes': 'op', 'post /api/shelf/file': 'op', 'put /api/shelf/currency': 'op', 'delete /api/shelf/:shelf/:item': 'op',

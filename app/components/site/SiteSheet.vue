@@ -57,6 +57,8 @@ function takeDirection(key: 'streetDeg' | 'drivewayDeg') {
 function toggled<T>(list: T[], item: T): T[] {
   return list.includes(item) ? list.filter(one => one !== item) : [...list, item]
 }
+const { data: firm } = useFetch<{ people: { personId: string, name: string, leftAt: string | null }[] }>('/api/people', { lazy: true })
+const people = computed(() => (firm.value?.people ?? []).filter(one => !one.leftAt || site.value.crew.includes(one.personId)))
 const stopOf = (kind: SiteStop) => site.value.stops.find(stop => stop.kind === kind)
 const toggleStop = (kind: SiteStop) => set({ stops: stopOf(kind) ? site.value.stops.filter(stop => stop.kind !== kind) : [...site.value.stops, { kind, cleared: '' }] })
 const clearStop = (kind: SiteStop, cleared: string) => set({ stops: site.value.stops.map(stop => stop.kind === kind ? { kind, cleared } : stop) })
@@ -217,6 +219,25 @@ const highest = computed(() => Math.max(...job.value.faces.map(one => one.place.
         </div>
         <p class="mt-2 text-sm text-muted">
           Always: fall and edge protection in place, ladder tied off, rails are no foothold, keep off a covering that is wet, frosted, hot or fragile. Modules are live in daylight.
+        </p>
+      </fieldset>
+      <fieldset v-if="people.length">
+        <legend class="w-full border-b border-graphite-900 pb-1 text-lg font-bold">
+          Who works here
+        </legend>
+        <div class="mt-1 grid grid-cols-2 gap-x-4 max-sm:grid-cols-1">
+          <UCheckbox
+            v-for="person in people"
+            :key="person.personId"
+            :model-value="site.crew.includes(person.personId)"
+            color="neutral"
+            class="py-1"
+            :label="person.name"
+            @update:model-value="set({ crew: toggled(site.crew, person.personId) })"
+          />
+        </div>
+        <p class="mt-2 text-sm text-muted">
+          The job is on their phones by itself, whenever they open Upper Deck with a signal.
         </p>
       </fieldset>
       <fieldset>

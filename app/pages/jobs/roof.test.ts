@@ -124,6 +124,14 @@ describe('what the roof is told at the top', () => {
   })
   it('that the office can’t be reached, and that ticks are kept', async () => {
     state.error = new Error('away')
-    expect((await onRoof(threeRowsOfSix())).wrapper.find('[role=alert]').text()).toContain('kept on this phone')
+    state.sheet = null
+    const wrapper = await mountSuspended(RoofPage)
+    await flushPromises()
+    expect(wrapper.find('[role=alert]').text()).toContain('kept on this phone')
+    expect(wrapper.find('[role=alert]').text()).toContain('not on this phone')
+  })
+  it('shows what it has, though the office can’t be reached', async () => {
+    state.error = new Error('away')
+    expect((await onRoof(threeRowsOfSix())).wrapper.find('h1').text()).toBe('Datum corner')
   })
 })

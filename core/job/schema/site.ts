@@ -48,13 +48,15 @@ export const siteSchema = z.object({
   })).max(siteStops.length),
   bring: z.array(z.enum(brings)).max(brings.length),
   bringNote: freeText('The list', 400),
+  /** Who works here, of the firm's people: the job is on their phones by itself. */
+  crew: z.array(z.uuid('A person is named by an id.')).max(20, 'A crew has at most twenty people.'),
 })
 export type Site = z.infer<typeof siteSchema>
 
 export const siteFactWords: WordsOf<Site> = {
   access: 'the access', accessNote: 'the site sheet', altitudeM: 'the site sheet', exposure: 'the site sheet', streetDeg: 'the street’s side', drivewayDeg: 'the driveway’s side',
   coveringState: 'the covering’s state', coveringAgeYears: 'the covering’s age', coveringYearsLeft: 'the covering’s years left', decision: 'the decision', decisionNote: 'the site sheet',
-  hazards: 'the hazards', stops: 'the site’s stops', bring: 'what to bring', bringNote: 'the site sheet',
+  hazards: 'the hazards', stops: 'the site’s stops', bring: 'what to bring', bringNote: 'the site sheet', crew: 'the crew',
 }
 
 export const facePlaceSchema = z.object({

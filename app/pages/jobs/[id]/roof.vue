@@ -176,7 +176,7 @@ function wholeLine() {
       role="alert"
       class="p-6 text-xl font-semibold"
     >
-      The marks can’t be read from the server, and this job is not on this phone. What was ticked or logged is kept; come back when there is a signal, and take the job along.
+      The marks can’t be read from the server, and this job is not on this phone. What was ticked or logged is kept on this phone; come back when there is a signal, and take the job along.
     </p>
     <template v-else-if="shown && card && task">
       <header class="flex items-center gap-2 border-b-4 border-black px-3 py-2">
