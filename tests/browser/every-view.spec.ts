@@ -139,7 +139,9 @@ for (const [i, { id, job }] of demoJobs.entries()) {
       if (stage.id === 'wiring') await everyPartOfTheWiring(page, i === 2 || i === 10)
       if (stage.id === 'load-out') await everyPartOfTheLoad(page, i === 2)
     }
-    if (i % 3 === 2) await onAPhone(page, i === 2)
+    if (i % 3 !== 2) return
+    await toStage(page, 'mark-out')
+    await onAPhone(page, i === 2)
   })
 }
 
