@@ -3,12 +3,15 @@
 const { $pwa } = useNuxtApp()
 const queue = useQueue()
 const taking = ref(false)
+/** A worker that still waits for an answer of the office goes when its page does, ms. */
+const WAITS_MS = 5000
 async function take() {
   taking.value = true
   // What is being written down is finished first: a page that still writes asks before it goes.
   await until(() => queue.writing).toBe(0)
   // The library loads the page again only where a worker stood before it when it was opened; on a first visit none did.
   navigator.serviceWorker.addEventListener('controllerchange', () => location.reload(), { once: true })
+  setTimeout(() => location.reload(), WAITS_MS)
   await $pwa?.updateServiceWorker()
 }
 </script>

@@ -1,11 +1,10 @@
 import { v4 as newId } from 'uuid'
 import { followingOf } from '#core/fieldwork'
 import { type Edit, type Face, type HitState, type LogEntry, type LogOf, MOST_HITS, type PlainEdit } from '#core/job'
-import type { Outcome } from '#core/outcome'
+import { type Outcome, refused } from '#core/outcome'
 import type { FacePlan } from '#core/plan'
-import { type Drilled, drilledOn, ONE_HOLE_MM } from '#core/rooflog'
+import { type Drilled, drilledOn, ONE_HOLE_MM, type Spot } from '#core/rooflog'
 
-interface Spot { xMm: number, yMm: number }
 /** An entry without what is the same of all that one person says of one face. */
 type Said<K extends LogEntry['kind'] = LogEntry['kind']> = LogEntry extends infer E ? E extends { kind: K } ? Omit<E, 'id' | 'faceId' | 'by' | 'at'> : never : never
 
@@ -27,7 +26,7 @@ export function useCrew(face: Ref<Face | null>, facePlan: Ref<FacePlan | null>, 
   /** What is told of timber goes to the rafters' readings too, so that they are fitted anew. */
   function reading(id: string, spot: Spot, state: HitState, timber: LogOf<'hole'>['timber'] = null): PlainEdit[] {
     const { supports } = face.value!
-    return supports.kind === 'rafters' && supports.hits.length < MOST_HITS ? [{ type: 'log-hits', faceId: face.value!.id, hits: [{ at: supports.hits.length, hit: { id, ...spot, state, use: 'rafter', ...timber ? { timber } : {} } }] }] : []
+    return supports.kind === 'rafters' ? [{ type: 'log-hits', faceId: face.value!.id, hits: [{ at: supports.hits.length, hit: { id, ...spot, state, use: 'rafter', ...timber ? { timber } : {} } }] }] : []
   }
   const commit = (edits: PlainEdit[]): Outcome<true> => store.commit(edits.length === 1 ? edits[0]! : { type: 'batch', edits: edits as Extract<Edit, { type: 'batch' }>['edits'] })
 
@@ -35,6 +34,8 @@ export function useCrew(face: Ref<Face | null>, facePlan: Ref<FacePlan | null>, 
   function drilled(spot: Spot, result: 'hit' | 'miss', timber: LogOf<'hole'>['timber'] = null, dust: LogOf<'hole'>['dust'] = null): Outcome<true> {
     const own = store.job!.log.filter(entry => entry.kind === 'hole' && entry.faceId === face.value!.id && entry.by === me.me?.personName && Math.hypot(entry.xMm - spot.xMm, entry.yMm - spot.yMm) < ONE_HOLE_MM).map(one => one.id)
     const id = newId()
+    const { supports } = face.value!
+    if (supports.kind === 'rafters' && supports.hits.length >= MOST_HITS) return refused(`The rafters’ hit log is full: ${MOST_HITS} readings a face at most. Ask the office to set some aside, or nothing that is drilled tells where the timber is.`)
     return commit([
       ...following(),
       ...own.length ? [{ type: 'drop-work' as const, entryIds: own }, ...face.value!.supports.kind === 'rafters' ? [{ type: 'drop-hits' as const, faceId: face.value!.id, hitIds: own }] : []] : [],

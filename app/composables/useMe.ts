@@ -12,10 +12,15 @@ export const isOpenPage = (path: string): boolean => OPEN_PAGES.test(path)
 export const useMe = createGlobalState(() => {
   const known = useLocalStorage<SignedIn | null>('upper-deck/me', null, { serializer: { read: text => JSON.parse(text) as SignedIn, write: me => JSON.stringify(me) } })
 
+  const keptFor = useLocalStorage('upper-deck/kept-for', '')
+
   /** Asks the office; whoever is not signed in is led to where they can, and back. */
   async function refresh(): Promise<void> {
     try {
       known.value = await $fetch<SignedIn>('/api/me')
+      // A device that passes to somebody else shows him nothing of what was read for the one before.
+      if (keptFor.value && keptFor.value !== known.value.personId) await forgetKept().catch(() => {})
+      keptFor.value = known.value.personId ?? ''
     }
     catch (error) {
       if (error instanceof FetchError && error.statusCode === 401) {

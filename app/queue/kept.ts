@@ -24,8 +24,10 @@ const open = () => openDB<KeptDb>('upper-deck-kept', 1, {
 export async function keepJob(kept: Omit<KeptJob, 'byHand'> & { byHand?: boolean }, catalogue: Catalogue): Promise<void> {
   const db = await open()
   const before = await db.get('jobs', kept.jobId)
-  await db.put('jobs', { ...toRaw(kept), byHand: kept.byHand ?? before?.byHand ?? false })
-  if (!await db.getKey('shelf', kept.shelf)) await db.put('shelf', { state: kept.shelf, catalogue: toRaw(catalogue) })
+  // What comes late is never put over what is newer.
+  const newer = before && before.version > kept.version ? before : toRaw(kept)
+  await db.put('jobs', { ...newer, byHand: kept.byHand ?? before?.byHand ?? false })
+  if (newer !== before && !await db.getKey('shelf', kept.shelf)) await db.put('shelf', { state: kept.shelf, catalogue: toRaw(catalogue) })
   const all = await db.getAll('jobs')
   const opened = all.filter(one => !one.byHand).sort((a, b) => b.at.localeCompare(a.at))
   for (const old of opened.slice(MOST_OPENED)) await db.delete('jobs', old.jobId)

@@ -306,19 +306,21 @@ function usePlanOf(job: Ref<Job | null>, catalogue: Ref<Catalogue | null>) {
 
   /** Whether a plan with fewer changes is still looked for. */
   const proving = ref(false)
+  let proofs = 0
   /** Looks on in a thread of its own, for fewer changes and for cures, so that what is logged next never waits for it. */
   async function prove(ofJob: Job, parts: Catalogue) {
+    const turn = ++proofs
     if (proving.value) useProver().giveUp()
     proving.value = true
     try {
       const whole = await useProver().planJob(ofJob, parts, 'whole')
-      if (planned.value !== ofJob) return
-      plan.value = whole
-      proving.value = false
+      if (planned.value === ofJob) plan.value = whole
     }
-    catch (error) {
-      // The first answer keeps every limit; it is not said to be the fewest.
-      if (!(error instanceof GivenUp)) proving.value = false
+    catch {
+      // Given up for a newer one, or failed: the first answer keeps every limit, and is not said to be the fewest.
+    }
+    finally {
+      if (turn === proofs) proving.value = false
     }
   }
 

@@ -2,7 +2,7 @@ import { apartFor, nearHole, ON_LINE_MM } from '../fixings'
 import { footOf } from '../coverings'
 import type { Edit, LogEntry } from '../job'
 import { readingOn, readingUp } from '../roof'
-import { differencesOn, type Drilled, drilledOn, modulesThere, railsThere } from '../rooflog'
+import { differencesOn, type Drilled, drilledOn, modulesThere, railsThere, thereOfRail } from '../rooflog'
 import { type Cure, type DraftFinding, type FindingAsk, listed, noCures, onFace, plural, writer } from '../trade'
 import { count, length } from '../units'
 import { gapBelow } from '../rows'
@@ -111,10 +111,10 @@ export function noWay(ask: WorkAsk): DraftFinding[] {
   return plan.rails.flatMap((rail, r): DraftFinding[] => {
     const { followed, worst } = plan.fixings.rails[r]!
     if (!followed || followed.passes || !drilledOn(ask.job.log, face.id).length) return []
-    const cut = cuts.find(one => one.way === rail.way && Math.abs(one.lineMm - rail.lineMm) <= ON_LINE_MM)
+    const cut = thereOfRail(cuts, rail)
     const row = plan.rows.rows[rail.row]
     const propose = () => byPrice(ask, [
-      ...cut ? [{ label: `Cut rail ${rail.number} anew`, edit: { type: 'drop-work', entryIds: ask.job.log.filter(one => one.kind === 'rail' && one.way === rail.way && Math.abs(one.lineMm - rail.lineMm) <= ON_LINE_MM).map(one => one.id) } as Edit }] : [],
+      ...cut ? [{ label: `Cut rail ${rail.number} anew`, edit: { type: 'drop-work', entryIds: ask.job.log.filter(one => one.kind === 'rail' && one.faceId === face.id && thereOfRail([one], rail)).map(one => one.id) } as Edit }] : [],
       ...face.array.spliceAs === 'butted' && plan.parts.rail.splice.bridgeMm > 0 ? [{ label: 'Bridge the splices with an offcut', edit: { type: 'set-array', faceId: face.id, values: { spliceAs: 'bridged' } } as Edit }] : [],
       ...row && rail.way === 'across' ? [1, -1].map(way => (way * Math.ceil(apart.alongMm))).map(mm => ({ label: `Move row ${rail.row + 1} ${say(Math.abs(mm))} ${mm > 0 ? 'up' : 'down'}`, edit: { type: 'set-row', faceId: face.id, row: rail.row, values: { gapBelowMm: Math.max(0, gapBelow(plan.rows, rail.row) + mm) } } as Edit })) : [],
       ...rail.typed

@@ -1,12 +1,10 @@
-import { ON_LINE_MM } from '../fixings'
+import { ON_LINE_MM, SAME_PLACE_MM } from '../fixings'
 import type { Face, Job } from '../job'
 import { onFace, type RailPlan } from '../rails'
 import { readingOn, readingUp } from '../roof'
-import { drilledOn } from '../rooflog'
+import { drilledOn, type Spot } from '../rooflog'
 import type { SticksLayout } from '../sticks'
 import { writer } from '../trade'
-
-interface Spot { xMm: number, yMm: number }
 
 /** One mark that is not where the crew has it. */
 export interface Move {
@@ -23,8 +21,6 @@ export interface Move {
 
 /** A mark has moved where a tape shows it, mm. */
 const SHOWS_MM = 3
-/** A fixing is the same one where it moved by less than this, mm: the same rafter found to stand otherwise. */
-const SAME_MM = 120
 
 /** On one line: what each place has become. */
 function onLine(rail: RailPlan, was: Spot[], now: { atMm: number, member: string }[], what: Move['what'], isDrilled: (spot: Spot) => boolean): Move[] {
@@ -34,7 +30,7 @@ function onLine(rail: RailPlan, was: Spot[], now: { atMm: number, member: string
   const of = { railId: rail.id, rail: rail.number, what }
   for (const spot of was) {
     const nearest = [...left].sort((a, b) => Math.abs(now[a]!.atMm - along(spot)) - Math.abs(now[b]!.atMm - along(spot)))[0]
-    if (nearest === undefined || Math.abs(now[nearest]!.atMm - along(spot)) > SAME_MM) {
+    if (nearest === undefined || Math.abs(now[nearest]!.atMm - along(spot)) > SAME_PLACE_MM) {
       moves.push({ ...of, was: spot, now: null, member: '' })
       continue
     }
@@ -56,7 +52,7 @@ export function movesOn({ log }: Pick<Job, 'log'>, face: Face, plan: SticksLayou
   const used = drilledOn(log, face.id).filter(one => one.state === 'used')
   const isDrilled = (spot: Spot) => used.some(one => Math.hypot(one.xMm - spot.xMm, one.yMm - spot.yMm) < SHOWS_MM)
   return plan.rails.flatMap((rail, r) => {
-    const near = (spots: Spot[]) => spots.filter(({ xMm, yMm }) => Math.abs((rail.way === 'across' ? yMm : xMm) - rail.lineMm) <= ON_LINE_MM && (rail.way === 'across' ? xMm : yMm) >= rail.fromMm - SAME_MM && (rail.way === 'across' ? xMm : yMm) <= rail.toMm + SAME_MM)
+    const near = (spots: Spot[]) => spots.filter(({ xMm, yMm }) => Math.abs((rail.way === 'across' ? yMm : xMm) - rail.lineMm) <= ON_LINE_MM && (rail.way === 'across' ? xMm : yMm) >= rail.fromMm - SAME_PLACE_MM && (rail.way === 'across' ? xMm : yMm) <= rail.toMm + SAME_PLACE_MM)
     return [
       ...onLine(rail, near(following.fixings), plan.fixings.rails[r]!.fixings, 'fixing', isDrilled),
       ...onLine(rail, near(following.splices), plan.sticks.splices.filter(one => one.railId === rail.id).map(({ atMm }) => ({ atMm, member: '' })), 'splice', isDrilled),

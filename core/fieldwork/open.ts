@@ -1,11 +1,10 @@
 import { cardOf } from '../openings'
 import type { Face, Job, LogOf } from '../job'
 import { readingOn, readingUp } from '../roof'
-import { differencesOn, drilledOn, railsThere } from '../rooflog'
+import { differencesOn, drilledOn, railsThere, type Spot, thereOfRail } from '../rooflog'
 import { writer } from '../trade'
 import type { WiringLayout } from '../wiring'
 
-interface Spot { xMm: number, yMm: number }
 /** What must not be left over night or in the rain, with what to do about it. */
 export interface OpenItem {
   id: string
@@ -58,7 +57,7 @@ export function openOn(job: Job, face: Face, plan: WiringLayout, from: Spot | nu
     return [item(hole.closure.length ? 'course' : 'hole', hole.id, hole, hole.closure.length ? `, next: ${left[0]!.replace(/\.$/, '')}` : '')]
   })
   const loose = railsThere(job.log, face.id).filter(rail => rail.state === 'placed').flatMap((rail): OpenItem[] => {
-    const own = plan.rails.find(one => one.way === rail.way && Math.abs(one.lineMm - rail.lineMm) < NEAR_MM)
+    const own = plan.rails.find(one => thereOfRail([rail], one))
     const feet = own ? plan.fixings.rails[plan.rails.indexOf(own)]!.fixings : []
     const tight = feet.filter(fixing => holes.some(hole => hole.torque && dist(hole, own!.way === 'across' ? { xMm: fixing.atMm, yMm: own!.lineMm } : { xMm: own!.lineMm, yMm: fixing.atMm }) < NEAR_MM))
     const middle = (rail.fromMm + rail.toMm) / 2

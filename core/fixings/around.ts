@@ -2,10 +2,8 @@ import type { Fasteners, Mount } from '../catalogue'
 import { footOf } from '../coverings'
 import type { Interval } from '../geometry'
 import type { Face, Following, Job } from '../job'
-import { type Drilled, drilledOn, type RailThere, railsThere } from '../rooflog'
+import { type Drilled, drilledOn, type RailThere, railsThere, type Spot } from '../rooflog'
 import { type FixingPlaces, type PlacePoint, type PlacesForRail, placesOutside, type RailLine } from '../supports'
-
-interface Spot { xMm: number, yMm: number }
 
 /** A hole beside the timber, and on which side of it that was felt. */
 interface Missed extends Spot { timber: Drilled['timber'] }
@@ -38,7 +36,7 @@ export const ON_LINE_MM = 25
 /** An abandoned hole on the edge of a flashing is neither under it nor clear of it, mm (common practice: an inch). */
 const FLASHING_EDGE_MM = 25.4
 /** A place of the layout followed is the nearest place that there is now, no farther off than this, mm: the rafter was found to stand otherwise. */
-const SAME_PLACE_MM = 120
+export const SAME_PLACE_MM = 120
 
 /** Distances of screws in timber: 4 D along the grain and 1.5 D between rows (NDS 2018 tables 12.5.1B and D, from memory), 7 d and 3 d where the European rules are in force (EN 1995-1-1 table 8.2, from memory). */
 export function apartFor({ rules }: Pick<Job['loads'], 'rules'>, fasteners: Pick<Fasteners, 'diameterMm'> | null): Apart {

@@ -74,9 +74,11 @@ export function followRail(rail: RailProblem, limits: RailLimits, round: RailRou
   const earlier = followedAmong(xs, round.earlierMm)
   const bears = (picks: number[]) => !judge || judge.worst(at(picks)) <= FULL
   const stay = (picks: number[]) => round.splicesStay(at(picks))
-  const done = (picks: number[], proved: boolean, passes: boolean, first: boolean): Followed =>
-    ({ picks, changes: changesFrom(picks, earlier), kept: pinned.size, // What changes nothing is the only one that does.
-      proved: proved || (passes && changesFrom(picks, earlier) === 0), splicesStay: stay(picks), passes, hurried: first })
+  const done = (picks: number[], proved: boolean, passes: boolean, first: boolean): Followed => {
+    const changes = changesFrom(picks, earlier)
+    // What changes nothing is the only one that does.
+    return { picks, changes, kept: pinned.size, proved: proved || (passes && changes === 0), splicesStay: stay(picks), passes, hurried: first }
+  }
   if (!candidates.length) return done([], true, false, false)
   // Where even a fixing in every place breaks a rule, that is said; the check of the whole rail goes on without.
   const can = shortfalls(candidates, reach, rules).length === 0

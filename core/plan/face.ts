@@ -1,6 +1,6 @@
 import { type Catalogue, chooseParts, type ChosenParts } from '../catalogue'
 import { courseLines, coursesDiffer, fixedScrewsUp, footOf, forbiddenStrips, jointLines } from '../coverings'
-import { alongLine, bestCourse, type FixingProblem, fixingProblem, type FixingsPlan, followFixings, type Judges, ON_LINE_MM, placeFixings, placesAround, type RailRound, type ThereOnFace, thereOn } from '../fixings'
+import { alongLine, bestCourse, type FixingProblem, fixingProblem, type FixingsPlan, followFixings, type Judges, placeFixings, placesAround, type RailRound, type ThereOnFace, thereOn } from '../fixings'
 import { areaMm2, bounds } from '../geometry'
 import type { Face, Job } from '../job'
 import { type FaceClear, keepClear } from '../keepclear'
@@ -8,6 +8,7 @@ import { loadingOf } from '../loads'
 import { memoryOf } from '../memory'
 import { openCovering } from '../openings'
 import { shapeOf } from '../roof'
+import { thereOfRail } from '../rooflog'
 import { movedRail, placeRails, railLimits, type RailLimits, type RailPlan, wayOf } from '../rails'
 import { fillRows, type RailLines, type RowHeights } from '../rows'
 import { inRoofPlan, type SetOutFace, systemOf } from '../inroof'
@@ -177,10 +178,10 @@ interface Round extends RailRound { splicesMm: number[] }
 
 /** What one rail is fixed round. */
 function roundOf(rail: RailPlan, there: ThereOnFace, { rail: { splice } }: ChosenParts): Round {
-  const cut = there.rails.find(one => one.way === rail.way && Math.abs(one.lineMm - rail.lineMm) <= ON_LINE_MM && one.fromMm < rail.toMm && rail.fromMm < one.toMm)
+  const cut = thereOfRail(there.rails, rail)
   const splicesMm = cut?.splicesMm ?? alongLine({ ...rail, reach: { fromMm: rail.fromMm, toMm: rail.toMm } }, there.following.splices)
   return {
-    usedMm: alongLine(rail, there.used), earlierMm: alongLine(rail, there.following.fixings), splicesMm, isCut: cut !== undefined,
+    usedMm: alongLine(rail, there.used), earlierMm: alongLine(rail, there.following.fixings), splicesMm, isCut: cut !== null,
     splicesStay: (xs) => {
       if (!splicesMm.length) return true
       const windows = spliceWindows({ fixings: xs.map(atMm => ({ atMm })) }, splice)

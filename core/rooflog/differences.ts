@@ -1,5 +1,8 @@
 import type { LogEntry, LogOf } from '../job'
 
+/** A place on a face, mm along the eave from its left end and up the slope. */
+export interface Spot { xMm: number, yMm: number }
+
 /** Two entries that say one hole differently; both are kept, and a person settles it. */
 export interface Difference { a: LogOf<'hole'>, b: LogOf<'hole'> }
 

@@ -119,6 +119,17 @@ describe('feet brought to a plane', () => {
   })
 })
 
+describe('what is claimed', () => {
+  it('neither fewest shims nor that there is no plane, where steps between sizes are longer than the travel', () => {
+    const feet = (lowMm: number) => Array.from({ length: 6 }, (_, i): Foot => ({ id: `${i}`, line: 'rail', xMm: 1000 * i, yMm: 0, roofMm: i === 3 ? -lowMm : 0 }))
+    const limits = { ...plainFeet, lowestMm: 70, highestMm: 73, shimsMm: [4, 40], mostShims: 1 }
+    expect(levelToPlane(feet(5), limits).found).toMatchObject({ pieces: 1, thicknessMm: 4, proved: false })
+    expect(levelToPlane(feet(20), limits)).toEqual({ found: null, none: false })
+    expect(level(feet(20), limits)).toMatchObject({ how: 'steps', proved: false })
+    expect(levelToPlane(feet(5), { ...limits, highestMm: 120 }).found).toMatchObject({ pieces: 0, proved: true })
+  })
+})
+
 describe('a row that turns', () => {
   it('1/8 in over the first 40 in is 2 1/4 in at 60 ft (common practice)', () => {
     const turn = turnOf({ fromMm: 0, toMm: inch(40), readMm: [inch(30), inch(30.125)], wantedMm: [inch(30), inch(30)] })!

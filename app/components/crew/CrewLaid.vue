@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Face, Job } from '#core/job'
 import type { FacePlan } from '#core/plan'
-import { modulesThere, railsThere } from '#core/rooflog'
+import { liesAt, modulesThere, railsThere, thereOfRail } from '#core/rooflog'
 import { formatLength } from '#core/units'
 import type { useCrew } from '../../composables/useCrew'
 
@@ -10,13 +10,13 @@ const { job, face, facePlan, crew } = defineProps<{ job: Job, face: Face, facePl
 const there = computed(() => railsThere(job.log, face.id))
 const rails = computed(() => facePlan.rails.map(rail => ({
   rail, splicesMm: facePlan.sticks.splices.filter(one => one.railId === rail.id).map(one => one.atMm),
-  state: there.value.find(one => one.way === rail.way && Math.abs(one.lineMm - rail.lineMm) < 30 && one.fromMm < rail.toMm && rail.fromMm < one.toMm)?.state ?? null,
+  state: thereOfRail(there.value, rail)?.state ?? null,
 })))
 const laid = computed(() => modulesThere(job.log, face.id))
 const rows = computed(() => facePlan.rows.rows.map(row => ({
   row, modules: row.moduleLeftsMm.map((left) => {
     const at = { xMm: left + row.moduleWidthMm / 2, yMm: (row.bottomMm + row.topMm) / 2 }
-    return { at, isLaid: laid.value.some(one => Math.hypot(one.xMm - at.xMm, one.yMm - at.yMm) < 150) }
+    return { at, isLaid: liesAt(laid.value, at) }
   }),
 })))
 const say = (one: (typeof rails.value)[number], state: 'cut' | 'placed') => crew.say({ kind: 'rail', way: one.rail.way, lineMm: one.rail.lineMm, fromMm: one.rail.fromMm, toMm: one.rail.toMm, splicesMm: one.splicesMm, state })

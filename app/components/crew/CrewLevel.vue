@@ -47,7 +47,7 @@ const how = computed(() => {
   const by = `By ${plural(read, 'reading')}: `
   if (kind === 'plane') return `${by}all feet reach one plane without shims; each keeps ${say(reserveMm)} of its travel.`
   if (kind === 'shims') return `${by}one plane with ${plural(pieces, 'shim')}${proved ? ', and none with fewer or thinner' : '; fewer are not excluded'}.`
-  return `${by}no plane inside the feet’s travel and the shims in the van. Steps between neighbours as small as can be: ${say(stepMm)} at most.`
+  return `${by}${proved ? 'no plane lies inside the feet’s travel with the shims in the van' : 'no plane was found with the shims in the van'}. Steps between neighbours as small as can be: ${say(stepMm)} at most.`
 })
 </script>
 
@@ -153,6 +153,12 @@ const how = computed(() => {
         :units="units"
         taken="Set"
         @take="store.commit({ type: 'set-face', faceId: face.id, values: { feet: { ...face.feet, highestMm: $event } } })"
+      />
+      <CrewLength
+        :label="`Greatest height of the seat that the wind’s method holds for${face.feet.greatestMm === null ? '' : `: ${say(face.feet.greatestMm)}`}`"
+        :units="units"
+        taken="Set"
+        @take="store.commit({ type: 'set-face', faceId: face.id, values: { feet: { ...face.feet, greatestMm: $event } } })"
       />
       <CrewLength
         label="Another shim in the van"

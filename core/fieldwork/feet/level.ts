@@ -28,6 +28,7 @@ export interface Levelling {
   /** Largest step between neighbours and sharpest bend where there is no plane, mm. */
   stepMm: number
   bendMm: number
+  /** Fewest and thinnest shims; or, where there are steps, that there is no plane. */
   proved: boolean
 }
 
@@ -42,7 +43,7 @@ function stackFor(limits: FeetLimits, seatMm: number): Stack | null {
 
 /** Sets the feet that were read: a plane without shims, else with the fewest and thinnest, else with the least steps. */
 export function level(feet: Foot[], limits: Feet): Levelling {
-  const { found } = levelToPlane(feet, limits)
+  const { found, none } = levelToPlane(feet, limits)
   const middleMm = (limits.lowestMm + limits.highestMm) / 2
   const setTo = (foot: Foot, seatMm: number, shims: Stack | null): FootSet => {
     const setMm = seatMm - (shims?.mm ?? 0)
@@ -54,7 +55,7 @@ export function level(feet: Foot[], limits: Feet): Levelling {
   }
   const stepped = levelByLeastSteps(feet, limits)
   const own = feet.map((foot, i) => setTo(foot, stepped.seatsMm[i]! - foot.roofMm, stackFor(limits, stepped.seatsMm[i]! - foot.roofMm)))
-  return { how: 'steps', feet: own, order: orderOf(feet, own, limits), reserveMm: 0, pieces: own.reduce((n, one) => n + one.shims.sizes.length, 0), stepMm: stepped.stepMm, bendMm: stepped.bendMm, proved: true }
+  return { how: 'steps', feet: own, order: orderOf(feet, own, limits), reserveMm: 0, pieces: own.reduce((n, one) => n + one.shims.sizes.length, 0), stepMm: stepped.stepMm, bendMm: stepped.bendMm, proved: none }
 }
 
 /** The string school sets each line's ends first; the other sends all feet up and lowers those first that have farthest to go. */

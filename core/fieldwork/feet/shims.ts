@@ -26,6 +26,12 @@ function hullOf(limits: FeetLimits, pieces: number): Stretch | null {
   return all.length ? { fromMm: Math.min(...all.map(one => one.fromMm)), toMm: Math.max(...all.map(one => one.toMm)) } : null
 }
 
+/** Whether some thickness can't be had though a thinner and a thicker can: steps between sizes longer than the travel. What is then found is not said to be the fewest. */
+function hasGaps(limits: FeetLimits): boolean {
+  const travelMm = reachOf(limits, 0).toMm - limits.lowestMm
+  return Array.from({ length: limits.mostShims }, (_, k) => stacks(limits, k + 1)).some(own => own.slice(1).some((one, i) => one.mm - own[i]!.mm > travelMm))
+}
+
 /**
  * Sets feet to one plane inside all travel: without shims where there is one, with the greatest reserve; else with the fewest shims, and of
  * those with the thinnest. A plane that can't be had is held apart by some of the feet that it would have to rise past (Helly's theorem: four
@@ -40,7 +46,7 @@ export function levelToPlane(feet: Foot[], limits: FeetLimits): { found: Levelle
   if (!feet.length || fitPlane(feet, widest).reserveMm < -INSIDE_MM) return { found: null, none: feet.length > 0 }
   for (let pieces = 0; pieces <= most; pieces++) {
     const found = withPieces(feet, limits, hulls, pieces, budget)
-    if (found) return { found: { ...found, proved: budget.left > 0 }, none: false }
+    if (found) return { found: { ...found, proved: budget.left > 0 && (!pieces || !hasGaps(limits)) }, none: false }
     if (budget.left <= 0) break
   }
   return { found: byRising(feet, limits), none: false }

@@ -6,14 +6,16 @@ import { cardOf, LINES_WHERE_SMALL, sectionOf } from '#core/openings'
 import { onFace } from '#core/rails'
 import { plural } from '#core/trade'
 import { datumName } from '#core/roof'
+import type { CrewViewId, HeldFixing } from '../../../utils/crew-views'
 
 /**
  * The day on the roof with the phone alone: one card a line, readable at arm's length in the sun, read aloud, ticked whole or mark by mark with
  * one thumb; each fixing's hole logged, the plan following what is there, feet levelled, rain and damage.
  */
 const jobId = String(useRoute().params.id)
+const SHEET_RESTS_MS = 5000
 const store = useJobStore()
-const { sheet, error } = useSheet(jobId)
+const { sheet, error } = useSheet(jobId, SHEET_RESTS_MS)
 // The job itself is kept and planned on the phone; the office's sheet says what is issued.
 void store.open(jobId)
 onBeforeUnmount(() => store.close(jobId))
@@ -59,25 +61,23 @@ const inHand = computed(() => {
 const face = computed(() => inHand.value?.face ?? null)
 const facePlan = computed(() => inHand.value?.plan ?? null)
 const crew = useCrew(face, facePlan, computed(() => last.value?.revision ?? null))
-/** The fixing that is called out, where it stands. */
-const fixing = computed(() => {
-  const of = task.value?.kind === 'mark' ? task.value.mark.of : undefined
+/** The fixing that a task of the line in hand marks: where it stands, and its hole. */
+function fixingOf(one: LineCard['tasks'][number]) {
+  const of = one.kind === 'mark' ? one.mark.of : undefined
   if (of?.kind !== 'fixing' || !facePlan.value) return null
-  const r = facePlan.value.fixings.rails.findIndex(one => one.fixings.some(own => own.id === of.id))
-  const own = facePlan.value.fixings.rails[r]?.fixings
-  const i = own?.findIndex(one => one.id === of.id) ?? -1
-  if (!own || i < 0) return null
+  const r = facePlan.value.fixings.rails.findIndex(rail => rail.fixings.some(own => own.id === of.id))
+  const own = facePlan.value.fixings.rails[r]?.fixings ?? []
+  const i = own.findIndex(fixed => fixed.id === of.id)
+  if (i < 0) return null
   const rail = facePlan.value.rails[r]!
   const spot = onFace(rail, own[i]!.atMm)
   return { id: of.id, spot, railId: rail.id, title: `Rail ${rail.number}, fixing ${i + 1} of ${own.length}, ${own[i]!.member}`, hole: crew.holeAt(spot) }
-})
+}
+/** The fixing that is called out. */
+const fixing = computed(() => task.value && fixingOf(task.value))
 /** What is drilled of the line in hand, by its tasks. */
 const drilled = computed(() => new Map((card.value?.tasks ?? []).flatMap((one) => {
-  const of = one.kind === 'mark' ? one.mark.of : undefined
-  if (of?.kind !== 'fixing' || !facePlan.value) return []
-  const r = facePlan.value.fixings.rails.findIndex(rail => rail.fixings.some(own => own.id === of.id))
-  const own = facePlan.value.fixings.rails[r]?.fixings.find(fixed => fixed.id === of.id)
-  const hole = own && crew.holeAt(onFace(facePlan.value.rails[r]!, own.atMm))
+  const hole = fixingOf(one)?.hole
   return hole ? [[one.key, hole.state] as const] : []
 })))
 /** The section and the steps of the fixing that is called out: worked out on the phone, from the plan that it has. */
@@ -90,11 +90,10 @@ const moves = computed(() => shown.value && face.value && facePlan.value ? moves
 const items = computed(() => shown.value?.job.faces.flatMap((one, f) => one.following || shown.value!.job.log.some(entry => entry.faceId === one.id) ? openOn(shown.value!.job, one, shown.value!.plan.faces[f]!, crew.holes.value.at(-1) ?? null) : []) ?? [])
 
 /** What stands on the screen: one thing at a time. */
-type View = 'line' | 'lines' | 'hole' | 'moves' | 'laid' | 'level' | 'turn' | 'pause' | 'damage' | 'phone'
-const view = ref<View>('line')
-const viewNames: Record<Exclude<View, 'line' | 'lines' | 'hole'>, string> = { moves: 'What moves', laid: 'Rails, modules', level: 'Level the feet', turn: 'Is the row true', pause: 'Rain, day’s end', damage: 'Damage', phone: 'On this phone' }
+const view = ref<'line' | 'lines' | CrewViewId>('line')
+const viewNames: Record<Exclude<CrewViewId, 'hole'>, string> = { moves: 'What moves', laid: 'Rails, modules', level: 'Level the feet', turn: 'Is the row true', pause: 'Rain, day’s end', damage: 'Damage', phone: 'On this phone' }
 /** The fixing whose card is open keeps it while the plan moves others. */
-const held = shallowRef<{ spot: { xMm: number, yMm: number }, railId: string, title: string } | null>(null)
+const held = shallowRef<HeldFixing | null>(null)
 function openHole() {
   held.value = fixing.value
   view.value = 'hole'
@@ -295,72 +294,20 @@ function wholeLine() {
           </button>
         </li>
       </ol>
-      <CrewHole
-        v-else-if="view === 'hole' && held && face && facePlan"
+      <CrewView
+        v-else-if="view !== 'line' && face && facePlan"
+        :view="view"
         :job-id="jobId"
         :job="shown.job"
         :face="face"
         :face-plan="facePlan"
         :plan="shown.plan"
         :crew="crew"
-        :spot="held.spot"
-        :title="held.title"
-        :rail-id="held.railId"
+        :held="held"
         :moves="moves"
+        :items="items"
         :proving="store.proving"
         @cure="cure"
-      />
-      <div
-        v-else-if="view === 'moves' && face && facePlan"
-        class="min-h-0 flex-1 overflow-y-auto px-3 pb-4"
-      >
-        <CrewMoves
-          :moves="moves"
-          :job="shown.job"
-          :face="face"
-          :face-plan="facePlan"
-          :plan="shown.plan"
-          :proving="store.proving"
-          @cure="cure"
-        />
-      </div>
-      <CrewLaid
-        v-else-if="view === 'laid' && face && facePlan"
-        :job="shown.job"
-        :face="face"
-        :face-plan="facePlan"
-        :crew="crew"
-      />
-      <CrewLevel
-        v-else-if="view === 'level' && face && facePlan"
-        :job="shown.job"
-        :face="face"
-        :face-plan="facePlan"
-        :crew="crew"
-      />
-      <CrewTurn
-        v-else-if="view === 'turn' && face && facePlan"
-        :job="shown.job"
-        :face="face"
-        :face-plan="facePlan"
-      />
-      <CrewPause
-        v-else-if="view === 'pause' && face && facePlan"
-        :job="shown.job"
-        :face="face"
-        :face-plan="facePlan"
-        :items="items"
-        :crew="crew"
-      />
-      <CrewDamage
-        v-else-if="view === 'damage' && face"
-        :job="shown.job"
-        :face="face"
-        :crew="crew"
-      />
-      <CrewPhone
-        v-else-if="view === 'phone'"
-        :job-id="jobId"
       />
       <SheetRoofLine
         v-else
