@@ -1,22 +1,19 @@
 import { v4 as newId } from 'uuid'
 import { followingOf } from '#core/fieldwork'
-import { type Edit, type Face, type HitState, type LogEntry, type LogOf, MOST_HITS, type PlainEdit } from '#core/job'
+import { type CoveringStep, type Edit, type Face, type HitState, type LogEntry, type LogOf, MOST_HITS, type PlainEdit } from '#core/job'
 import { type Outcome, refused } from '#core/outcome'
 import type { FacePlan } from '#core/plan'
-import { type Drilled, drilledOn, ONE_HOLE_MM, type Spot } from '#core/rooflog'
+import { type Drilled, drilledOn, holeAt as holeAmong, ONE_HOLE_MM, type Spot } from '#core/rooflog'
 
 /** An entry without what is the same of all that one person says of one face. */
 type Said<K extends LogEntry['kind'] = LogEntry['kind']> = LogEntry extends infer E ? E extends { kind: K } ? Omit<E, 'id' | 'faceId' | 'by' | 'at'> : never : never
-
-/** A fixing of the plan is at a hole where it stands no farther from it than this, mm. */
-const AT_HOLE_MM = 2
 
 /** What a crew on a roof says of one face, and what is there by all that was said. Every word is an edit: kept on the phone, sent in order, undone like any other. */
 export function useCrew(face: Ref<Face | null>, facePlan: Ref<FacePlan | null>, revision: Ref<number | null>) {
   const store = useJobStore()
   const me = useMe()
   const holes = computed((): Drilled[] => store.job && face.value ? drilledOn(store.job.log, face.value.id) : [])
-  const holeAt = (spot: Spot): Drilled | null => holes.value.find(hole => Math.hypot(hole.xMm - spot.xMm, hole.yMm - spot.yMm) < AT_HOLE_MM) ?? null
+  const holeAt = (spot: Spot): Drilled | null => holeAmong(holes.value, spot)
 
   const stamped = <K extends LogEntry['kind']>(said: Said<K>, id = newId()): LogOf<K> => ({ ...said, id, faceId: face.value!.id, by: me.me?.personName ?? '', at: new Date().toISOString() }) as unknown as LogOf<K>
   const log = (entries: LogEntry[]): PlainEdit => ({ type: 'log-work', entries: entries.map(entry => ({ at: null, entry })) })
@@ -48,8 +45,10 @@ export function useCrew(face: Ref<Face | null>, facePlan: Ref<FacePlan | null>, 
     return commit([log([stamped<'seen'>({ kind: 'seen', ...spot }, id)]), ...reading(id, spot, 'seen')])
   }
   const say = <K extends LogEntry['kind']>(...all: Said<K>[]): Outcome<true> => commit([log(all.map(one => stamped(one)))])
+  /** Steps at a hole, all done. */
+  const closed = (hole: Drilled, steps: { id: CoveringStep }[]): Outcome<true> => say(...steps.map(step => ({ kind: 'closure' as const, holeId: hole.id, step: step.id, done: true })))
   /** The layout as it is planned now is followed from here. */
   const followAnew = (): Outcome<true> => commit([{ type: 'follow', faceId: face.value!.id, following: followingOf(facePlan.value!, revision.value), anew: true }])
 
-  return { holes, holeAt, drilled, seen, say, followAnew }
+  return { holes, holeAt, drilled, seen, say, closed, followAnew }
 }

@@ -38,7 +38,8 @@ export function usePlannerKeys(keys: PlannerKeys): void {
     'b': keys.balance, 't': keys.swapDatum, '[': () => keys.step(-1), ']': () => keys.step(1),
     '.': keys.showWorking, '?': keys.showHelp, '/': keys.showPalette, 'escape': keys.selectAll,
     ...Object.fromEntries(layerSwitches.map(({ key }) => [key, () => keys.toggle(key)])),
-    ...Object.fromEntries(stages.map((_, i) => [String((i + 1) % 10), () => climb(i)])),
+    // Ten figures for the lowest ten rungs; those above are reached by steps or by name.
+    ...Object.fromEntries(stages.slice(0, 10).map((_, i) => [String((i + 1) % 10), () => climb(i)])),
   }
 
   useEventListener('keydown', (event: KeyboardEvent) => {

@@ -89,18 +89,26 @@ describe('the open job', () => {
   registerEndpoint(`/api/jobs/${other}`, () => ({ job: { ...threeRowsOfSix(), title: 'The next one' }, version: 0, catalogue, stacks: { undo: [], redo: [] }, made: [] }))
   it('stays open when the page of the one before it goes after it was opened', async () => {
     const store = await opened()
+    const before = store.turn
     await store.open(other)
-    store.close(jobId)
+    store.close(before)
     await vi.waitFor(() => expect(store.job?.title).toBe('The next one'))
-    store.close(other)
+    store.close(store.turn)
     expect(store.job).toBeNull()
+  })
+  it('stays open also where both pages are of one job, as the planner and the crew’s phone', async () => {
+    const store = await opened()
+    const before = store.turn
+    await store.open(jobId)
+    store.close(before)
+    expect(store.job).not.toBeNull()
   })
   it('is the one asked for last, whichever answer comes first; and none once its page has gone', async () => {
     const store = useJobStore()
     await Promise.all([store.open(jobId), store.open(other)])
     expect(store.job?.title).toBe('The next one')
     const late = store.open(jobId)
-    store.close(jobId)
+    store.close(store.turn)
     await late
     expect(store.job).toBeNull()
   })

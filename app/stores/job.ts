@@ -64,18 +64,18 @@ export const useJobStore = defineStore('job', () => {
 
   /** The firm's shelf as it was read last: as long as it is the same it is not fetched again with each job. */
   let shelf: { state: number, catalogue: Catalogue } | null = null
-  /** The job that was asked for last: an answer that comes late must not put another in its place. */
-  let wanted = ''
+  /** Counts what was opened and closed: an answer that comes late must not put another job in its place, nor a page that goes late close the next one's. */
+  const turn = ref(0)
   async function open(jobId: string) {
     close()
-    wanted = jobId
+    const mine = turn.value
     await queue.open()
     try {
       const opened = await $fetch<{ job: Job, version: number, shelf: number, catalogue: Catalogue | null, stacks: UndoStacks, made: string[] }>(`/api/jobs/${jobId}`, { query: { shelf: shelf?.state } })
       if (opened.catalogue) shelf = { state: opened.shelf, catalogue: opened.catalogue }
       // The page may have gone before the server's answer came: what the server has is no longer on the way.
       queue.drop(opened.made)
-      if (wanted !== jobId) return
+      if (turn.value !== mine) return
       unwatch = watchEdits(jobId, { version: () => base.value!.version, took, overtaken, sentElsewhere: () => void look() })
       base.value = { jobId, job: opened.job, version: opened.version, shelf: opened.shelf, catalogue: shelf!.catalogue, stacks: opened.stacks }
       loadProblem.value = ''
@@ -83,16 +83,16 @@ export const useJobStore = defineStore('job', () => {
       if (unsent.value.length) void queue.send()
     }
     catch (error) {
-      if (wanted !== jobId) return
-      if (!await openKept(jobId, error)) loadProblem.value = sentenceOf(error)
+      if (turn.value !== mine) return
+      if (!await openKept(jobId, mine, error) && turn.value === mine) loadProblem.value = sentenceOf(error)
     }
   }
 
   /** Where the office can't be reached the job is opened as it was kept here. What the office says of itself, as that a job is gone, holds. */
-  async function openKept(jobId: string, error: unknown): Promise<boolean> {
+  async function openKept(jobId: string, mine: number, error: unknown): Promise<boolean> {
     if (!(error instanceof FetchError) || (error.statusCode !== undefined && error.statusCode < 500)) return false
     const found = await readKept(jobId).catch(() => null)
-    if (!found || wanted !== jobId) return false
+    if (!found || turn.value !== mine) return false
     const { job: keptJob, version, shelf: state, stacks, at } = found.kept
     shelf = { state, catalogue: found.catalogue }
     unwatch = watchEdits(jobId, { version: () => base.value!.version, took, overtaken, sentElsewhere: () => void look() })
@@ -110,11 +110,11 @@ export const useJobStore = defineStore('job', () => {
 
   let unwatch = () => {}
   /**
-   * @param left the job whose page goes: the page of the next one opens it before the last one's is gone
+   * @param left the turn of the page that goes: the next one opens its job, maybe the same, before the last one is gone
    */
-  function close(left?: string) {
-    if (left && wanted !== left) return
-    wanted = ''
+  function close(left?: number) {
+    if (left !== undefined && left !== turn.value) return
+    turn.value++
     unwatch()
     base.value = null
     meanwhile.value = null
@@ -226,7 +226,7 @@ export const useJobStore = defineStore('job', () => {
 
   return {
     job, catalogue, plan, planned, proving, keptAt, planProblem, slow, preview, changes, saveState, waiting, aside, meanwhile, loadProblem, refusal, canUndo, canRedo,
-    open, close, commit, undo, redo, previewEdit, takeTheirs,
+    turn, open, close, commit, undo, redo, previewEdit, takeTheirs,
   }
 })
 

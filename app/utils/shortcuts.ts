@@ -1,7 +1,7 @@
 /** The planner's shortcuts as they are listed for a person; the page's key handler carries them out. */
 export const shortcuts: { keys: string, what: string }[] = [
   { keys: 'Alt ↑  Alt ↓', what: 'Climb the ladder up or down' },
-  { keys: '1 – 9, 0', what: 'Stand on a rung, 1 at the bottom' },
+  { keys: '1 – 9, 0', what: 'Stand on one of the lowest ten rungs, 1 at the bottom' },
   { keys: 'R C K M L F Z W', what: 'Layers: rafters, courses, keep-clear, modules, rails, fixings, wind zones; W wiring; D H in the roof: battens, flashing' },
   { keys: '[  ]', what: 'Previous and next of what is selected: row, rail, rafter, fixing, module, vent' },
   { keys: 'Page ↑  Page ↓', what: 'On the drawing: another kind of thing, as face, vent, rafter, row, module, rail, fixing' },

@@ -4,8 +4,10 @@ import { entry, followed, hole, logged, withHit } from '../../tests/fixtures/wor
 import { planJob } from '../plan'
 import { onFace } from '../rails'
 import type { Job } from '../job'
+import { drilledOn } from '../rooflog'
 import { closingSteps, mayPause, openOn } from './open'
 import { movesOn, moveWords } from './moves'
+import { photographRecord, photographsOf } from './photographs'
 import { againstSealing, hourIsGood, workWindow } from './weather'
 
 /** Spans of 48 in where 50 are allowed: a fixing may stand a hand's width aside. */
@@ -41,7 +43,7 @@ describe('what is open', () => {
   it('a hole until its covering is closed, a miss until it is sealed, a rail until its bolts are tight, nearest first', () => {
     const [one, two, three] = [hole(places[0]!, 'hit'), hole(places[3]!, 'miss'), hole(places[2]!, 'hit')]
     const first = before.rails[0]!
-    const job = logged(start, one, two, three, entry('closure', { holeId: three.id, step: 0, done: true }), entry('rail', { way: 'across', lineMm: first.lineMm, fromMm: first.fromMm, toMm: first.toMm, splicesMm: [], state: 'placed' }))
+    const job = logged(start, one, two, three, entry('closure', { holeId: three.id, step: 'lift', done: true }), entry('rail', { way: 'across', lineMm: first.lineMm, fromMm: first.fromMm, toMm: first.toMm, splicesMm: [], state: 'placed' }))
     const items = openOn(job, face(job), planned(job), places[0]!)
     expect(items.map(item => item.kind).sort()).toEqual(['course', 'hole', 'miss', 'rail'])
     expect(items[0]!.kind).toBe('hole')
@@ -53,12 +55,37 @@ describe('what is open', () => {
     const job = logged(start, one, two, entry('seal', { holeId: two.id }), entry('damage', { what: 'module', place: null, words: 'A corner', doneBy: 'Tom', supplies: 'firm', due: null, photoId: null }))
     const steps = closingSteps(job, face(job), planned(job), places[0]!)
     expect(steps.length).toBeGreaterThan(3)
-    const closed = logged(job, ...steps.map((_, step) => entry('closure', { holeId: one.id, step, done: true })))
+    const closed = logged(job, ...steps.map(step => entry('closure', { holeId: one.id, step: step.id, done: true })))
     const items = openOn(closed, face(closed), planned(closed), null)
     expect(items.map(item => item.kind)).toEqual(['damage'])
     expect(mayPause(items)).toBe(true)
     const [damage] = items
-    expect(openOn(logged(closed, entry('mended', { damageId: damage!.of! })), face(closed), planned(closed), null)).toEqual([])
+    expect(openOn(logged(closed, entry('mended', { damageId: damage!.of!, with: 'new' })), face(closed), planned(closed), null)).toEqual([])
+  })
+})
+
+describe('a unit lent from under the array', () => {
+  it('stays open until a new one is back in its place, and may wait for the day', () => {
+    const broken = entry('damage', { what: 'tile', place: null, words: 'Torn', doneBy: 'Tom', supplies: 'firm', due: '2026-05-08', photoId: null })
+    const lent = logged(start, broken, entry('mended', { damageId: broken.id, with: 'lent' }))
+    const items = openOn(lent, face(lent), planned(lent), null)
+    expect(items.map(item => item.words)).toEqual(['Broken covering, Torn, mended with a unit lent from under the array, due 2026-05-08'])
+    expect(items[0]!.close).toContain('back under the array')
+    expect(mayPause(items)).toBe(true)
+    const back = logged(lent, entry('mended', { damageId: broken.id, with: 'new' }))
+    expect(openOn(back, face(back), planned(back), null)).toEqual([])
+  })
+})
+
+describe('photographs', () => {
+  it('are asked for of what is covered for good, and the record names each hole that lacks one', () => {
+    const [one, two] = [hole(places[0]!, 'hit'), hole(places[1]!, 'miss')]
+    const job = logged(start, one, two, entry('photograph', { holeId: one.id, photoId: '00000000-0000-4000-8000-000000000001', step: 'Flashing before it is covered' }))
+    const plan = planned(job)
+    const [used, missed] = drilledOn(job.log, 'main')
+    expect(photographsOf(used!, closingSteps(job, face(job), plan, used!)).map(({ step, asked }) => [step, asked])).toEqual([['Screw in timber', false], ['Flashing before it is covered', true]])
+    expect(photographsOf(missed!, []).map(({ step }) => step)).toEqual(['The sealed hole'])
+    expect(photographRecord(job, face(job), plan)).toMatchObject({ had: 1, asked: 2, missing: [{ hole: { id: two.id }, step: 'The sealed hole' }] })
   })
 })
 

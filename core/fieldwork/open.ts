@@ -1,7 +1,7 @@
-import { cardOf } from '../openings'
+import { type CardStep, cardOf } from '../openings'
 import type { Face, Job, LogOf } from '../job'
 import { readingOn, readingUp } from '../roof'
-import { differencesOn, drilledOn, railsThere, type Spot, thereOfRail } from '../rooflog'
+import { damagesOn, differencesOn, type Drilled, drilledOn, railsThere, type Spot, thereOfRail } from '../rooflog'
 import { writer } from '../trade'
 import type { WiringLayout } from '../wiring'
 
@@ -22,12 +22,15 @@ export interface OpenItem {
 
 const dist = (a: Spot, b: Spot | null) => b ? Math.hypot(a.xMm - b.xMm, a.yMm - b.yMm) : 0
 
-/** Steps in which the covering is closed round a fixing, by its card; the last of the card is the rail's bolt, which is no part of it. */
-export function closingSteps(job: Job, face: Face, plan: WiringLayout, spot: Spot): string[] {
+/** Steps in which the covering is opened and closed round a fixing, by its card; the rail's bolt is no part of it. */
+export function closingSteps(job: Job, face: Face, plan: WiringLayout, spot: Spot): CardStep[] {
   const opening = plan.openings.filter(one => dist(one.railAt, spot) < NEAR_MM).sort((a, b) => dist(a.railAt, spot) - dist(b.railAt, spot))[0]
-  return opening ? cardOf(job, face, plan, opening).steps.slice(0, -1) : []
+  return opening ? cardOf(job, face, plan, opening).steps.filter(step => step.id !== 'bolt') : []
 }
 const NEAR_MM = 60
+
+/** What of them is not done at a hole. */
+export const stepsLeft = (steps: CardStep[], hole: Pick<Drilled, 'closure'>): CardStep[] => steps.filter(step => !hole.closure.includes(step.id))
 
 const words: Record<OpenItem['kind'], { what: string, close: string }> = {
   hole: { what: 'An open hole', close: 'Screw, flashing and sealant; or a plug and a patch for the night' },
@@ -52,9 +55,9 @@ export function openOn(job: Job, face: Face, plan: WiringLayout, from: Spot | nu
     if (hole.state === 'disputed') return []
     const steps = closingSteps(job, face, plan, hole)
     if (!steps.length) return hole.sealed || hole.torque ? [] : [item('hole', hole.id, hole)]
-    const left = steps.filter((_, i) => !hole.closure.includes(i))
+    const left = stepsLeft(steps, hole)
     if (!left.length) return []
-    return [item(hole.closure.length ? 'course' : 'hole', hole.id, hole, hole.closure.length ? `, next: ${left[0]!.replace(/\.$/, '')}` : '')]
+    return [item(hole.closure.length ? 'course' : 'hole', hole.id, hole, hole.closure.length ? `, next: ${left[0]!.words.replace(/\.$/, '')}` : '')]
   })
   const loose = railsThere(job.log, face.id).filter(rail => rail.state === 'placed').flatMap((rail): OpenItem[] => {
     const own = plan.rails.find(one => thereOfRail([rail], one))
@@ -64,10 +67,9 @@ export function openOn(job: Job, face: Face, plan: WiringLayout, from: Spot | nu
     return own && tight.length >= feet.length ? [] : [item('rail', `rail-${Math.round(rail.lineMm)}`, rail.way === 'across' ? { xMm: middle, yMm: rail.lineMm } : { xMm: rail.lineMm, yMm: middle }, own ? `, rail ${own.number}: ${tight.length} of ${feet.length} bolts` : '')]
   })
   const disputes = differencesOn(job.log, face.id).map(({ a }) => item('dispute', a.id, a))
-  const mended = new Set(job.log.flatMap(entry => entry.kind === 'mended' ? [entry.damageId] : []))
-  const damages = job.log.filter((entry): entry is LogOf<'damage'> => entry.kind === 'damage' && entry.faceId === face.id && !mended.has(entry.id)).map(one => ({
-    ...item('damage', one.id, one.place, ` ${damageWords[one.what]}${one.words ? `, ${one.words}` : ''}${one.due ? `, due ${one.due}` : ''}`),
-    ...one.what === 'module' ? { close: 'Its place, its clamps and the skirt there stay open; the rest goes on' } : one.what === 'tile' ? { close: 'A sound unit from under the array mends what shows; the new one goes back under it' } : {},
+  const damages = damagesOn(job.log, face.id).filter(one => one.state !== 'new').map(({ said: one, state }) => ({
+    ...item('damage', one.id, one.place, ` ${damageWords[one.what]}${one.words ? `, ${one.words}` : ''}${state === 'lent' ? ', mended with a unit lent from under the array' : ''}${one.due ? `, due ${one.due}` : ''}`),
+    ...one.what === 'module' ? { close: 'Its place, its clamps and the skirt there stay open; the rest goes on' } : one.what === 'tile' ? { close: state === 'lent' ? 'Put a new unit back under the array, before modules cover the place' : 'A sound unit from under the array mends what shows; the new one goes back under it' } : {},
   }))
   return [...items, ...loose, ...disputes, ...damages].sort((a, b) => Number(a.waits) - Number(b.waits) || (a.at && b.at ? dist(a.at, from) - dist(b.at, from) : Number(!a.at) - Number(!b.at)))
 }

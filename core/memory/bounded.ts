@@ -36,3 +36,16 @@ export function memoryOf<T extends object>(most: number): (catalogue: object, fa
   const ofCatalogue = bounded<ReturnType<typeof bounded<T>>>(MOST_CATALOGUES)
   return (catalogue, facts, work) => ofCatalogue([catalogue], () => bounded<T>(most))(facts, work)
 }
+
+/**
+ * Short names for long texts, so that many keys can hold the same one: a text has one name for as long as it is among the `most` used last.
+ */
+export function namesFor(most: number): (text: string) => string {
+  const known = new LRUCache<string, string>({ max: most })
+  let next = 0
+  return (text) => {
+    const name = known.get(text) ?? `n${next++}`
+    known.set(text, name)
+    return name
+  }
+}

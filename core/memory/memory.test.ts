@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { memoryOf, onceFor } from './index'
+import { memoryOf, namesFor, onceFor } from './index'
 
 describe('what is remembered', () => {
   it('is made once for the same facts, in whatever copy they come', () => {
@@ -35,5 +35,13 @@ describe('what is remembered', () => {
     expect(of(thing)).toBe(of(thing))
     expect(of({ a: 1 })).not.toBe(of(thing))
     expect(made).toBe(2)
+  })
+  it('names a text the same as long as it is among those used last, and no two alike', () => {
+    const name = namesFor(2)
+    const [a, b] = [name('a'), name('b')]
+    expect([name('a'), name('b'), a === b]).toEqual([a, b, false])
+    name('c')
+    expect(name('b')).toBe(b)
+    expect([a, b]).not.toContain(name('a'))
   })
 })

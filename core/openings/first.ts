@@ -1,6 +1,6 @@
 import { fixingCapacity, fixingUse } from '../capacity'
 import type { Mount } from '../catalogue'
-import type { Face } from '../job'
+import type { Face, Following } from '../job'
 import { besideWindowMm, type Foot, seatedAt } from '../coverings'
 import { bounded } from '../memory'
 import { onFace } from '../rails'
@@ -43,6 +43,19 @@ export function openedFirst(face: Face, plan: Laid, first: Foot): string[] {
     const ids = probes.flatMap(probe => suitable.find(one => one.number === probe.rafter)?.fixing.id ?? [])
     return { ids }
   }).ids
+}
+
+/** A fixing that was to be opened first and stands elsewhere now is the nearest to its place, mm, if it is no farther. */
+const MOVED_MM = 300
+
+/** The fixings opened first by the layout that a crew follows, wherever they have moved to. */
+export function firstsFollowed({ firsts }: Following, plan: Pick<Laid, 'rails' | 'fixings'>): string[] {
+  const places = plan.fixings.rails.flatMap((rail, r) => rail.fixings.map(({ id, atMm }) => ({ id, ...onFace(plan.rails[r]!, atMm) })))
+  return firsts.flatMap((spot) => {
+    const away = (one: typeof spot) => Math.hypot(one.xMm - spot.xMm, one.yMm - spot.yMm)
+    const [nearest] = places.filter(one => away(one) <= MOVED_MM).sort((a, b) => away(a) - away(b))
+    return nearest ? [nearest.id] : []
+  })
 }
 
 /** How far fixings made with the first mount are used up, where that is more than it holds. The mount holds by its own maker's figures and screws. */

@@ -4,7 +4,8 @@ import { after, catalogue, changed, planOf, threeRowsOfSix } from '../../tests/f
 import { seeded } from '../../tests/fixtures/random'
 import { usualLimits } from '../coverings/findings'
 import { besideWindowMm, courseLines, coursesUp, footOf, fromDatum, seatedAt, seatsOf, slotHighMm, slotNeededMm, unitAlong, unitAt, unitsIn, usualCovering, windowInUnit } from '../coverings'
-import type { Covering, Edit, Job } from '../job'
+import type { Covering, Edit, Job, LogEntry } from '../job'
+import { followingOf } from '../fieldwork'
 import { planJob } from '../plan'
 import { missesOnRafters } from '../../tests/fixtures/probing'
 import { fitRafters, raftersOf } from '../supports'
@@ -69,7 +70,7 @@ describe('hooks', () => {
     const rides = (closureId: string) => faceOf(after(tile, array({ closureId }))).openings[0]!.arm!
     expect(rides('notched').ridesMm).toBe(0)
     expect(rides('unnotched').ridesMm).toBe(11)
-    expect(cardOf(tile, tile.faces[0]!, faceOf(after(tile, array({ closureId: 'unnotched' }))), faceOf(after(tile, array({ closureId: 'unnotched' }))).openings[0]!).steps.join(' ')).toContain('rides up 11 mm')
+    expect(cardOf(tile, tile.faces[0]!, faceOf(after(tile, array({ closureId: 'unnotched' }))), faceOf(after(tile, array({ closureId: 'unnotched' }))).openings[0]!).steps.map(step => step.words).join(' ')).toContain('rides up 11 mm')
   })
   it('bear on the tile where battens are too deep for their rise', () => {
     const deep = after(tile, { type: 'set-face', faceId: 'main', values: { covering: { ...tile.faces[0]!.covering, battenDeepMm: 50 } as Covering } })
@@ -108,6 +109,20 @@ describe('two mounts on one face', () => {
     const now = missesOnRafters(plan.supports.rafters, fixings, plan.parts.mount.fasteners!)
     expect(now - missesAfter(chosen.member, chosen.yMm)).toBeGreaterThan(0.9 * (now - best))
     expect(plan.openings.filter(one => one.first)).toHaveLength(1)
+  })
+  it('stay those of the sheet in hand once a crew follows it: a hole drilled elsewhere asks for no other, and one that moves is still opened first', () => {
+    const followed = planJob(slates, catalogue).faces[0]!
+    const job = after(slates, { type: 'follow', faceId: 'main', following: followingOf(followed, null), anew: true })
+    const firsts = (plan: typeof followed) => plan.openings.filter(one => one.first).map(one => one.fixingId)
+    expect(firsts(followed).length).toBeGreaterThan(1)
+    expect(firsts(faceOf(job))).toEqual(firsts(followed))
+    // The rafter under the first of them is read 30 mm off: by the belief others would tell more.
+    const one = followed.openings.find(opening => opening.first)!
+    const hole: LogEntry = { id: 'h', faceId: 'main', by: '', at: '2026-05-04T09:30:00Z', kind: 'hole', xMm: one.railAt.xMm + 30, yMm: one.railAt.yMm, result: 'hit', timber: null, dust: 'pale' }
+    const moved = faceOf(after(job, { type: 'log-work', entries: [{ at: null, entry: hole }] }))
+    const now = moved.openings.filter(opening => opening.first)
+    expect(now).toHaveLength(firsts(followed).length)
+    expect(now.some(opening => Math.abs(opening.railAt.xMm - hole.xMm) < 1e-6 && opening.rail === one.rail)).toBe(true)
   })
   it('are each counted, and the list has both', () => {
     const plan = faceOf(slates)

@@ -3,7 +3,7 @@ import { footOf } from '../coverings'
 import type { Face, Job } from '../job'
 import type { StrengthLayout } from '../strength'
 import { countUnits, noUnits } from './count'
-import { openedFirst, weakFirst } from './first'
+import { firstsFollowed, openedFirst, weakFirst } from './first'
 import type { OpeningsLayout } from './layout'
 import { openingOf, type Through } from './open'
 import { strippedUnder } from './stripped'
@@ -28,7 +28,8 @@ export function openCovering(face: Face, { site }: Pick<Job, 'site'>, catalogue:
   const through = waysOn(face, plan, catalogue)
   const { usual, first } = through
   if (!usual) return { through, openings: [], units: noUnits, stripped: null, walkway: null, firstWeak: [] }
-  const firstIds = first && !trial ? openedFirst(face, plan, first) : []
+  // A crew that is up there opens those that its sheet opens first: choosing anew at each hole would change marks for nothing.
+  const firstIds = first && !trial ? face.following?.firsts.length ? firstsFollowed(face.following, plan) : openedFirst(face, plan, first) : []
   const openings = plan.rails.flatMap((_, r) => plan.fixings.rails[r]!.fixings.map((fixing, i) => {
     const isFirst = first !== null && firstIds.includes(fixing.id)
     return openingOf({ face, plan, r, i, through: isFirst ? first : usual, first: isFirst })

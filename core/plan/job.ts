@@ -2,7 +2,7 @@ import type { Catalogue } from '../catalogue'
 import { applyEdit, type Edit, type Face, faceOf, type Job } from '../job'
 import type { RoofClear } from '../keepclear'
 import { thereOn } from '../fixings'
-import { memoryOf } from '../memory'
+import { memoryOf, namesFor, onceFor } from '../memory'
 import { bySeverity, type Cure, type Finding, mergedParts } from '../trade'
 import { modulesUnder, roofClearOf } from './clear'
 import { finishFace, type LaidOut, layOut, placesOf } from './face'
@@ -67,6 +67,18 @@ const MOST_FACES = 120
 const drafts = memoryOf<FaceDraft>(MOST_FACES)
 const layouts = memoryOf<LaidOut>(MOST_FACES)
 
+/** So many different logs keep their name: those of a few phones, and of the faces they stand on. */
+const MOST_LOGS = 40
+const logNames = namesFor(MOST_LOGS)
+const namesByFace = onceFor((_log: Job['log']) => new Map<string, string>())
+/** What the log says of one face, by a short name: a day's log is long, and each cure that is tried asks for it again. */
+function logKeyOf({ log }: Job, faceId: string): string {
+  const names = namesByFace(log)
+  const name = names.get(faceId) ?? logNames(JSON.stringify(log.filter(entry => entry.faceId === faceId)))
+  names.set(faceId, name)
+  return name
+}
+
 /** What of a job bears on every face. The keep-clear rules' choices for the whole roof reach a face by what they ask of it. */
 const rulesOf = ({ keepClear, loads, van, units, site, assumed, wanted }: Job): unknown[] => [keepClear.ruleSet, keepClear.values, loads, van, units, site, assumed, wanted]
 
@@ -82,7 +94,7 @@ function draftPlan(job: Job, catalogue: Catalogue, before: Draft | null, pace: P
     const clearKey = JSON.stringify(roof.faces[i])
     // Of the log only holes, rails and what is followed bear on the layout: a torque logged lays nothing out anew, though all of it is judged.
     const thereKey = JSON.stringify(thereOn(job, face))
-    const logKey = JSON.stringify(job.log.filter(entry => entry.faceId === face.id))
+    const logKey = logKeyOf(job, face.id)
     const same = rulesStay ? before.faces.find(one => one.face === face && one.clearKey === clearKey && one.logKey === logKey) : null
     if (same) return same
     const trial = before !== null

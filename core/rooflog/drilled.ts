@@ -1,5 +1,5 @@
-import type { LogEntry, LogOf } from '../job'
-import { differencesOn, ONE_HOLE_MM } from './differences'
+import type { CoveringStep, LogEntry, LogOf } from '../job'
+import { differencesOn, ONE_HOLE_MM, type Spot } from './differences'
 
 /** One hole as it is there: a place on the face, whatever the rails above it become. */
 export interface Drilled {
@@ -18,7 +18,7 @@ export interface Drilled {
   by: string
   at: string
   /** Steps of closing the covering that are done, 0 first. */
-  closure: number[]
+  closure: CoveringStep[]
   heightMm: number | null
   torque: { nm: number, driver: LogOf<'torque'>['driver'], wrench: string, by: string } | null
 }
@@ -50,9 +50,15 @@ export function drilledOn(log: LogEntry[], faceId: string): Drilled[] {
     if (!hole) continue
     if (entry.kind === 'seal') hole.sealed = true
     else if (entry.kind === 'give-up' && hole.state === 'used') hole.state = 'abandoned'
-    else if (entry.kind === 'closure') hole.closure = entry.done ? [...new Set([...hole.closure, entry.step])].sort((a, b) => a - b) : hole.closure.filter(step => step !== entry.step)
+    else if (entry.kind === 'closure') hole.closure = entry.done ? [...new Set([...hole.closure, entry.step])] : hole.closure.filter(step => step !== entry.step)
     else if (entry.kind === 'height') hole.heightMm = entry.heightMm
     else if (entry.kind === 'torque') hole.torque = { nm: entry.torqueNm, driver: entry.driver, wrench: entry.wrench, by: entry.by }
   }
   return holes
 }
+
+/** A fixing of the plan is at a hole where it stands no farther from it than this, mm. */
+const AT_HOLE_MM = 2
+
+/** The hole at a fixing's place. */
+export const holeAt = (holes: Drilled[], spot: Spot): Drilled | null => holes.find(hole => Math.hypot(hole.xMm - spot.xMm, hole.yMm - spot.yMm) < AT_HOLE_MM) ?? null

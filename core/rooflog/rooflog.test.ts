@@ -16,8 +16,8 @@ describe('holes by the log', () => {
   it('what is said of a hole later is its own: sealed, steps, height, torque, given up', () => {
     const one = hole(at, 'hit')
     const holeId = one.id
-    const said = [entry('closure', { holeId, step: 2, done: true }), entry('closure', { holeId, step: 0, done: true }), entry('closure', { holeId, step: 2, done: false }), entry('height', { holeId, heightMm: 85 }), entry('torque', { holeId, torqueNm: 14, driver: 'wrench', wrench: 'No. 2', by: 'Tom' })]
-    expect(only(one, ...said)).toMatchObject({ closure: [0], heightMm: 85, torque: { nm: 14, driver: 'wrench', wrench: 'No. 2', by: 'Tom' } })
+    const said = [entry('closure', { holeId, step: 'seal', done: true }), entry('closure', { holeId, step: 'lift', done: true }), entry('closure', { holeId, step: 'seal', done: false }), entry('height', { holeId, heightMm: 85 }), entry('torque', { holeId, torqueNm: 14, driver: 'wrench', wrench: 'No. 2', by: 'Tom' })]
+    expect(only(one, ...said)).toMatchObject({ closure: ['lift'], heightMm: 85, torque: { nm: 14, driver: 'wrench', wrench: 'No. 2', by: 'Tom' } })
     expect(only(one, entry('give-up', { holeId }), entry('seal', { holeId }))).toMatchObject({ state: 'abandoned', missed: false, sealed: true })
   })
   it('said twice alike is one hole; holes a hand apart are two; other faces have their own', () => {

@@ -4,11 +4,13 @@ import { applyEdit, type Edit, type Hit, type Job, type LogEntry, type LogKind, 
 import { planJob } from '../../core/plan'
 import { onFace } from '../../core/rails'
 import { pitchFromRise } from '../../core/units'
+import { lineCards, markTasks, strikeOf } from '../../core/sheets/markout'
+import { DEMO_LEAD } from './ids'
 import { groups, wiredHaven } from './wiring'
 import { havenLoads, loaded } from './weather'
 import { hits, imperialParts, inch, job, setbacks } from './make'
 
-const [LEAD, SECOND] = ['Dabney Thrift', 'Ines Garboard']
+const [LEAD, SECOND] = [DEMO_LEAD.name, 'Ines Garboard']
 
 /** Two rows over fourteen fitted rafters: the crew is half-way up, and the roof is not as planned. */
 const sprat = job(starterJob('21 Sprat Walk', 'Saltmarsh Haven', 'imperial', imperialParts), {
@@ -18,7 +20,7 @@ const sprat = job(starterJob('21 Sprat Walk', 'Saltmarsh Haven', 'imperial', imp
     hits: hits([[inch(2, 10.25), 1100, 'seen'], [inch(8, 9.75), 1150, 'pilot-hit'], [inch(12, 10), 1100, 'knock'], [inch(16, 9.5), 1180, 'seen'], [inch(20, 9.875), 1100, 'knock'], [inch(24, 9.5), 3400, 'pilot-hit'], [inch(10, 9.75), 3350, 'seen']]),
   },
   setbacks: setbacks(inch(1, 0), inch(1, 6), inch(1, 6), inch(1, 6)),
-}, { rows: [plainRow, plainRow], rowCount: 2, closureId: 'half-circle' }, { access: 'ladder', exposure: 'sheltered', coveringState: 'sound', coveringAgeYears: 9, coveringYearsLeft: 20, decision: 'go-ahead', hazards: ['steep'], bring: ['ladder', 'harness-anchors'] })
+}, { rows: [plainRow, plainRow], rowCount: 2, closureId: 'half-circle' }, { access: 'ladder', exposure: 'sheltered', coveringState: 'sound', coveringAgeYears: 9, coveringYearsLeft: 20, decision: 'go-ahead', crew: [DEMO_LEAD.id], hazards: ['steep'], bring: ['ladder', 'harness-anchors'] })
 
 /** A day until its middle: a rail done, a miss that was felt and sealed, a hole moved, a course lifted, a miss not sealed yet, a string read, a broken shingle. */
 export function halfWayUp(): Job {
@@ -40,7 +42,7 @@ export function halfWayUp(): Job {
     return id
   }
   const close = (holeId: string, at: { xMm: number, yMm: number }, by: string, steps = Infinity) => {
-    closingSteps(start, face!, plan, at).slice(0, steps).forEach((_, step) => say('closure', by, { holeId, step, done: true }))
+    closingSteps(start, face!, plan, at).slice(0, steps).forEach(step => say('closure', by, { holeId, step: step.id, done: true }))
   }
   const places = plan.rails.map((rail, r) => plan.fixings.rails[r]!.fixings.map(one => onFace(rail, one.atMm)))
 
@@ -70,4 +72,14 @@ export function halfWayUp(): Job {
     { type: 'log-hits', faceId: face!.id, hits: readings.map(hit => ({ at: face!.supports.kind === 'rafters' ? face!.supports.hits.length : 0, hit })) },
   ]
   return edits.reduce(applyEdit, start)
+}
+
+/** What a crew that drills has struck before: all lines down to those of the fixings, and the closing reading of the first of these. */
+export function struckBefore(job: Job): string[] {
+  if (!job.faces.some(face => face.following)) return []
+  const faces = planJob(job, demoCatalogue).faces.map((plan, f) => ({ faceId: plan.faceId, name: job.faces[f]!.name, marks: plan.marks }))
+  const cards = lineCards(markTasks(faces))
+  const at = cards.findIndex(card => card.step.id.startsWith('fixings-'))
+  const closing = cards[at]!.tasks.filter(task => task.kind !== 'mark')
+  return [...cards.slice(0, at).flatMap(card => card.tasks), ...closing].map(strikeOf)
 }

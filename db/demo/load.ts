@@ -3,7 +3,8 @@ import pg from 'pg'
 import { demoCatalogue, shelves } from '../../core/catalogue'
 import { checkItem } from '../../core/shelf'
 import { readJob } from '../../core/job'
-import { DEMO_FIRM_ID } from './ids'
+import { struckBefore } from './half-way'
+import { DEMO_FIRM_ID, DEMO_LEAD } from './ids'
 import { lookAtPicture } from '../../server/documents/picture'
 import { insertPhotograph } from '../../server/db/photographs'
 import { demoJobs } from './jobs'
@@ -11,7 +12,7 @@ import { demoPictures } from './pictures'
 
 const people = [
   { id: '6a1f0c1e-5b0e-4a0c-9d57-0d4f6f9a1001', name: 'Perrin Oakum', role: 'planner' },
-  { id: '6a1f0c1e-5b0e-4a0c-9d57-0d4f6f9a1002', name: 'Dabney Thrift', role: 'lead' },
+  { ...DEMO_LEAD, role: 'lead' },
   { id: '6a1f0c1e-5b0e-4a0c-9d57-0d4f6f9a1003', name: 'Wilmot Sedge', role: 'yard' },
   { id: '6a1f0c1e-5b0e-4a0c-9d57-0d4f6f9a1004', name: 'Thora Brine', role: 'owner' },
 ]
@@ -75,6 +76,7 @@ async function fill(client: pg.Client): Promise<void> {
     const read = readJob(job, demoCatalogue)
     if (!read.ok) throw new Error(`Demo job “${job.title}”: ${read.problems.map(problem => `${problem.path}: ${problem.sentence}`).join(' ')}`)
     await client.query('insert into jobs (firm_id, job_id, document) values ($1, $2, $3)', [DEMO_FIRM_ID, id, read.value])
+    for (const item of struckBefore(read.value)) await client.query('insert into ticks (firm_id, job_id, list, item, person_id) values ($1, $2, $3, $4, $5)', [DEMO_FIRM_ID, id, 'mark-out', item, DEMO_LEAD.id])
   }
   for (const { jobIndex, caption, picture } of await demoPictures()) {
     const seen = await lookAtPicture(picture)

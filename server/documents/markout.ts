@@ -86,7 +86,7 @@ function drawOpenings(pdf: Pdf, groups: NonNullable<SheetFace['openings']>) {
   pdf.addPage()
   pdf.font('bold').fontSize(TITLE + 2).fillColor(INK).text('Through the covering', MARGIN, pdf.y, { width })
   for (const { title, section, above, card } of groups) {
-    const words = [card.way, ...card.steps.map((step, i) => `${i + 1}. ${step}`), ...card.cautions.map(one => `Caution: ${one}`), `Only when: ${card.conditions.join('; ') || 'any weather'}.`]
+    const words = [card.way, ...card.steps.map((step, i) => `${i + 1}. ${step.words}`), ...card.cautions.map(one => `Caution: ${one}`), `Only when: ${card.conditions.join('; ') || 'any weather'}.`]
     const height = 30 + SECTION_HEIGHT + words.reduce((sum, text) => sum + textHeight(pdf, 'regular', WORDS, text, width) + 1, 0)
     room(pdf, Math.min(height, pdf.page.height - 2 * MARGIN - 40))
     pdf.font('bold').fontSize(TITLE).fillColor(INK).text(title, MARGIN, pdf.y + 8, { width })

@@ -13,6 +13,23 @@ export async function noSeriousFault(page: Page, within?: string) {
   expect(violations.filter(one => one.impact === 'serious' || one.impact === 'critical').map(one => `${one.id}: ${one.nodes.map(node => node.html.slice(0, 120)).join(' | ')}`)).toEqual([])
 }
 
+/**
+ * What can be pressed and is smaller than asked for: links inside a sentence, boxes that take the press round them, and the drawing's own things
+ * are no targets of their own.
+ * @param px least side of a target
+ */
+export const smallerThan = (page: Page, px: number) => page.evaluate(least => [...document.querySelectorAll<HTMLElement>('button, [role=tab], [role=button], input, select, summary, nav a')].flatMap((one) => {
+  if (one.closest('svg, [aria-hidden=true], .sr-only') || one.matches('[role=checkbox], [role=switch], [type=checkbox], [type=file]') || one.classList.contains('sr-only')) return []
+  const { width, height } = one.getBoundingClientRect()
+  const shown = one.checkVisibility({ visibilityProperty: true, opacityProperty: false }) && width > 0
+  const label = one.closest('label')?.getBoundingClientRect()
+  const [w, h] = [Math.max(width, label?.width ?? 0), Math.max(height, label?.height ?? 0)]
+  return shown && (w < least || h < least) ? [`${one.tagName} ${one.ariaLabel ?? one.textContent.trim().slice(0, 30)} ${Math.round(w)} x ${Math.round(h)}`] : []
+}), px)
+
+/** Nothing runs out of the page sideways. */
+export const fitsAcross = async (page: Page) => expect(await page.evaluate(() => document.documentElement.scrollWidth - innerWidth)).toBeLessThanOrEqual(0)
+
 /** Puts the page in a theme, whatever it was in before. */
 export async function inTheme(page: Page, theme: 'Light' | 'Dark') {
   const other = page.getByRole('button', { name: `${theme} theme` })

@@ -2,70 +2,24 @@ import { execFileSync } from 'node:child_process'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { type Browser, type BrowserContext, chromium, type Page } from '@playwright/test'
+import { chromium, type Page } from '@playwright/test'
 import type { App } from 'vue'
 import { DEMO_FIRM_ID } from '../../db/demo/ids'
-import type { LogEntry } from '../../core/job'
 import config from '../../playwright.config'
-import { type Link, linkToOffice } from './link'
-import { asFirm, expect, freshJob, test } from './support'
+import { linkToOffice } from './link'
+import { logOf, onRoof, PHONE, settledHere, test, toFixings } from './phones'
+import { asFirm, expect, freshJob } from './support'
 
-const PHONE = { width: 390, height: 844 }
 const office = config.use!.baseURL!
-
-interface Phone { link: Link, context: BrowserContext, page: Page }
-const phones: Phone[] = []
-test.afterEach(async () => {
-  for (const { context, link } of phones.splice(0)) {
-    await context.close().catch(() => {})
-    await link.close()
-  }
-})
-
-/** A phone with a link of its own, somebody signed in on it. */
-async function phone(browser: Browser, role: 'lead' | 'planner' = 'lead'): Promise<Phone> {
-  const link = await linkToOffice()
-  const context = await browser.newContext({ baseURL: link.url, viewport: PHONE, serviceWorkers: 'allow' })
-  expect((await context.request.post(`${link.url}/api/session/demo`, { data: { role } })).status()).toBe(200)
-  const one = { link, context, page: await context.newPage() }
-  phones.push(one)
-  return one
-}
-const onRoof = async (page: Page, jobId: string) => {
-  await page.goto(`/jobs/${jobId}/roof`)
-  await expect(page.locator('[data-reading]')).toBeVisible({ timeout: 30_000 })
-}
-/** The shell stands before the office, and the job is written down. */
-async function settledHere(page: Page, jobId: string) {
-  await page.evaluate(() => navigator.serviceWorker.ready.then(() => navigator.serviceWorker.controller ?? new Promise(done => navigator.serviceWorker.addEventListener('controllerchange', done, { once: true }))))
-  await expect.poll(() => page.evaluate(id => new Promise<boolean>((done) => {
-    const open = indexedDB.open('upper-deck-kept')
-    open.onsuccess = () => {
-      const db = open.result
-      if (!db.objectStoreNames.contains('jobs')) return done(false)
-      const asked = db.transaction('jobs').objectStore('jobs').get(id)
-      asked.onsuccess = () => {
-        db.close()
-        done(Boolean(asked.result))
-      }
-    }
-    open.onerror = () => done(false)
-  }), jobId), { timeout: 20_000 }).toBe(true)
-}
-const fixingsLine = async (page: Page, rail: number) => {
-  await page.getByRole('button', { name: /all lines/ }).click()
-  await page.getByRole('button', { name: new RegExp(`^Fixings on rail ${rail}`) }).click()
-}
 const drillFirst = async (page: Page, what: RegExp) => {
   await page.getByRole('button', { name: /Drill: hit or miss/ }).click()
   await page.getByRole('button', { name: what }).click()
 }
-const logOf = async (jobId: string): Promise<LogEntry[]> => (await asFirm<{ log: LogEntry[] | null }>(DEMO_FIRM_ID, 'select document -> \'log\' as log from jobs where job_id = $1', [jobId]))[0]!.log ?? []
 
-test('starts cold without a signal: the page, the job, the plan; what is logged outlives closing and reaches the office once', async ({ browser }) => {
+test('starts cold without a signal: the page, the job, the plan; what is logged outlives closing and reaches the office once', async ({ phone }) => {
   test.setTimeout(180_000)
   const jobId = await freshJob()
-  const { link, context, page } = await phone(browser)
+  const { link, context, page } = await phone()
   await onRoof(page, jobId)
   await settledHere(page, jobId)
   await page.close()
@@ -74,7 +28,7 @@ test('starts cold without a signal: the page, the job, the plan; what is logged 
   const cold = await context.newPage()
   await onRoof(cold, jobId)
   await expect(cold.getByText(/No signal: as the office had it/)).toBeVisible()
-  await fixingsLine(cold, 1)
+  await toFixings(cold, 1)
   await drillFirst(cold, /Hit: pale dust/)
   await expect(cold.getByText(/In timber/)).toBeVisible()
   await expect(cold.getByText(/on this phone, not at the office yet/)).toBeVisible()
@@ -82,8 +36,8 @@ test('starts cold without a signal: the page, the job, the plan; what is logged 
 
   const again = await context.newPage()
   await onRoof(again, jobId)
-  await fixingsLine(again, 1)
-  await expect(again.getByRole('button', { name: /Drilled: its steps/ })).toBeVisible()
+  await toFixings(again, 1)
+  await expect(again.getByRole('button', { name: /^Fixing 1, drilled/ })).toBeVisible()
   link.cut(false)
   await expect.poll(async () => (await logOf(jobId)).map(one => one.kind), { timeout: 30_000 }).toEqual(['hole'])
   await expect(again.getByText(/not at the office yet/)).toHaveCount(0)
@@ -99,10 +53,10 @@ const sayNotes = (page: Page, who: string, from: number, count: number) => page.
   }
 }, { who, from, count })
 
-test('1000 entries of two phones over links that come and go: each is there once, in order for each phone', async ({ browser }) => {
+test('1000 entries of two phones over links that come and go: each is there once, in order for each phone', async ({ phone }) => {
   test.setTimeout(420_000)
   const jobId = await freshJob()
-  const both = [await phone(browser), await phone(browser, 'planner')]
+  const both = [await phone(), await phone('planner')]
   for (const { page } of both) await onRoof(page, jobId)
   for (let at = 0; at < 500; at += 25) {
     for (const [i, { page, link }] of both.entries()) {
@@ -117,14 +71,14 @@ test('1000 entries of two phones over links that come and go: each is there once
   for (const i of [0, 1]) expect(log.filter(one => one.by === `phone-${i}`).map(one => one.id)).toEqual(Array.from({ length: 500 }, (_, n) => `phone-${i}-${n}`))
 })
 
-test('two phones say one hole differently: both are kept, both are told, and a person settles it', async ({ browser }) => {
+test('two phones say one hole differently: both are kept, both are told, and a person settles it', async ({ phone }) => {
   test.setTimeout(180_000)
   const jobId = await freshJob()
-  const [one, two] = [await phone(browser), await phone(browser, 'planner')]
+  const [one, two] = [await phone(), await phone('planner')]
   for (const { page } of [one, two]) await onRoof(page, jobId)
   for (const { page } of [one, two]) await settledHere(page, jobId)
   two.link.cut(true)
-  for (const { page } of [one, two]) await fixingsLine(page, 1)
+  for (const { page } of [one, two]) await toFixings(page, 1)
   await drillFirst(one.page, /Hit: pale dust/)
   await drillFirst(two.page, /^Miss$/)
   two.link.cut(false)
@@ -138,30 +92,36 @@ test('two phones say one hole differently: both are kept, both are told, and a p
   await expect.poll(async () => (await logOf(jobId)).map(entry => entry.kind), { timeout: 30_000 }).toEqual(['hole', 'hole', 'settle'])
 })
 
-test('a sheet issued while the crew is up says so at once, in large words', async ({ browser, page: desk }) => {
+test('a sheet issued while the crew is up says so at once, in large words', async ({ phone, page: desk }) => {
   test.setTimeout(180_000)
   const jobId = await freshJob()
-  const { page } = await phone(browser)
+  const { page } = await phone()
   await onRoof(page, jobId)
-  await fixingsLine(page, 1)
+  await page.getByRole('button', { name: 'Whole line' }).click()
+  await toFixings(page, 1)
   await drillFirst(page, /Hit: pale dust/)
   await expect.poll(async () => (await logOf(jobId)).length, { timeout: 30_000 }).toBe(1)
+  await expect(page.getByRole('button', { name: /1 of \d+ done/ })).toBeVisible()
   const { version } = await (await desk.request.get(`${office}/api/jobs/${jobId}`)).json() as { version: number }
   const issued = await desk.request.post(`${office}/api/jobs/${jobId}/sheets`, { data: { id: crypto.randomUUID(), version, note: '', reason: 'Only for this test' } })
   expect(issued.status()).toBe(201)
   await expect(page.getByText(/Stop: revision A is out/)).toBeVisible({ timeout: 40_000 })
+  // What was struck on the old sheet stays struck, before the new one is followed and after.
+  await expect(page.getByRole('button', { name: /1 of \d+ done/ })).toBeVisible()
   await page.getByRole('button', { name: 'Follow A from here' }).click()
   await expect(page.getByText(/Stop: revision A is out/)).toHaveCount(0)
+  await expect(page.getByRole('button', { name: /1 of \d+ done/ })).toBeVisible()
+  await expect.poll(async () => (await asFirm<{ list: string }>(DEMO_FIRM_ID, 'select distinct list from ticks where job_id = $1 order by list', [jobId])).map(one => one.list), { timeout: 30_000 }).toEqual(['mark-out', 'mark-out:A'])
 })
 
-test('a new version of the app in mid-job: the page goes on with the old one, and nothing is lost when it is taken', async ({ browser }) => {
+test('a new version of the app in mid-job: the page goes on with the old one, and nothing is lost when it is taken', async ({ phone }) => {
   test.setTimeout(180_000)
   const jobId = await freshJob()
-  const { page, link } = await phone(browser)
+  const { page, link } = await phone()
   await onRoof(page, jobId)
   await settledHere(page, jobId)
   link.cut(true)
-  await fixingsLine(page, 2)
+  await toFixings(page, 2)
   await drillFirst(page, /Hit: pale dust/)
   link.cut(false)
   link.newVersion()

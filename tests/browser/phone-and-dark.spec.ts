@@ -1,22 +1,12 @@
-import type { Page } from '@playwright/test'
 import { stages } from '../../core/job'
 import { demoJobs } from '../../db/demo/jobs'
-import { inTheme, noSeriousFault, wordsApart } from './faults'
+import { fitsAcross, inTheme, noSeriousFault, smallerThan, wordsApart } from './faults'
+import { PHONE } from './phones'
 import { expect, goTo, openStage, press, test, toStage } from './support'
 
 const kelp = demoJobs.find(one => one.job.title === 'Kelp Quay 22')!
-const PHONE = { width: 390, height: 844 }
-
-/** What can be pressed and is smaller than a fingertip, px: links inside a sentence, boxes that take the press round them, and the drawing's own things are no targets of their own. */
-const small = (page: Page) => page.evaluate(() => [...document.querySelectorAll<HTMLElement>('button, [role=tab], [role=button], input, select, summary, nav a')].flatMap((one) => {
-  if (one.closest('svg, [aria-hidden=true], .sr-only') || one.matches('[role=checkbox], [role=switch], [type=checkbox], [type=file]') || one.classList.contains('sr-only')) return []
-  const { width, height } = one.getBoundingClientRect()
-  const shown = one.checkVisibility({ visibilityProperty: true, opacityProperty: false }) && width > 0
-  const label = one.closest('label')?.getBoundingClientRect()
-  const [w, h] = [Math.max(width, label?.width ?? 0), Math.max(height, label?.height ?? 0)]
-  return shown && (w < 43.5 || h < 43.5) ? [`${one.tagName} ${one.ariaLabel ?? one.textContent.trim().slice(0, 30)} ${Math.round(w)} x ${Math.round(h)}`] : []
-}))
-const fits = async (page: Page) => expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(PHONE.width)
+/** px */
+const FINGERTIP = 43.5
 
 test.afterEach(async ({ page }) => {
   await page.setViewportSize({ width: 1280, height: 800 })
@@ -30,8 +20,8 @@ test('the phone: the face has its own room, measurements and findings come up fr
   await openStage(page, kelp.id, 'survey')
   for (const { id } of stages) {
     await toStage(page, id)
-    await fits(page)
-    expect([id, await small(page)]).toEqual([id, []])
+    await fitsAcross(page)
+    expect([id, await smallerThan(page, FINGERTIP)]).toEqual([id, []])
     if (id === 'load-out' || id === 'mark-out') continue
     const drawing = page.getByRole('application')
     if (id !== 'site' && id !== 'covering') {
@@ -44,7 +34,7 @@ test('the phone: the face has its own room, measurements and findings come up fr
       const slip = page.getByRole('complementary')
       await expect(slip).toBeVisible()
       await expect(slip).toBeFocused()
-      expect([id, await small(page)]).toEqual([id, []])
+      expect([id, await smallerThan(page, FINGERTIP)]).toEqual([id, []])
       await noSeriousFault(page)
       await page.keyboard.press('Escape')
       await expect(slip).toBeHidden()

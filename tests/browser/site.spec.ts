@@ -1,10 +1,7 @@
 import { randomBytes } from 'node:crypto'
 import { writeFile } from 'node:fs/promises'
-import sharp from 'sharp'
-import { enter, asFirm, expect, freshJob, openStage, saved, test, typeOver } from './support'
+import { enter, asFirm, expect, freshJob, openStage, photo, saved, test, typeOver } from './support'
 import { DEMO_FIRM_ID } from '../../db/demo/ids'
-
-const photo = (width: number, height: number) => sharp({ create: { width, height, channels: 3, background: '#7b8794' } }).jpeg().toBuffer()
 
 test('the site sheet keeps what was found, stops on bats, and asks for the decision', async ({ page }) => {
   const jobId = await freshJob()

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto'
 import { readFileSync } from 'node:fs'
 import { type APIRequestContext, expect, type Page, test as base } from '@playwright/test'
 import type { QueryResultRow } from 'pg'
+import sharp from 'sharp'
 import type { App } from 'vue'
 import { DEMO_FIRM_ID } from '../../db/demo/ids'
 import config from '../../playwright.config'
@@ -89,6 +90,9 @@ export async function jobWithEngineerAsked(page: Page): Promise<string> {
   await choose(page, 'A licensed engineer', /asked for by code/)
   return jobId
 }
+
+/** A picture as a camera gives one. */
+export const photo = (width: number, height: number) => sharp({ create: { width, height, channels: 3, background: '#7b8794' } }).jpeg().toBuffer()
 
 export const saved = (page: Page) => expect(page.getByTestId('save-state')).toHaveText('Saved')
 

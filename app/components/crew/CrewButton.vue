@@ -7,7 +7,7 @@ defineEmits<{ press: [] }>()
 <template>
   <button
     type="button"
-    class="min-h-16 border-4 border-black px-3 py-2 text-left text-xl leading-tight font-bold disabled:opacity-30"
+    class="min-h-16 min-w-16 border-4 border-black px-3 py-2 text-xl leading-tight font-bold disabled:opacity-30"
     :class="dark || pressed ? 'bg-black text-[#fff7c4]' : ''"
     :aria-pressed="pressed ?? undefined"
     :disabled="disabled"

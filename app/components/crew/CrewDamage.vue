@@ -1,25 +1,28 @@
 <script setup lang="ts">
 import { supplierNames, suppliers } from '#core/job'
 import { placeAlong, placeUp } from '#core/roof'
+import { damagesOn } from '#core/rooflog'
 import type { Face, Job, Supplier } from '#core/job'
 import type { useCrew } from '../../composables/useCrew'
 
 /** What got broken: what, where, by whom, who gives another and when. The rest of the job goes on; its end waits for it. */
-const { job, face, crew } = defineProps<{ job: Job, face: Face, crew: ReturnType<typeof useCrew> }>()
+const { jobId, job, face, crew } = defineProps<{ jobId: string, job: Job, face: Face, crew: ReturnType<typeof useCrew> }>()
 const what = ref<'module' | 'tile' | 'other'>('tile')
 const supplies = ref<Supplier>('firm')
 const doneBy = ref('')
 const due = ref('')
 const place = reactive<{ along: number | null, up: number | null }>({ along: null, up: null })
+const photoId = ref<string | null>(null)
 const told = ref('')
 function keep(words: string) {
   const at = place.along !== null && place.up !== null ? { xMm: placeAlong(face, place.along), yMm: placeUp(face, place.up) } : null
-  const outcome = crew.say({ kind: 'damage', what: what.value, place: at, words, doneBy: doneBy.value.trim(), supplies: supplies.value, due: due.value || null, photoId: null })
+  const outcome = crew.say({ kind: 'damage', what: what.value, place: at, words, doneBy: doneBy.value.trim(), supplies: supplies.value, due: due.value || null, photoId: photoId.value })
   told.value = outcome.ok ? 'Kept. It is among what is open until it is made good.' : outcome.problem
-  if (outcome.ok) Object.assign(place, { along: null, up: null })
+  if (!outcome.ok) return
+  Object.assign(place, { along: null, up: null })
+  photoId.value = null
 }
-const mended = computed(() => new Set(job.log.flatMap(entry => entry.kind === 'mended' ? [entry.damageId] : [])))
-const all = computed(() => job.log.flatMap(entry => entry.kind === 'damage' && entry.faceId === face.id ? [entry] : []))
+const all = computed(() => damagesOn(job.log, face.id))
 </script>
 
 <template>
@@ -57,7 +60,7 @@ const all = computed(() => job.log.flatMap(entry => entry.kind === 'damage' && e
     <p class="mt-1 text-lg font-semibold">
       Who gives another
     </p>
-    <div class="grid grid-cols-3 gap-2">
+    <div class="grid grid-cols-[1.5fr_1fr_1fr] gap-2">
       <CrewButton
         v-for="one in suppliers"
         :key="one"
@@ -72,8 +75,14 @@ const all = computed(() => job.log.flatMap(entry => entry.kind === 'damage' && e
       type="date"
       class="block h-16 w-full border-4 border-black bg-white px-3 text-xl"
     ></label>
+    <CrewPhotograph
+      :job-id="jobId"
+      step="What is broken"
+      :has="photoId !== null"
+      @taken="photoId = $event"
+    />
     <CrewWords
-      label="What is broken"
+      label="What is broken, in words"
       taken="Keep"
       @take="keep"
     />
@@ -86,17 +95,25 @@ const all = computed(() => job.log.flatMap(entry => entry.kind === 'damage' && e
     </p>
     <ol>
       <li
-        v-for="one in all"
+        v-for="{ said: one, state } in all"
         :key="one.id"
-        class="flex items-center gap-2 border-b-2 border-black/30 py-2 text-lg"
+        class="border-b-2 border-black/30 py-2 text-lg"
       >
-        <span class="min-w-0 flex-1">{{ mended.has(one.id) ? '✓ ' : '' }}{{ one.words }} ({{ one.by }}){{ one.due ? `, due ${one.due}` : '' }}</span>
-        <CrewButton
-          v-if="!mended.has(one.id)"
-          @press="crew.say({ kind: 'mended', damageId: one.id })"
+        {{ state === 'new' ? '✓ ' : '' }}{{ one.words }} ({{ one.by }}){{ one.due ? `, due ${one.due}` : '' }}{{ state === 'lent' ? ': mended with one lent from under the array, a new one goes back there' : '' }}
+        <div
+          v-if="state !== 'new'"
+          class="mt-1 grid grid-cols-2 gap-2"
         >
-          Made good
-        </CrewButton>
+          <CrewButton
+            v-if="one.what === 'tile' && state === 'open'"
+            @press="crew.say({ kind: 'mended', damageId: one.id, with: 'lent' })"
+          >
+            Lent from under the array
+          </CrewButton>
+          <CrewButton @press="crew.say({ kind: 'mended', damageId: one.id, with: 'new' })">
+            {{ state === 'lent' ? 'New one is back' : 'Made good' }}
+          </CrewButton>
+        </div>
       </li>
     </ol>
   </div>

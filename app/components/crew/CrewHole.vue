@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { closingSteps, type Move } from '#core/fieldwork'
+import { closingSteps, type Move, photographedOf, photographsOf, stepsLeft } from '#core/fieldwork'
 import type { Face, Job } from '#core/job'
 import type { FacePlan, Plan } from '#core/plan'
 import { onFace } from '#core/rails'
@@ -74,7 +74,11 @@ function movedTo(mm: number) {
   tell(crew.drilled(drilledAt.value, 'hit', null, 'pale'))
 }
 const say = (...args: Parameters<typeof crew.say>) => tell(crew.say(...args))
-const photographs = computed(() => job.log.flatMap(entry => entry.kind === 'photograph' && hole.value && entry.holeId === hole.value.id ? [entry.step] : []))
+const wanted = computed(() => hole.value ? photographsOf(hole.value, steps.value) : [])
+const has = computed(() => hole.value ? photographedOf(job.log, hole.value.id) : [])
+const left = computed(() => hole.value ? stepsLeft(steps.value, hole.value) : [])
+const lacking = computed(() => wanted.value.flatMap(one => one.asked && one.before && !has.value.includes(one.step) ? [one.step] : []))
+const photographed = (photoId: string, step: string) => say({ kind: 'photograph', holeId: hole.value!.id, photoId, step })
 const notes = computed(() => job.log.flatMap(entry => entry.kind === 'note' && hole.value && entry.holeId === hole.value.id ? [entry] : []))
 </script>
 
@@ -147,27 +151,42 @@ const notes = computed(() => job.log.flatMap(entry => entry.kind === 'note' && h
       </p>
       <ol class="mt-1">
         <li
-          v-for="(step, i) in steps"
-          :key="step"
+          v-for="step in steps"
+          :key="step.id"
         >
+          <CrewPhotograph
+            v-for="one in wanted.filter(photo => photo.before === step.id)"
+            :key="one.step"
+            :job-id="jobId"
+            :step="one.step"
+            :asked="one.asked"
+            :has="has.includes(one.step)"
+            @taken="photographed($event, one.step)"
+          />
           <button
             type="button"
             class="flex min-h-16 w-full items-center gap-3 border-b-2 border-black/30 py-1 text-left text-lg leading-snug font-semibold"
-            :aria-pressed="hole.closure.includes(i)"
-            @click="say({ kind: 'closure', holeId: hole.id, step: i, done: !hole.closure.includes(i) })"
+            :aria-pressed="hole.closure.includes(step.id)"
+            @click="say({ kind: 'closure', holeId: hole.id, step: step.id, done: !hole.closure.includes(step.id) })"
           >
-            <span class="grid size-9 shrink-0 place-items-center border-4 border-black text-2xl leading-none font-extrabold">{{ hole.closure.includes(i) ? '✓' : '' }}</span>{{ step }}
+            <span class="grid size-9 shrink-0 place-items-center border-4 border-black text-2xl leading-none font-extrabold">{{ hole.closure.includes(step.id) ? '✓' : '' }}</span>{{ step.words }}
           </button>
         </li>
       </ol>
       <CrewButton
-        v-if="steps.some((_, i) => !hole!.closure.includes(i))"
+        v-if="left.length"
         class="mt-2 w-full"
         dark
-        @press="say(...steps.flatMap((_, i) => hole!.closure.includes(i) ? [] : [{ kind: 'closure' as const, holeId: hole!.id, step: i, done: true }]))"
+        @press="tell(crew.closed(hole, left))"
       >
         All of these are done
       </CrewButton>
+      <p
+        v-else-if="lacking.length"
+        class="mt-2 text-lg font-semibold"
+      >
+        Covered without a photograph: {{ lacking.join(', ').toLowerCase() }}. The record says so.
+      </p>
       <p
         v-if="hole.torque"
         class="mt-3 text-xl font-bold"
@@ -187,7 +206,7 @@ const notes = computed(() => job.log.flatMap(entry => entry.kind === 'note' && h
       <label class="mt-2 block text-lg font-semibold">Which wrench<input
         v-model="wrench"
         maxlength="60"
-        class="block h-14 w-full border-4 border-black bg-white px-3 text-xl"
+        class="block h-16 w-full border-4 border-black bg-white px-3 text-xl"
       ></label>
       <CrewButton
         class="mt-2 w-full"
@@ -214,12 +233,6 @@ const notes = computed(() => job.log.flatMap(entry => entry.kind === 'note' && h
         :units="units"
         taken="Set"
         @take="say({ kind: 'height', holeId: hole.id, heightMm: $event })"
-      />
-      <CrewPhotograph
-        :job-id="jobId"
-        :steps="['Screw in timber', 'Flashing before it is covered']"
-        :has="photographs"
-        @taken="(photoId, step) => say({ kind: 'photograph', holeId: hole!.id, photoId, step })"
       />
       <CrewWords
         label="A note"
@@ -259,12 +272,6 @@ const notes = computed(() => job.log.flatMap(entry => entry.kind === 'note' && h
       >
         Drill at {{ formatLength(alongRail ? readingAlong(face, again.xMm) : readingUp(face, again.yMm), units) }} instead ▸
       </CrewButton>
-      <CrewPhotograph
-        :job-id="jobId"
-        :steps="['The sealed hole']"
-        :has="photographs"
-        @taken="(photoId, step) => say({ kind: 'photograph', holeId: hole!.id, photoId, step })"
-      />
     </template>
 
     <p
@@ -274,6 +281,15 @@ const notes = computed(() => job.log.flatMap(entry => entry.kind === 'note' && h
       Two people say this hole differently. Look, and settle it below.
     </p>
 
+    <CrewPhotograph
+      v-for="one in wanted.filter(photo => photo.before === null || !steps.some(step => step.id === photo.before))"
+      :key="one.step"
+      :job-id="jobId"
+      :step="one.step"
+      :asked="one.asked"
+      :has="has.includes(one.step)"
+      @taken="photographed($event, one.step)"
+    />
     <p
       v-for="note in notes"
       :key="note.id"

@@ -99,7 +99,7 @@ const how = computed(() => {
     />
     <p
       v-if="how"
-      class="border-l-8 border-black py-1 pl-3 text-lg leading-snug font-bold"
+      class="mt-2 border-l-8 border-black py-1 pl-3 text-lg leading-snug font-bold"
     >
       {{ how }}
     </p>
@@ -138,7 +138,7 @@ const how = computed(() => {
       </li>
     </ol>
     <details class="mt-3 text-lg">
-      <summary class="flex min-h-14 cursor-pointer items-center font-bold">
+      <summary class="flex min-h-15 cursor-pointer items-center font-bold">
         ▾ The feet’s travel and the shims in the van
       </summary>
       <p>Seat above the covering from {{ say(face.feet.lowestMm) }} to {{ say(face.feet.highestMm) }}, shims {{ face.feet.shimsMm.map(say).join(', ') || 'none' }}, {{ face.feet.mostShims }} under a foot at most. Usual sizes until somebody types the maker’s.</p>

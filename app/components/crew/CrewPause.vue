@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { againstSealing, closingSteps, mayPause, type OpenItem, workWindow } from '#core/fieldwork'
+import { againstSealing, closingSteps, mayPause, type OpenItem, stepsLeft, workWindow } from '#core/fieldwork'
 import type { Face, Job } from '#core/job'
 import type { FacePlan } from '#core/plan'
 import { drilledOn } from '#core/rooflog'
@@ -37,12 +37,12 @@ function pause(why: 'rain' | 'day') {
 }
 function close(item: OpenItem) {
   if (item.kind === 'miss' && item.of) return crew.say({ kind: 'seal', holeId: item.of })
-  if (item.kind === 'damage' && item.of) return crew.say({ kind: 'mended', damageId: item.of })
+  if (item.kind === 'damage' && item.of) return crew.say({ kind: 'mended', damageId: item.of, with: 'new' })
   const hole = drilledOn(job.log, face.id).find(one => one.id === item.of)
   if (!hole) return
   const steps = closingSteps(job, face, facePlan, hole)
   if (!steps.length) return crew.say({ kind: 'seal', holeId: hole.id })
-  return crew.say(...steps.flatMap((_, i) => hole.closure.includes(i) ? [] : [{ kind: 'closure' as const, holeId: hole.id, step: i, done: true }]))
+  return crew.closed(hole, stepsLeft(steps, hole))
 }
 const done: Partial<Record<OpenItem['kind'], string>> = { miss: 'Sealed', hole: 'Closed', course: 'Closed', damage: 'Made good' }
 </script>

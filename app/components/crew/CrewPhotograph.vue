@@ -3,11 +3,11 @@ import { v4 as newId } from 'uuid'
 import { photoProblem } from '#core/job'
 
 /** A photograph of a step, taken with the phone's own camera; it waits on the phone until the office has it. */
-const { jobId, steps, has } = defineProps<{ jobId: string, /** Steps that ask for one. */ steps: string[], /** Steps that have one. */ has: string[] }>()
-const emit = defineEmits<{ taken: [photoId: string, step: string] }>()
+const { jobId, step, asked = false, has } = defineProps<{ jobId: string, step: string, /** Whether the record wants it. */ asked?: boolean, has: boolean }>()
+const emit = defineEmits<{ taken: [photoId: string] }>()
 const queue = useQueue()
 const problem = ref('')
-function take(event: Event, step: string) {
+function take(event: Event) {
   const input = event.target as HTMLInputElement
   const file = input.files?.[0]
   input.value = ''
@@ -16,24 +16,23 @@ function take(event: Event, step: string) {
   if (problem.value) return
   const photoId = newId()
   queue.add(jobId, { channel: 'photographs', photoId, caption: step, picture: file })
-  emit('taken', photoId, step)
+  emit('taken', photoId)
 }
 </script>
 
 <template>
-  <div class="flex flex-col gap-2 py-1">
-    <label
-      v-for="step in steps"
-      :key="step"
-      class="flex min-h-16 cursor-pointer items-center justify-between gap-3 border-4 border-black px-3 text-xl font-bold focus-within:outline-4 focus-within:outline-[#005a9c]"
-    >
-      {{ step }}<span>{{ has.includes(step) ? '✓ again' : 'Photograph' }}</span>
+  <div class="py-1">
+    <label class="flex min-h-16 cursor-pointer items-center justify-between gap-3 border-4 border-black px-3 text-xl leading-tight font-bold focus-within:outline-4 focus-within:outline-[#005a9c]">
+      <span>{{ step }}<span
+        v-if="asked && !has"
+        class="block text-[15px]"
+      >asked for</span></span><span class="shrink-0">{{ has ? '✓ again' : 'Photograph' }}</span>
       <input
         type="file"
         accept="image/*"
         capture="environment"
         class="sr-only"
-        @change="take($event, step)"
+        @change="take"
       >
     </label>
     <p

@@ -47,7 +47,7 @@ const clamps = computed(() => {
         ›
       </CrewButton>
     </div>
-    <p class="text-lg leading-snug">
+    <p class="mt-2 text-lg leading-snug">
       With {{ modules }} modules laid, read from their upper edge to one straight line: the ridge, or a string stretched beyond the array. Once at the {{ face.datum }} end, once past module {{ modules }}.
     </p>
     <CrewLength
@@ -86,7 +86,7 @@ const clamps = computed(() => {
         <li
           v-for="(clamp, i) in clamps"
           :key="i"
-          class="flex min-h-14 items-center justify-between border-b-2 border-black/30 text-lg font-semibold"
+          class="flex min-h-15 items-center justify-between border-b-2 border-black/30 text-lg font-semibold"
         >
           Clamp past module {{ i + 1 }}<span class="text-2xl font-extrabold">{{ say(Math.abs(clamp.byMm)) }} {{ clamp.byMm < 0 ? 'down' : 'up' }}</span>
         </li>

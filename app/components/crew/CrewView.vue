@@ -82,6 +82,7 @@ const emit = defineEmits<{ cure: [edit: Edit] }>()
   />
   <CrewDamage
     v-else-if="view === 'damage'"
+    :job-id="jobId"
     :job="job"
     :face="face"
     :crew="crew"

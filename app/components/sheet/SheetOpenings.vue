@@ -28,10 +28,10 @@ const { groups } = defineProps<{ groups: OpeningGroup[] }>()
       <ol class="list-decimal pl-6 text-[15px] leading-snug">
         <li
           v-for="step in group.card.steps"
-          :key="step"
+          :key="step.id"
           class="py-0.5"
         >
-          {{ step }}
+          {{ step.words }}
         </li>
       </ol>
       <p

@@ -85,7 +85,7 @@ watch(() => current.key, () => nextTick(() => list.value?.querySelector('[data-c
     <button
       v-if="opening"
       type="button"
-      class="min-h-14 border-b-4 border-black px-4 text-left text-xl font-bold"
+      class="min-h-15 border-b-4 border-black px-4 text-left text-xl font-bold"
       :aria-expanded="asksCard"
       @click="asksCard = !asksCard"
     >
@@ -105,10 +105,10 @@ watch(() => current.key, () => nextTick(() => list.value?.querySelector('[data-c
       <ol class="px-4 pb-3">
         <li
           v-for="(step, i) in opening.card.steps"
-          :key="step"
+          :key="step.id"
           class="flex gap-3 border-b-2 border-black/30 py-2 text-lg leading-snug font-semibold"
         >
-          <b aria-hidden="true">{{ i + 1 }}</b>{{ step }}
+          <b aria-hidden="true">{{ i + 1 }}</b>{{ step.words }}
         </li>
         <li
           v-for="caution in opening.card.cautions"

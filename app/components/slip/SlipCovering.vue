@@ -50,13 +50,13 @@ const parts3 = [{ label: 'Card', value: 'card' }, { label: 'Way through', value:
       <ol>
         <li
           v-for="(step, i) in card.steps"
-          :key="step"
+          :key="step.id"
           class="flex gap-2.5 border-b border-dotted border-graphite-300 py-1.5 text-[15px] leading-snug"
         >
           <span
             class="grid size-6 shrink-0 place-items-center rounded-full border-2 border-graphite-900 text-[13px] font-bold"
             aria-hidden="true"
-          >{{ i + 1 }}</span>{{ step }}
+          >{{ i + 1 }}</span>{{ step.words }}
         </li>
       </ol>
       <p

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { movesOn, moveWords, openOn } from '#core/fieldwork'
+import { movesOn, moveWords, openOn, photographRecord } from '#core/fieldwork'
+import { logWords } from '#core/job'
 import { drilledOn, modulesThere, railsThere } from '#core/rooflog'
 import { readingOn } from '#core/roof'
 
@@ -10,11 +11,12 @@ const parts = [{ label: 'Work', value: 'work' }, { label: 'Open', value: 'open' 
 const holes = computed(() => drilledOn(job.value.log, face.value.id))
 const count = (state: string) => holes.value.filter(one => one.state === state).length
 const moves = computed(() => movesOn(job.value, face.value, facePlan.value))
+const photographs = computed(() => photographRecord(job.value, face.value, facePlan.value))
 const items = computed(() => openOn(job.value, face.value, facePlan.value, null))
+const MOST_MISSING = 6
 /** So many of the last entries are shown. */
 const MOST_SHOWN = 60
 const entries = computed(() => job.value.log.filter(one => one.faceId === face.value.id).reverse())
-const kindWords: Record<string, string> = { 'hole': 'hole', 'seal': 'sealed', 'give-up': 'hole given up', 'closure': 'a step of closing', 'height': 'height set', 'torque': 'torque', 'seen': 'timber seen', 'rail': 'rail', 'module': 'module', 'gap': 'gap read', 'damage': 'damage', 'mended': 'made good', 'note': 'note', 'photograph': 'photograph', 'pause': 'pause', 'resume': 'went on', 'weather': 'weather', 'settle': 'settled' }
 const wayOf = (railId: string) => facePlan.value.rails.find(one => one.id === railId)?.way ?? 'across'
 const time = (at: string) => new Date(at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })
 </script>
@@ -47,6 +49,9 @@ const time = (at: string) => new Date(at).toLocaleTimeString('en-GB', { hour: '2
         </SlipLine>
         <SlipLine label="Modules laid">
           {{ modulesThere(job.log, face.id).length }} of {{ facePlan.modules }}
+        </SlipLine>
+        <SlipLine label="Photographs asked for">
+          {{ photographs.had }} of {{ photographs.asked }}
         </SlipLine>
       </dl>
       <h3 class="slip-title">
@@ -88,6 +93,25 @@ const time = (at: string) => new Date(at).toLocaleTimeString('en-GB', { hour: '2
         {{ item.words }}<span class="block text-[13px] text-muted">{{ item.close }}</span>
       </li>
     </ul>
+    <template v-if="photographs.missing.length">
+      <h2 class="slip-title">
+        Without a photograph
+      </h2>
+      <ul class="mb-2 text-[15px] leading-snug">
+        <li
+          v-for="{ hole, step } in photographs.missing.slice(0, MOST_MISSING)"
+          :key="`${hole.id} ${step}`"
+        >
+          {{ step }}, <FieldLengthText
+            :mm="readingOn(face, 'along', hole.xMm)"
+            :units="units"
+          /> along
+        </li>
+        <li v-if="photographs.missing.length > MOST_MISSING">
+          And {{ photographs.missing.length - MOST_MISSING }} more.
+        </li>
+      </ul>
+    </template>
   </template>
   <template v-else>
     <h2 class="slip-title">
@@ -105,7 +129,7 @@ const time = (at: string) => new Date(at).toLocaleTimeString('en-GB', { hour: '2
         :key="entry.id"
         class="border-b border-dotted border-graphite-300 py-1 text-[15px] leading-snug"
       >
-        {{ time(entry.at) }} {{ entry.by }}: {{ kindWords[entry.kind] }}{{ entry.kind === 'hole' ? `, ${entry.result}` : entry.kind === 'note' ? `: ${entry.words}` : '' }}<template v-if="'xMm' in entry">
+        {{ time(entry.at) }} {{ entry.by }}: {{ logWords[entry.kind] }}{{ entry.kind === 'hole' ? `, ${entry.result}` : entry.kind === 'note' ? `: ${entry.words}` : '' }}<template v-if="'xMm' in entry">
           at <FieldLengthText
             :mm="readingOn(face, 'along', entry.xMm)"
             :units="units"

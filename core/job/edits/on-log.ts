@@ -11,12 +11,13 @@ const placed = z.object({ at: z.number().int().min(0).nullable(), entry: logEntr
 const logSchema = z.object({ type: z.literal('log-work'), entries: z.array(placed).min(1).max(MOST_AT_ONCE) })
 const dropSchema = z.object({ type: z.literal('drop-work'), entryIds: z.array(shortId).min(1).max(MOST_AT_ONCE) })
 const key = (id: string) => `log ${id}`
-const kindWords: Record<LogEntry['kind'], string> = {
+/** Kinds of entries, in words. */
+export const logWords: Record<LogEntry['kind'], string> = {
   'hole': 'a hole', 'seal': 'a hole sealed', 'give-up': 'a hole given up', 'closure': 'a step of closing the covering', 'height': 'a foot’s height', 'torque': 'a torque', 'seen': 'timber seen',
   'rail': 'a rail cut or laid', 'module': 'a module laid', 'gap': 'a gap read', 'damage': 'damage', 'mended': 'damage made good', 'note': 'a note', 'photograph': 'a photograph',
   'pause': 'a pause', 'resume': 'work gone on with', 'weather': 'the weather', 'settle': 'a difference settled',
 }
-const inWords = (entries: LogEntry[]): string[] => [...new Set(entries.map(({ kind }) => `the roof log: ${kindWords[kind]}`))]
+const inWords = (entries: LogEntry[]): string[] => [...new Set(entries.map(({ kind }) => `the roof log: ${logWords[kind]}`))]
 
 /** Says something from the roof; entries already in the log by their id are passed over, so that a repeat is harmless. */
 export const logWork = editKind({
@@ -65,6 +66,6 @@ export const follow = editKind({
   words: () => ['the layout that the crew follows'],
   example: (job, { pick, between }) => ({
     type: 'follow' as const, faceId: pick(job.faces).id, anew: pick([true, false]),
-    following: pick([null, { revision: null, shiftMm: between(-50, 50), fixings: [{ xMm: 1000, yMm: 800 }], splices: [] }]),
+    following: pick([null, { revision: null, shiftMm: between(-50, 50), fixings: [{ xMm: 1000, yMm: 800 }], splices: [], firsts: [] }]),
   }),
 })

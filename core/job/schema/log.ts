@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { suppliers } from './broken'
 import { freeText, lengthMm, shortId, sides } from './fields'
+import { coveringSteps } from './steps'
 
 export const MOST_LOG = 4000
 
@@ -14,6 +15,7 @@ export const dusts = ['pale', 'dark', 'none'] as const
 export const drivers = ['wrench', 'drill', 'impact'] as const
 export const damageKinds = ['module', 'tile', 'other'] as const
 export const pauseReasons = ['rain', 'day', 'break'] as const
+export const mendedWith = ['new', 'lent'] as const
 /** Where a temperature and whether it is dry were had from. */
 export const weatherSources = ['thermometer', 'forecast', 'typed'] as const
 
@@ -24,8 +26,8 @@ export const logEntrySchema = z.discriminatedUnion('kind', [
   z.object({ ...said, kind: z.literal('seal'), holeId: shortId }),
   /** A hole in timber that nothing stands in any more. */
   z.object({ ...said, kind: z.literal('give-up'), holeId: shortId }),
-  /** A step of closing the covering round a fixing, 0 first, done or not. */
-  z.object({ ...said, kind: z.literal('closure'), holeId: shortId, step: z.number().int().min(0).max(39), done: z.boolean() }),
+  /** A step of closing the covering round a fixing, done or not. */
+  z.object({ ...said, kind: z.literal('closure'), holeId: shortId, step: z.enum(coveringSteps), done: z.boolean() }),
   /** The rail seat's height above the covering once the foot is set. */
   z.object({ ...said, kind: z.literal('height'), holeId: shortId, heightMm: lengthMm('The height of a foot', 0, 600) }),
   z.object({ ...said, kind: z.literal('torque'), holeId: shortId, torqueNm: z.number({ error: 'Type the torque.' }).positive('A torque is above nought.').max(200, 'At most 200 N·m (148 lb·ft).'), driver: z.enum(drivers), wrench: freeText('The wrench', 60) }),
@@ -44,7 +46,8 @@ export const logEntrySchema = z.discriminatedUnion('kind', [
     ...said, kind: z.literal('damage'), what: z.enum(damageKinds), place: z.object(place).nullable(), words: freeText('What is broken', 300), doneBy: freeText('Who did it', 80),
     supplies: z.enum(suppliers), due: z.iso.date('A day is written like 2026-04-30.').nullable(), photoId: z.uuid().nullable(),
   }),
-  z.object({ ...said, kind: z.literal('mended'), damageId: shortId }),
+  /** What was broken is made good, or a sound unit from under the array mends it and a new one goes back there. */
+  z.object({ ...said, kind: z.literal('mended'), damageId: shortId, with: z.enum(mendedWith) }),
   z.object({ ...said, kind: z.literal('note'), holeId: shortId.nullable(), words: freeText('A note', 600) }),
   z.object({ ...said, kind: z.literal('photograph'), holeId: shortId.nullable(), photoId: z.uuid(), step: freeText('A step', 60) }),
   z.object({ ...said, kind: z.literal('pause'), why: z.enum(pauseReasons) }),
@@ -69,5 +72,7 @@ export const followingSchema = z.object({
   shiftMm: lengthMm('The shift of the array', -60_000, 60_000),
   fixings: z.array(spot).max(1200),
   splices: z.array(spot).max(400),
+  /** Fixings to be opened first, where some are. */
+  firsts: z.array(spot).max(12),
 })
 export type Following = z.infer<typeof followingSchema>

@@ -11,7 +11,7 @@ export interface FaceMarks { faceId: string, name: string, datum: string, marks:
 export interface FaceChanges { faceId: string, name: string, changes: MarkChange[] }
 
 /** A mark that moved by less than this is marked at the same place, mm: half of a metric division. */
-const SAME_MM = 0.5
+export const SAME_MM = 0.5
 
 /** What changed between an issued sheet and the plan as it stands: marks moved, added and gone, face by face. */
 export function sheetChanges(issued: FaceMarks[], now: FaceMarks[]): FaceChanges[] {

@@ -4,7 +4,7 @@ import type { Ref } from '../../trade'
 import { catalogue, changed, inch, planOf, threeRowsOfSix } from '../../../tests/fixtures/jobs'
 import { planFaceOf } from '../../plan'
 import { parseLength } from '../../units'
-import { marksCsv } from './index'
+import { lineCards, marksCsv, markTasks, strikeOf, strikesOf, struckAmong } from './index'
 import { tapeReadings } from '../../hand'
 
 describe('mark-out', () => {
@@ -79,5 +79,38 @@ describe('tape readings of a selection', () => {
     const readings = tapeReadings({ job, face, plan }, selection)
     expect([readings.along.length, readings.up.length]).toEqual([along, up])
     for (const one of [...readings.along, ...readings.up]) expect(Number.isFinite(one.readingMm)).toBe(true)
+  })
+})
+
+describe('ticks', () => {
+  const job = threeRowsOfSix()
+  const tasksOf = (spacing: number) => {
+    const { supports } = job.faces[0]!
+    if (supports.kind !== 'rafters') throw new Error('no rafters')
+    const plan = planFaceOf(changed({ supports: { ...supports, spacingMm: spacing } }), catalogue, 'main')
+    return markTasks([{ faceId: 'main', name: 'Main', marks: plan.marks }])
+  }
+  it('are of a mark where it was struck: one that has moved since is to be struck anew, a rafter’s line is not', () => {
+    const [before, now] = [tasksOf(inch(24)), tasksOf(inch(24) + 1)]
+    const ticks = new Set(before.map(strikeOf))
+    expect(struckAmong(before, ticks).size).toBe(before.length)
+    const still = struckAmong(now, ticks)
+    const place = (task: typeof now[number]) => task.kind === 'check' ? null : [task.mark.readingMm, task.mark.upMm ?? task.step.lineMm ?? 0]
+    const was = new Map(before.map(task => [task.key, place(task)]))
+    let moved = 0
+    for (const task of now) {
+      const [old, own] = [was.get(task.key), place(task)]
+      if (!old || !own || (task.kind !== 'check' && task.mark.of?.kind === 'rafter')) continue
+      const off = Math.max(...own.map((mm, i) => Math.abs(mm - old[i]!)))
+      if (off > 0.45 && off < 0.6) continue
+      expect([task.key, still.has(task.key)]).toEqual([task.key, off < 0.5])
+      if (off > 0.5) moved++
+    }
+    expect(moved).toBeGreaterThan(10)
+    expect(now.filter(task => task.step.id === 'rafters' && task.kind === 'mark').every(task => still.has(task.key))).toBe(true)
+    // Another mark's tick is never taken for its own, and a tick of before places were kept counts.
+    const [card] = lineCards(now).filter(one => one.step.id.startsWith('fixings-'))
+    expect(strikesOf(card!.tasks[0]!, new Set([strikeOf(card!.tasks[1]!)]))).toEqual([])
+    expect(struckAmong(now, new Set([card!.tasks[1]!.key])).size).toBe(1)
   })
 })

@@ -13,8 +13,8 @@ export type MarkTask = {
   first: boolean
 } & ({ kind: 'mark' | 'closing', mark: Mark } | { kind: 'check', check: Check })
 
-/** A key is kept in the database, which takes so many letters. */
-const MOST_LETTERS = 200
+/** A key is kept in the database with the place where its mark was struck: together they may have 200 letters. */
+const MOST_LETTERS = 170
 
 /** All that a mark-out asks of a crew, face by face and step by step, one thing at a time. */
 export const markTasks = (faces: { faceId: string, name: string, marks: MarkStep[] }[]): MarkTask[] => faces.flatMap(({ faceId, name, marks }) => marks.flatMap((step) => {

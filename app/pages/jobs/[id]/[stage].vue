@@ -8,8 +8,7 @@ const store = useJobStore()
 const stage = computed(() => route.params.stage as StageId)
 // The page is another for each job.
 const jobId = String(route.params.id)
-onBeforeUnmount(() => store.close(jobId))
-await store.open(jobId)
+await useOpenJob(jobId)
 useHead({ title: () => store.job ? `${store.job.title} · ${stages.find(one => one.id === stage.value)!.title} · Upper Deck` : 'Upper Deck' })
 </script>
 

@@ -3,10 +3,10 @@ import { type LineCard, lineCards, markTasks, restsOn, revisionName, spokenTask 
 import { movesOn, openOn } from '#core/fieldwork'
 import type { Edit } from '#core/job'
 import { cardOf, LINES_WHERE_SMALL, sectionOf } from '#core/openings'
-import { onFace } from '#core/rails'
 import { plural } from '#core/trade'
 import { datumName } from '#core/roof'
-import type { CrewViewId, HeldFixing } from '../../../utils/crew-views'
+import { drilledOn } from '#core/rooflog'
+import { type CrewViewId, drilledTasks, fixingOfTask, type HeldFixing } from '../../../utils/crew-views'
 
 /**
  * The day on the roof with the phone alone: one card a line, readable at arm's length in the sun, read aloud, ticked whole or mark by mark with
@@ -17,8 +17,7 @@ const SHEET_RESTS_MS = 5000
 const store = useJobStore()
 const { sheet, error } = useSheet(jobId, SHEET_RESTS_MS)
 // The job itself is kept and planned on the phone; the office's sheet says what is issued.
-void store.open(jobId)
-onBeforeUnmount(() => store.close(jobId))
+void useOpenJob(jobId)
 const live = computed(() => store.planned && store.plan ? { job: store.planned, plan: store.plan } : null)
 const shown = computed(() => live.value ?? (sheet.value ? { job: sheet.value.job, plan: sheet.value.plan } : null))
 useHead({ title: () => `${shown.value ? `${shown.value.job.title} · ` : ''}On the roof · Upper Deck` })
@@ -29,8 +28,13 @@ const changed = computed(() => sheet.value?.changes.reduce((sum, face) => sum + 
 const isFollowed = computed(() => shown.value?.job.faces.some(one => one.following) ?? false)
 const stops = computed(() => shown.value?.plan.totals.stops ?? 0)
 const rests = computed(() => shown.value ? restsOn(shown.value.plan) : [])
-const list = computed(() => last.value && (!changed.value || isFollowed.value) ? `mark-out:${revisionName(last.value.revision)}` : 'mark-out')
-const { ticked, set, reached, refused } = useTicks(jobId, list)
+/** Ticks are of the sheet in hand: that which a crew follows, whatever is issued meanwhile. */
+const inUse = computed(() => {
+  // At once, not when the plan that follows from it is there.
+  const followed = (store.job ?? shown.value?.job)?.faces.flatMap(one => one.following ? [one.following.revision ?? 0] : []) ?? []
+  return followed.length ? Math.max(...followed) : changed.value ? 0 : last.value?.revision ?? 0
+})
+const list = computed(() => inUse.value ? `mark-out:${revisionName(inUse.value)}` : 'mark-out')
 
 const tasks = computed(() => markTasks((shown.value?.plan.faces ?? []).flatMap((plan, f) => plan.modules
   ? [{
@@ -40,7 +44,15 @@ const tasks = computed(() => markTasks((shown.value?.plan.faces ?? []).flatMap((
     }]
   : [])))
 const cards = computed(() => lineCards(tasks.value))
+const { struck, set, setAll, reached, refused } = useStruck(jobId, list, tasks)
 const faces = computed(() => new Set(cards.value.map(one => one.faceId)).size)
+/** What is drilled, by the task that marks it: whatever stands in its hole needs no mark any more. */
+const drilled = computed(() => new Map((shown.value?.plan.faces ?? []).flatMap((plan) => {
+  const holes = drilledOn(shown.value!.job.log, plan.faceId)
+  return holes.length ? cards.value.filter(one => one.faceId === plan.faceId).flatMap(one => drilledTasks(one, plan, holes)) : []
+})))
+/** Ticked, or drilled. */
+const ticked = computed(() => new Set([...struck.value, ...[...drilled.value].flatMap(([key, state]) => state === 'used' ? [key] : [])]))
 const isDone = (card: LineCard) => card.tasks.every(task => ticked.value.has(task.key))
 /** The line in hand, by what it is: lines come and go while the plan follows the holes. */
 const inHandKey = ref<string | null>(null)
@@ -61,25 +73,11 @@ const inHand = computed(() => {
 const face = computed(() => inHand.value?.face ?? null)
 const facePlan = computed(() => inHand.value?.plan ?? null)
 const crew = useCrew(face, facePlan, computed(() => last.value?.revision ?? null))
-/** The fixing that a task of the line in hand marks: where it stands, and its hole. */
-function fixingOf(one: LineCard['tasks'][number]) {
-  const of = one.kind === 'mark' ? one.mark.of : undefined
-  if (of?.kind !== 'fixing' || !facePlan.value) return null
-  const r = facePlan.value.fixings.rails.findIndex(rail => rail.fixings.some(own => own.id === of.id))
-  const own = facePlan.value.fixings.rails[r]?.fixings ?? []
-  const i = own.findIndex(fixed => fixed.id === of.id)
-  if (i < 0) return null
-  const rail = facePlan.value.rails[r]!
-  const spot = onFace(rail, own[i]!.atMm)
-  return { id: of.id, spot, railId: rail.id, title: `Rail ${rail.number}, fixing ${i + 1} of ${own.length}, ${own[i]!.member}`, hole: crew.holeAt(spot) }
-}
-/** The fixing that is called out. */
-const fixing = computed(() => task.value && fixingOf(task.value))
-/** What is drilled of the line in hand, by its tasks. */
-const drilled = computed(() => new Map((card.value?.tasks ?? []).flatMap((one) => {
-  const hole = fixingOf(one)?.hole
-  return hole ? [[one.key, hole.state] as const] : []
-})))
+/** The fixing that is called out, with its hole. */
+const fixing = computed(() => {
+  const found = task.value && facePlan.value && fixingOfTask(task.value, facePlan.value)
+  return found ? { ...found, hole: crew.holeAt(found.spot) } : null
+})
 /** The section and the steps of the fixing that is called out: worked out on the phone, from the plan that it has. */
 const opening = computed(() => {
   if (!shown.value || !face.value || !facePlan.value || !fixing.value) return null
@@ -115,6 +113,12 @@ const superseded = computed(() => {
   const from = face.value?.following?.revision ?? null
   return face.value?.following && to > (from ?? 0) && to > later.value ? { from, to } : null
 })
+/** What is struck where the new sheet has it too is struck. */
+function followAnew() {
+  const here = [...struck.value]
+  crew.followAnew()
+  setAll(here)
+}
 /** An instruction is told once: where the line before says the same it would only take room. */
 const tells = computed(() => card.value !== null && cards.value[at.value - 1]?.step.instruction !== card.value.step.instruction)
 /** Opens on the first line that is not done, once the ticks are here. */
@@ -162,7 +166,7 @@ function marked() {
 function wholeLine() {
   if (!card.value) return
   if (isDone(card.value)) return go(at.value + 1)
-  for (const one of card.value.tasks) if (!ticked.value.has(one.key)) set(one.key, true)
+  setAll(card.value.tasks.filter(one => !ticked.value.has(one.key)).map(one => one.key))
   navigator.vibrate?.(60)
   go(at.value + 1)
 }
@@ -178,25 +182,25 @@ function wholeLine() {
       The marks can’t be read from the server, and this job is not on this phone. What was ticked or logged is kept on this phone; come back when there is a signal, and take the job along.
     </p>
     <template v-else-if="shown && card && task">
-      <header class="flex items-center gap-2 border-b-4 border-black px-3 py-2">
+      <header class="flex items-center gap-2 border-b-4 border-black px-3 py-1">
         <NuxtLink
           :to="`/jobs/${jobId}/mark-out`"
-          class="grid size-12 place-items-center text-3xl font-bold"
+          class="grid size-15 place-items-center text-3xl font-bold"
           aria-label="Back to the sheet"
         >✕</NuxtLink>
         <button
           type="button"
-          class="min-w-0 flex-1 text-left"
+          class="min-h-15 min-w-0 flex-1 text-left"
           :aria-expanded="view === 'lines'"
           @click="view = view === 'lines' ? 'line' : 'lines'"
         >
           <span class="block truncate text-lg leading-tight font-bold">{{ view === 'line' || view === 'lines' || view === 'hole' ? card.step.title : viewNames[view] }}</span>
-          <span class="block truncate text-[15px] leading-tight">{{ done }} of {{ cards.length }} done, all lines ▾ {{ card.faceName }}</span>
+          <span class="block truncate text-[15px] leading-tight">{{ done }} of {{ cards.length }} done, all lines ▾{{ faces > 1 ? ` ${card.faceName}` : '' }}</span>
         </button>
         <button
           v-if="isSupported"
           type="button"
-          class="grid size-12 shrink-0 place-items-center border-2 border-black"
+          class="grid size-15 shrink-0 place-items-center border-2 border-black"
           :class="aloud ? 'bg-black text-[#fff7c4]' : ''"
           :aria-pressed="aloud"
           aria-label="Read the marks aloud"
@@ -223,7 +227,7 @@ function wholeLine() {
         :job="shown.job"
         :face="face"
         :face-plan="facePlan"
-        @follow="crew.followAnew()"
+        @follow="followAnew"
         @later="later = superseded!.to"
       />
       <p
@@ -251,7 +255,7 @@ function wholeLine() {
         v-if="rests.length && view === 'line' && !isFollowed"
         class="border-b-2 border-black/30 px-4 py-1 text-[15px] leading-snug"
       >
-        <summary class="flex min-h-11 cursor-pointer items-center font-bold">
+        <summary class="flex min-h-15 cursor-pointer items-center font-bold">
           ▾ {{ plural(rests.length, 'thing') }} this sheet rests on: read {{ rests.length === 1 ? 'it' : 'them' }} first
         </summary>
         <p
