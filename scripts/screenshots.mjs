@@ -35,10 +35,8 @@ const views = [
   ['shelf', '/shelf/modules?part=skerry-390', wide, page => page.getByText('clamp zones:').scrollIntoViewIfNeeded()],
   ['load-out', `${job(1)}/load-out`, wide],
   ['mark-out', `${job(1)}/mark-out`, wide],
-  ['roof-line', `${job(17)}/roof`, phone, async (page) => {
-    await page.getByRole('button', { name: /all lines/ }).click()
-    await page.getByRole('button', { name: /^Fixings on rail 2/ }).click()
-  }],
+  // The line that the crew is at.
+  ['roof-line', `${job(17)}/roof`, phone, page => page.getByText('Drill: hit or miss').waitFor()],
   ['roof-level', `${job(17)}/roof`, phone, async (page) => {
     await page.getByRole('button', { name: /all lines/ }).click()
     await page.getByRole('button', { name: 'Level the feet' }).click()

@@ -116,7 +116,11 @@ describe('two mounts on one face', () => {
     const firsts = (plan: typeof followed) => plan.openings.filter(one => one.first).map(one => one.fixingId)
     expect(firsts(followed).length).toBeGreaterThan(1)
     expect(firsts(faceOf(job))).toEqual(firsts(followed))
-    // The rafter under the first of them is read 30 mm off: by the belief others would tell more.
+    // Their rafters are seen: by the belief others would tell more now.
+    const seen = followed.openings.filter(opening => opening.first).map((opening, i) => ({ at: 0, hit: { id: `seen-${i}`, ...opening.railAt, state: 'seen' as const, use: 'rafter' as const } }))
+    const known: Edit = { type: 'log-hits', faceId: 'main', hits: seen }
+    expect(firsts(faceOf(after(slates, known)))).not.toEqual(firsts(followed))
+    expect(firsts(faceOf(after(job, known)))).toEqual(firsts(followed))
     const one = followed.openings.find(opening => opening.first)!
     const hole: LogEntry = { id: 'h', faceId: 'main', by: '', at: '2026-05-04T09:30:00Z', kind: 'hole', xMm: one.railAt.xMm + 30, yMm: one.railAt.yMm, result: 'hit', timber: null, dust: 'pale' }
     const moved = faceOf(after(job, { type: 'log-work', entries: [{ at: null, entry: hole }] }))

@@ -53,7 +53,8 @@ export async function settledHere(page: Page, jobId: string) {
 
 export const toLine = async (page: Page, line: RegExp) => {
   await page.getByRole('button', { name: /all lines/ }).click()
-  await page.getByRole('button', { name: line }).click()
+  // The line in hand has its name in the head too.
+  await page.getByRole('button', { name: line }).last().click()
 }
 export const toFixings = (page: Page, rail: number) => toLine(page, new RegExp(`^Fixings on rail ${rail}`))
 export const logOf = async (jobId: string): Promise<LogEntry[]> => (await asFirm<{ log: LogEntry[] | null }>(DEMO_FIRM_ID, 'select document -> \'log\' as log from jobs where job_id = $1', [jobId]))[0]!.log ?? []
