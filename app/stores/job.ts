@@ -2,7 +2,7 @@ import { defineStore } from 'pinia'
 import { uniq } from 'es-toolkit'
 import { FetchError } from 'ofetch'
 import type { Catalogue } from '#core/catalogue'
-import { bigness, collide, type Edit, foldEntries, type HistoryEntry, type Job, readEdit, rebased, settled, touches, type UndoStacks, type UnsentEntry, wordsFor } from '#core/job'
+import { bigness, collide, type Edit, foldEntries, type HistoryEntry, type Job, readEdit, readJob, rebased, settled, touches, type UndoStacks, type UnsentEntry, wordsFor } from '#core/job'
 import { editRefusal } from '#core/people'
 import { done, type Outcome, refused, sentencesOf } from '#core/outcome'
 import { changesBetween, type Plan } from '#core/plan'
@@ -93,10 +93,13 @@ export const useJobStore = defineStore('job', () => {
     if (!(error instanceof FetchError) || (error.statusCode !== undefined && error.statusCode < 500)) return false
     const found = await readKept(jobId).catch(() => null)
     if (!found || turn.value !== mine) return false
-    const { job: keptJob, version, shelf: state, stacks, at } = found.kept
+    // It may have been written down by an earlier version of the app.
+    const read = readJob(found.kept.job, found.catalogue)
+    if (!read.ok) return false
+    const { version, shelf: state, stacks, at } = found.kept
     shelf = { state, catalogue: found.catalogue }
     unwatch = watchEdits(jobId, { version: () => base.value!.version, took, overtaken, sentElsewhere: () => void look() })
-    base.value = { jobId, job: keptJob, version, shelf: state, catalogue: found.catalogue, stacks }
+    base.value = { jobId, job: read.value, version, shelf: state, catalogue: found.catalogue, stacks }
     loadProblem.value = ''
     keptAt.value = at
     return true

@@ -22,6 +22,27 @@ test('starts cold without a signal: the page, the job, the plan; what is logged 
   const { link, context, page } = await phone()
   await onRoof(page, jobId)
   await settledHere(page, jobId)
+  // As an earlier version of the app wrote it down, which knew of no log and no feet.
+  await page.evaluate(id => new Promise<void>((done, failed) => {
+    const open = indexedDB.open('upper-deck-kept')
+    open.onerror = failed
+    open.onsuccess = () => {
+      const store = open.result.transaction('jobs', 'readwrite').objectStore('jobs')
+      const asked = store.get(id)
+      asked.onsuccess = () => {
+        const kept = asked.result as { job: { log?: unknown, faces: { feet?: unknown, following?: unknown }[] } }
+        delete kept.job.log
+        for (const face of kept.job.faces) {
+          delete face.feet
+          delete face.following
+        }
+        store.put(kept).onsuccess = () => {
+          open.result.close()
+          done()
+        }
+      }
+    }
+  }), jobId)
   await page.close()
 
   link.cut(true)
