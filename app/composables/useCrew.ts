@@ -25,14 +25,22 @@ export function useCrew(face: Ref<Face | null>, facePlan: Ref<FacePlan | null>, 
     const { supports } = face.value!
     return supports.kind === 'rafters' ? [{ type: 'log-hits', faceId: face.value!.id, hits: [{ at: supports.hits.length, hit: { id, ...spot, state, use: 'rafter', ...timber ? { timber } : {} } }] }] : []
   }
-  const commit = (edits: PlainEdit[]): Outcome<true> => store.commit(edits.length === 1 ? edits[0]! : { type: 'batch', edits: edits as Extract<Edit, { type: 'batch' }>['edits'] })
+  /** Why the last thing that was said is not kept; empty where it is. */
+  const told = ref('')
+  function heard(outcome: Outcome<true>): Outcome<true> {
+    told.value = outcome.ok ? '' : outcome.problem
+    if (outcome.ok) navigator.vibrate?.(40)
+    return outcome
+  }
+  const make = (edit: Edit): Outcome<true> => heard(store.commit(edit))
+  const commit = (edits: PlainEdit[]): Outcome<true> => make(edits.length === 1 ? edits[0]! : { type: 'batch', edits: edits as Extract<Edit, { type: 'batch' }>['edits'] })
 
   /** A hole, in timber or beside it. One's own word on the same hole is taken back by it. */
   function drilled(spot: Spot, result: 'hit' | 'miss', timber: LogOf<'hole'>['timber'] = null, dust: LogOf<'hole'>['dust'] = null): Outcome<true> {
     const own = store.job!.log.filter(entry => entry.kind === 'hole' && entry.faceId === face.value!.id && entry.by === me.me?.personName && Math.hypot(entry.xMm - spot.xMm, entry.yMm - spot.yMm) < ONE_HOLE_MM).map(one => one.id)
     const id = newId()
     const { supports } = face.value!
-    if (supports.kind === 'rafters' && supports.hits.length >= MOST_HITS) return refused(`The rafters’ hit log is full: ${MOST_HITS} readings a face at most. Ask the office to set some aside, or nothing that is drilled tells where the timber is.`)
+    if (supports.kind === 'rafters' && supports.hits.length >= MOST_HITS) return heard(refused(`The rafters’ hit log is full: ${MOST_HITS} readings a face at most. Ask the office to set some aside, or nothing that is drilled tells where the timber is.`))
     return commit([
       ...following(),
       ...own.length ? [{ type: 'drop-work' as const, entryIds: own }, ...face.value!.supports.kind === 'rafters' ? [{ type: 'drop-hits' as const, faceId: face.value!.id, hitIds: own }] : []] : [],
@@ -50,5 +58,5 @@ export function useCrew(face: Ref<Face | null>, facePlan: Ref<FacePlan | null>, 
   /** The layout as it is planned now is followed from here. */
   const followAnew = (): Outcome<true> => commit([{ type: 'follow', faceId: face.value!.id, following: followingOf(facePlan.value!, revision.value), anew: true }])
 
-  return { holes, holeAt, drilled, seen, say, closed, followAnew }
+  return { holes, holeAt, told, make, drilled, seen, say, closed, followAnew }
 }

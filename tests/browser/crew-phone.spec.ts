@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test'
 import { randomUUID } from 'node:crypto'
+import { MOST_LOG } from '../../core/job'
 import { demoJobs } from '../../db/demo/jobs'
 import { DEMO_FIRM_ID } from '../../db/demo/ids'
 import { fitsAcross, noSeriousFault, smallerThan } from './faults'
@@ -84,4 +85,17 @@ test('a photograph of a flashing is asked for, waits on the phone without a sign
   await expect.poll(async () => (await logOf(jobId)).map(one => one.kind), { timeout: 30_000 }).toEqual(['hole', 'photograph'])
   const said = (await logOf(jobId)).find(one => one.kind === 'photograph')!
   await expect.poll(async () => (await asFirm<{ caption: string }>(DEMO_FIRM_ID, 'select caption from photographs where job_id = $1 and photo_id = $2', [jobId, said.kind === 'photograph' ? said.photoId : ''])).map(one => one.caption), { timeout: 30_000 }).toEqual(['Flashing before it is covered'])
+})
+
+test('what is not kept is said: a log that is full takes nothing more, and says so where it was pressed', async ({ page }) => {
+  const jobId = await freshJob()
+  const log = Array.from({ length: MOST_LOG }, (_, i) => ({ id: `n${i}`, faceId: 'main', by: 'Tom', at: '2026-05-04T09:30:00Z', kind: 'note', holeId: null, words: `Note ${i}` }))
+  await asFirm(DEMO_FIRM_ID, 'update jobs set document = document || jsonb_build_object(\'log\', $2::jsonb) where job_id = $1', [jobId, JSON.stringify(log)])
+  await page.setViewportSize(PHONE)
+  await goTo(page, `/jobs/${jobId}/roof`)
+  await expect(page.locator('[data-reading]')).toBeVisible({ timeout: 30_000 })
+  await page.getByRole('button', { name: /all lines/ }).click()
+  await page.getByRole('button', { name: /^Rain/ }).click()
+  await page.getByRole('button', { name: 'Read the thermometer' }).click()
+  await expect(page.getByRole('status').filter({ hasText: `at most ${MOST_LOG} entries` })).toBeVisible()
 })

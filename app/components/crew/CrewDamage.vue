@@ -17,7 +17,7 @@ const told = ref('')
 function keep(words: string) {
   const at = place.along !== null && place.up !== null ? { xMm: placeAlong(face, place.along), yMm: placeUp(face, place.up) } : null
   const outcome = crew.say({ kind: 'damage', what: what.value, place: at, words, doneBy: doneBy.value.trim(), supplies: supplies.value, due: due.value || null, photoId: photoId.value })
-  told.value = outcome.ok ? 'Kept. It is among what is open until it is made good.' : outcome.problem
+  told.value = outcome.ok ? 'Kept. It is among what is open until it is made good.' : ''
   if (!outcome.ok) return
   Object.assign(place, { along: null, up: null })
   photoId.value = null

@@ -43,14 +43,9 @@ const steps = computed(() => closingSteps(job, face, facePlan, at.value))
 const asksPlace = ref(false)
 const wrench = useLocalStorage('crew/wrench', '')
 const driver = useLocalStorage<'wrench' | 'drill' | 'impact'>('crew/driver', 'wrench')
-const told = ref('')
 const instrument = simulatedWrench()
 async function pull(holeId: string) {
-  say({ kind: 'torque', holeId, torqueNm: await instrument.pull(facePlan.parts.mount.torqueNm), driver: 'wrench', wrench: wrench.value || 'stand-in' })
-}
-function tell(outcome: { ok: boolean, problem?: string }) {
-  told.value = outcome.ok ? '' : outcome.problem ?? ''
-  if (outcome.ok) navigator.vibrate?.(40)
+  crew.say({ kind: 'torque', holeId, torqueNm: await instrument.pull(facePlan.parts.mount.torqueNm), driver: 'wrench', wrench: wrench.value || 'stand-in' })
 }
 /** A missed fixing is often only a hand's width away: the nearest on its rail that is not drilled yet. */
 const NEAR_MM = 400
@@ -65,20 +60,19 @@ const again = computed(() => {
 function drill(result: 'hit' | 'miss', timber: 'left' | 'right' | null = null, dust: 'pale' | 'dark' | null = null) {
   drilledAt.value = { xMm: at.value.xMm, yMm: at.value.yMm }
   nextAt.value = null
-  tell(crew.drilled(drilledAt.value, result, timber, dust))
+  crew.drilled(drilledAt.value, result, timber, dust)
 }
 function movedTo(mm: number) {
   nextAt.value = null
   drilledAt.value = alongRail.value ? { xMm: placeAlong(face, mm), yMm: at.value.yMm } : { xMm: at.value.xMm, yMm: placeUp(face, mm) }
   asksPlace.value = false
-  tell(crew.drilled(drilledAt.value, 'hit', null, 'pale'))
+  crew.drilled(drilledAt.value, 'hit', null, 'pale')
 }
-const say = (...args: Parameters<typeof crew.say>) => tell(crew.say(...args))
 const wanted = computed(() => hole.value ? photographsOf(hole.value, steps.value) : [])
 const has = computed(() => hole.value ? photographedOf(job.log, hole.value.id) : [])
 const left = computed(() => hole.value ? stepsLeft(steps.value, hole.value) : [])
 const lacking = computed(() => wanted.value.flatMap(one => one.asked && one.before && !has.value.includes(one.step) ? [one.step] : []))
-const photographed = (photoId: string, step: string) => say({ kind: 'photograph', holeId: hole.value!.id, photoId, step })
+const photographed = (photoId: string, step: string) => crew.say({ kind: 'photograph', holeId: hole.value!.id, photoId, step })
 const notes = computed(() => job.log.flatMap(entry => entry.kind === 'note' && hole.value && entry.holeId === hole.value.id ? [entry] : []))
 </script>
 
@@ -95,13 +89,6 @@ const notes = computed(() => job.log.flatMap(entry => entry.kind === 'note' && h
         :mm="reading"
         :units="units"
       />
-    </p>
-    <p
-      v-if="told"
-      role="alert"
-      class="text-lg font-semibold text-[#a3291c]"
-    >
-      {{ told }}
     </p>
 
     <template v-if="!hole">
@@ -131,7 +118,7 @@ const notes = computed(() => job.log.flatMap(entry => entry.kind === 'note' && h
           >
             Moved to…
           </CrewButton>
-          <CrewButton @press="tell(crew.seen(at))">
+          <CrewButton @press="crew.seen(at)">
             Timber seen, not drilled
           </CrewButton>
         </div>
@@ -167,7 +154,7 @@ const notes = computed(() => job.log.flatMap(entry => entry.kind === 'note' && h
             type="button"
             class="flex min-h-16 w-full items-center gap-3 border-b-2 border-black/30 py-1 text-left text-lg leading-snug font-semibold"
             :aria-pressed="hole.closure.includes(step.id)"
-            @click="say({ kind: 'closure', holeId: hole.id, step: step.id, done: !hole.closure.includes(step.id) })"
+            @click="crew.say({ kind: 'closure', holeId: hole.id, step: step.id, done: !hole.closure.includes(step.id) })"
           >
             <span class="grid size-9 shrink-0 place-items-center border-4 border-black text-2xl leading-none font-extrabold">{{ hole.closure.includes(step.id) ? '✓' : '' }}</span>{{ step.words }}
           </button>
@@ -177,7 +164,7 @@ const notes = computed(() => job.log.flatMap(entry => entry.kind === 'note' && h
         v-if="left.length"
         class="mt-2 w-full"
         dark
-        @press="tell(crew.closed(hole, left))"
+        @press="crew.closed(hole, left)"
       >
         All of these are done
       </CrewButton>
@@ -210,7 +197,7 @@ const notes = computed(() => job.log.flatMap(entry => entry.kind === 'note' && h
       ></label>
       <CrewButton
         class="mt-2 w-full"
-        @press="say({ kind: 'torque', holeId: hole.id, torqueNm: facePlan.parts.mount.torqueNm, driver, wrench })"
+        @press="crew.say({ kind: 'torque', holeId: hole.id, torqueNm: facePlan.parts.mount.torqueNm, driver, wrench })"
       >
         Tight at {{ formatQuantity(torque(facePlan.parts.mount.torqueNm), units) }}
       </CrewButton>
@@ -232,16 +219,16 @@ const notes = computed(() => job.log.flatMap(entry => entry.kind === 'note' && h
         :label="`Height of the seat${hole.heightMm === null ? '' : `: ${formatLength(hole.heightMm, units)}`}`"
         :units="units"
         taken="Set"
-        @take="say({ kind: 'height', holeId: hole.id, heightMm: $event })"
+        @take="crew.say({ kind: 'height', holeId: hole.id, heightMm: $event })"
       />
       <CrewWords
         label="A note"
         taken="Keep"
-        @take="say({ kind: 'note', holeId: hole.id, words: $event })"
+        @take="crew.say({ kind: 'note', holeId: hole.id, words: $event })"
       />
       <CrewButton
         class="mt-2 w-full"
-        @press="say({ kind: 'give-up', holeId: hole.id })"
+        @press="crew.say({ kind: 'give-up', holeId: hole.id })"
       >
         Nothing stands in it: give the hole up
       </CrewButton>
@@ -261,7 +248,7 @@ const notes = computed(() => job.log.flatMap(entry => entry.kind === 'note' && h
         v-else
         dark
         class="mt-2 !min-h-20 w-full"
-        @press="say({ kind: 'seal', holeId: hole.id })"
+        @press="crew.say({ kind: 'seal', holeId: hole.id })"
       >
         It is sealed now
       </CrewButton>

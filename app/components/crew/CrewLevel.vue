@@ -29,7 +29,7 @@ const levelled = shallowRef<LevelledFeet[]>([])
 const problem = ref('')
 const gaps = computed(() => job.log.filter(entry => entry.kind === 'gap' && entry.faceId === face.id).length)
 watch([gaps, () => face.feet], async () => {
-  if (!gaps.value || !store.job || !store.catalogue) return
+  if (!gaps.value || !store.job || !store.catalogue) return void (levelled.value = [])
   try {
     levelled.value = await usePlanner().levelFace(JSON.parse(JSON.stringify(store.job)), store.catalogue, face.id)
     problem.value = ''

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { type LineCard, lineCards, markTasks, restsOn, revisionName, spokenTask } from '#core/sheets/markout'
 import { movesOn, openOn } from '#core/fieldwork'
-import type { Edit } from '#core/job'
 import { cardOf, LINES_WHERE_SMALL, sectionOf } from '#core/openings'
 import { plural } from '#core/trade'
 import { datumName } from '#core/roof'
@@ -96,16 +95,11 @@ function openHole() {
   held.value = fixing.value
   view.value = 'hole'
 }
-const said = ref('')
-function cure(edit: Edit) {
-  const outcome = store.commit(edit)
-  said.value = outcome.ok ? '' : outcome.problem
-}
 function undo() {
   const outcome = store.undo()
-  said.value = outcome.ok ? 'Taken back.' : outcome.problem
+  crew.told.value = outcome.ok ? 'Taken back.' : outcome.problem
 }
-watch(view, () => said.value = '')
+watch(view, () => crew.told.value = '')
 /** A sheet issued after the one that is followed. */
 const later = ref(0)
 const superseded = computed(() => {
@@ -311,7 +305,7 @@ function wholeLine() {
         :moves="moves"
         :items="items"
         :proving="store.proving"
-        @cure="cure"
+        @cure="crew.make"
       />
       <SheetRoofLine
         v-else
@@ -333,11 +327,11 @@ function wholeLine() {
         class="border-t-4 border-black p-3"
       >
         <p
-          v-if="said"
+          v-if="crew.told.value"
           role="status"
           class="pb-1 text-lg leading-tight font-semibold"
         >
-          {{ said }}
+          {{ crew.told.value }}
         </p>
         <div class="flex gap-2">
           <CrewButton
