@@ -39,6 +39,25 @@ describe('what moves', () => {
   })
 })
 
+describe('splices', () => {
+  const spliced = before.rails.find(rail => before.sticks.splices.some(one => one.railId === rail.id))!
+  const splicesOf = (job: Job) => planned(job).sticks.splices.filter(one => one.railId === spliced.id).map(one => one.atMm)
+  const shifted = (mm: number) => after(start, { type: 'set-array', faceId: 'main', values: { shiftMm: before.shiftMm + mm } })
+  it.each([0.6, 2.5, 20])('that are only marked stay where they are as a face is measured again and the rail moves %s mm, or go where they can be had', (mm) => {
+    const was = splicesOf(start)
+    const now = splicesOf(shifted(mm))
+    expect(planJob(shifted(mm), catalogue).findings.filter(one => one.id.startsWith('splice:'))).toEqual([])
+    if (mm < 3) now.forEach((at, i) => expect(Math.abs(at - was[i]!)).toBeLessThanOrEqual(3 + 1e-6))
+  })
+  it('of a rail that is laid are where they were cut: where its pieces do not reach, that is said of what lies there', () => {
+    const laid = (job: Job, splicesMm: number[]) => logged(job, entry('rail', { way: 'across', lineMm: spliced.lineMm, fromMm: spliced.fromMm, toMm: spliced.toMm, splicesMm, state: 'placed' }))
+    const said = (job: Job) => planJob(job, catalogue).findings.filter(one => one.id === `splice:main:${spliced.id}`).map(one => one.sentence)
+    expect(said(laid(shifted(0.6), splicesOf(start)))).toEqual([])
+    const longest = Math.max(...before.parts.rail.stock.map(one => one.mm))
+    expect(said(laid(start, [spliced.fromMm + longest + 40]))).toEqual([expect.stringMatching(/^Rail \d+ is laid from .+ to .+, and the plan has it from .+ its pieces can’t be had so/)])
+  })
+})
+
 describe('what is open', () => {
   it('a hole until its covering is closed, a miss until it is sealed, a rail until its bolts are tight, nearest first', () => {
     const [one, two, three] = [hole(places[0]!, 'hit'), hole(places[3]!, 'miss'), hole(places[2]!, 'hit')]

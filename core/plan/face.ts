@@ -1,7 +1,7 @@
 import { type Catalogue, chooseParts, type ChosenParts } from '../catalogue'
 import { courseLines, coursesDiffer, fixedScrewsUp, footOf, forbiddenStrips, jointLines } from '../coverings'
 import { alongLine, bestCourse, type FixingProblem, fixingProblem, type FixingsPlan, followFixings, type Judges, placeFixings, placesAround, type RailRound, type ThereOnFace, thereOn } from '../fixings'
-import { areaMm2, bounds } from '../geometry'
+import { areaMm2, bounds, intersect } from '../geometry'
 import type { Face, Job } from '../job'
 import { type FaceClear, keepClear } from '../keepclear'
 import { loadingOf } from '../loads'
@@ -192,17 +192,29 @@ function roundOf(rail: RailPlan, there: ThereOnFace, { rail: { splice } }: Chose
 /** A splice is where it was within a tape's reading, mm. */
 const SPLICE_MM = 1
 
-/** Rails with their trim tails, cut from stock; one whose splices stay is spliced there and nowhere else. */
+/** A splice that stays may lie beside its place by what nobody sees on a tape, mm: a face measured again moves its rails by so much. */
+const STAYS_MM = 3
+
+/** Rails with their trim tails, cut from stock; one whose splices stay is spliced there, unless that can't be had any more and nothing of it is cut. */
 function cutRails(rails: RailPlan[], fixings: FixingsPlan, parts: ChosenParts, { array }: Face, { van }: Job, { trial, rounds }: { trial: boolean, rounds: Round[] | null }): SticksPlan {
-  const windowsOf = (r: number) => {
+  const windowsOf = (r: number, anew: string[]) => {
     const round = rounds?.[r]
-    return round?.splicesMm.length && (round.isCut || fixings.rails[r]!.followed?.splicesStay) ? round.splicesMm.map(mm => ({ fromMm: mm, toMm: mm })) : spliceWindows(fixings.rails[r]!, parts.rail.splice)
+    const clear = spliceWindows(fixings.rails[r]!, parts.rail.splice)
+    if (!round?.splicesMm.length || anew.includes(rails[r]!.id) || !(round.isCut || fixings.rails[r]!.followed?.splicesStay)) return clear
+    return round.splicesMm.flatMap((mm) => {
+      const beside = intersect(clear, [{ fromMm: mm - STAYS_MM, toMm: mm + STAYS_MM }])
+      // What is cut lies where it was cut, clear of its fixings or not.
+      return beside.length && !round.isCut ? beside : [{ fromMm: mm - STAYS_MM, toMm: mm + STAYS_MM }]
+    })
   }
   // Coupled frames carry themselves: there is nothing to cut.
-  return cutSticks(parts.rail.frame
+  const cutWith = (anew: string[]) => cutSticks(parts.rail.frame
     ? []
     : rails.map((rail, r) => ({
         railId: rail.id, fromMm: rail.fromMm - array.trimTailMm, toMm: rail.toMm + array.trimTailMm,
-        windows: windowsOf(r),
+        windows: windowsOf(r, anew),
       })), { rail: parts.rail, spliceAs: array.spliceAs, van }, trial ? 1 : MOST_NODES)
+  const cut = cutWith([])
+  const anew = cut.unspliceable.filter(id => rounds?.some((round, r) => rails[r]!.id === id && round.splicesMm.length > 0 && !round.isCut))
+  return anew.length ? cutWith(anew) : cut
 }

@@ -7,6 +7,7 @@ import { flashSchools, type Job, plainInRoof, readJob, reliefs } from '../../cor
 import { type FacePlan, planJob } from '../../core/plan'
 import { onFace } from '../../core/rails'
 import { readingAlong } from '../../core/roof'
+import { drilledOn } from '../../core/rooflog'
 import { rafterAt } from '../../core/supports'
 import { after, catalogue } from '../fixtures/jobs'
 import { notFinite } from '../fixtures/not-finite'
@@ -23,6 +24,7 @@ function check(job: Job): FacePlan[] {
   for (const finding of plan.findings) expect(finding.sentence).not.toMatch(/NaN|Infinity|undefined|\[object/)
   plan.faces.forEach((face, f) => {
     const own = job.faces[f]!
+    const holes = drilledOn(job.log, own.id)
     for (const row of face.rows.rows) {
       expect(row.count).toBe(row.moduleLeftsMm.length)
       for (const block of row.blocks.filter(one => one.fits)) {
@@ -50,10 +52,12 @@ function check(job: Job): FacePlan[] {
       for (const fixing of fixings) {
         expect(fixing.chance).toBeGreaterThanOrEqual(0)
         expect(fixing.chance).toBeLessThanOrEqual(1)
-        // A fixing on a rafter stands where the rail crosses it, or lies on it all the way up.
+        // A fixing on a rafter stands where the rail crosses it, or lies on it all the way up; in a hole where it was drilled, and beside a miss.
         const rafter = face.supports.rafters.find(one => fixing.member === `rafter ${one.number}`)
         const { xMm, yMm } = onFace(rail, fixing.atMm)
-        if (rafter) expect(Math.abs(rafterAt(rafter, yMm) - xMm)).toBeLessThan(rail.way === 'across' ? 1e-6 : rafter.widthMm / 2 + 1e-6)
+        const isDrilled = holes.some(hole => hole.state === 'used' && Math.hypot(hole.xMm - xMm, hole.yMm - yMm) < 1e-6)
+        const isBeside = rafter && holes.some(hole => hole.missed && Math.hypot(hole.xMm - xMm, hole.yMm - yMm) < rafter.widthMm)
+        if (rafter && !isDrilled) expect(Math.abs(rafterAt(rafter, yMm) - xMm)).toBeLessThan(rail.way === 'up' ? rafter.widthMm / 2 + 1e-6 : isBeside ? rafter.widthMm : 1e-6)
         // Nothing stands where couplers, corners or the covering forbid it.
         for (const strip of [
           ...rail.keepsOff,
