@@ -2,10 +2,9 @@ import { apartFor, nearHole, ON_LINE_MM } from '../fixings'
 import { footOf } from '../coverings'
 import type { Edit, LogEntry } from '../job'
 import { readingOn, readingUp } from '../roof'
-import { differencesOn, type Drilled, drilledOn, modulesThere, railsThere, thereOfRail } from '../rooflog'
-import { type Cure, type DraftFinding, type FindingAsk, listed, noCures, onFace, plural, writer } from '../trade'
+import { differencesOn, type Drilled, drilledOn, modulesThere } from '../rooflog'
+import { type DraftFinding, type FindingAsk, listed, noCures, onFace, plural, writer } from '../trade'
 import { count, length } from '../units'
-import { gapBelow } from '../rows'
 import type { WiringLayout } from '../wiring'
 import { movesOn, moveWords } from './moves'
 import { openOn } from './open'
@@ -87,47 +86,6 @@ export function moved(ask: WorkAsk): DraftFinding[] {
       ...onFace(ask, 'on-roof', `moved-${railId}`), severity: 'note', about: { kind: 'rail', id: railId }, measured: count(words.length, words.length === 1 ? 'mark' : 'marks'),
       sentence: `Rail ${rail.number}, round what is there: ${words.slice(0, 4).join('; ')}${words.length > 4 ? `; and ${words.length - 4} more` : ''}.${fewest}`,
     }
-  })
-}
-
-/** Cures with what they cost up there, cheapest first: by new holes, then by sticks. One that changes the number of modules is none. */
-function byPrice(ask: WorkAsk, cures: { label: string, edit: Edit }[]): Cure[] {
-  const { plan } = ask
-  return cures.map(({ label, edit }) => {
-    const after = ask.tried(edit)
-    return { label, edit, modules: after.modules - plan.modules, holes: after.fixings.total - plan.fixings.total, sticks: after.sticks.sticks.length - plan.sticks.sticks.length }
-  }).filter(one => one.modules === 0).sort((a, b) => a.holes - b.holes || a.sticks - b.sticks).map(({ label, edit, holes, sticks }) => {
-    const signed = (n: number, word: string) => n ? [`${n > 0 ? '+' : '−'}${plural(Math.abs(n), word)}`] : []
-    return { label: `${label} (${[...signed(holes, 'hole'), ...signed(sticks, 'stick')].join(', ') || 'no more holes or sticks'})`, edit }
-  })
-}
-
-/** Rails that can't keep every limit round the holes that are there. */
-export function noWay(ask: WorkAsk): DraftFinding[] {
-  const { plan, face } = ask
-  const say = writer(ask)
-  const cuts = railsThere(ask.job.log, face.id)
-  const apart = apartFor(ask.job.loads, plan.parts.mount.fasteners)
-  return plan.rails.flatMap((rail, r): DraftFinding[] => {
-    const { followed, worst } = plan.fixings.rails[r]!
-    if (!followed || followed.passes || !drilledOn(ask.job.log, face.id).length) return []
-    const cut = thereOfRail(cuts, rail)
-    const row = plan.rows.rows[rail.row]
-    const propose = () => byPrice(ask, [
-      ...cut ? [{ label: `Cut rail ${rail.number} anew`, edit: { type: 'drop-work', entryIds: ask.job.log.filter(one => one.kind === 'rail' && one.faceId === face.id && thereOfRail([one], rail)).map(one => one.id) } as Edit }] : [],
-      ...face.array.spliceAs === 'butted' && plan.parts.rail.splice.bridgeMm > 0 ? [{ label: 'Bridge the splices with an offcut', edit: { type: 'set-array', faceId: face.id, values: { spliceAs: 'bridged' } } as Edit }] : [],
-      ...row && rail.way === 'across' ? [1, -1].map(way => (way * Math.ceil(apart.alongMm))).map(mm => ({ label: `Move row ${rail.row + 1} ${say(Math.abs(mm))} ${mm > 0 ? 'up' : 'down'}`, edit: { type: 'set-row', faceId: face.id, row: rail.row, values: { gapBelowMm: Math.max(0, gapBelow(plan.rows, rail.row) + mm) } } as Edit })) : [],
-      ...rail.typed
-        ? []
-        : [1, -1].map(way => way * Math.ceil(apart.alongMm)).filter(mm => rail.way === 'across' && rail.lineMm + mm >= rail.zone.fromMm && rail.lineMm + mm <= rail.zone.toMm && row && (rail.side === 'lower' || rail.side === 'upper')).map(mm => ({
-            label: `Move the ${rail.side} rail of row ${rail.row + 1} ${say(Math.abs(mm))} ${mm > 0 ? 'up' : 'down'}`,
-            edit: { type: 'set-row', faceId: face.id, row: rail.row, values: { [rail.side === 'lower' ? 'lowerRailMm' : 'upperRailMm']: rail.lineMm + mm - row!.bottomMm } } as Edit,
-          })),
-    ])
-    return [{
-      ...onFace(ask, 'on-roof', `no-way-${rail.id}`), severity: 'stop', about: { kind: 'rail', id: rail.id }, propose, orStep: true,
-      sentence: `Rail ${rail.number} keeps no longer every limit round the holes that are there${worst !== null && worst > 1 ? `: ${Math.round(100 * worst)} % of what is allowed` : ''}. Nothing that was looked at with other rafters or one more fixing does${followed.splicesStay ? '' : ', spliced elsewhere or not'}. Drill nothing more on it before it is decided.`,
-    }]
   })
 }
 

@@ -1,6 +1,7 @@
 import type { FaceSays } from '../trade'
 import type { WiringLayout } from '../wiring'
-import { disputed, laidElsewhere, moved, noWay, offLine, openWork, tooNear, unsealed, type WorkAsk } from './findings'
+import { disputed, laidElsewhere, moved, offLine, openWork, tooNear, unsealed, type WorkAsk } from './findings'
+import { noWay } from './no-way'
 import { fieldworkShown } from './shown'
 
 /** What is there on the roof, and what it does to the plan. */

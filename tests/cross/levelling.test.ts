@@ -1,6 +1,6 @@
 import highs from 'highs'
 import { describe, expect, it } from 'vitest'
-import { type FeetLimits, type Foot, level, levelByLeastSteps, levelToPlane, MOST_TILT_PER_M, neighbours, planeAt, reachOf, stacks, turnOf } from '../../core/fieldwork'
+import { type FeetLimits, type Foot, level, levelByLeastSteps, levelToPlane, MOST_TILT_PER_M, planeAt, reachOf, stacks, turnOf } from '../../core/fieldwork'
 import { plainFeet } from '../../core/job'
 import { inch } from '../fixtures/jobs'
 import { type Random, seeded } from '../fixtures/random'
@@ -47,10 +47,22 @@ function byProgram({ feet, limits }: { feet: Foot[], limits: FeetLimits }, what:
   return answer.Status === 'Optimal' ? answer.ObjectiveValue : null
 }
 
+/** Each foot with the next on its line, and with the nearest of the line below it: looked up by the feet's own places. */
+function neighboursOf(feet: Foot[]) {
+  const after = feet.map((foot, i) => feet.map((other, j) => ({ j, by: other.xMm - foot.xMm, line: other.line })).filter(one => one.j !== i && one.line === foot.line && one.by > 0).sort((a, b) => a.by - b.by)[0]?.j)
+  const below = feet.map((foot) => {
+    const lower = Math.max(...feet.filter(other => other.yMm < foot.yMm - 1).map(other => other.yMm))
+    return feet.map((other, j) => ({ j, off: Math.abs(other.xMm - foot.xMm), yMm: other.yMm })).filter(one => Math.abs(one.yMm - lower) < 1).sort((a, b) => a.off - b.off)[0]?.j
+  })
+  const pairs = [after, below].flatMap(list => list.flatMap((j, i): [number, number][] => j === undefined ? [] : [[i, j]]))
+  const triples = after.flatMap((j, i): [number, number, number][] => j === undefined || after[j] === undefined ? [] : [[i, j, after[j]]])
+  return { pairs, triples }
+}
+
 /** The least largest step, and with it the least bend, by two linear programs of a general solver. */
 function stepsByProgram({ feet, limits }: { feet: Foot[], limits: FeetLimits }, stepMost: number | null): number {
   const most = Math.max(...Array.from({ length: limits.mostShims + 1 }, (_, k) => stacks(limits, k)).flat().map(one => reachOf(limits, one.mm).toMm))
-  const { pairs, triples } = neighbours(feet)
+  const { pairs, triples } = neighboursOf(feet)
   const rows = pairs.flatMap(([i, j], k) => [`p${k}: z${i} - z${j} - t <= 0`, `q${k}: z${j} - z${i} - t <= 0`])
   if (stepMost !== null) rows.push(`t0: t <= ${num(stepMost)}`, ...triples.flatMap(([i, j, k], n) => [`b${n}: z${i} - 2 z${j} + z${k} - w <= 0`, `c${n}: 2 z${j} - z${i} - z${k} - w <= 0`]))
   const bounds = feet.map((foot, i) => `${num(limits.lowestMm + foot.roofMm)} <= z${i} <= ${num(most + foot.roofMm)}`)

@@ -5,7 +5,7 @@ import { type FeetLimits, type Foot, reachOf, stacks } from './foot'
 export interface Stepped { seatsMm: number[], stepMm: number, bendMm: number }
 
 /** Neighbours along each line, and each foot with the nearest on the next line up: by their places in the list. */
-export function neighbours(feet: Foot[]): { pairs: [number, number][], triples: [number, number, number][] } {
+function neighbours(feet: Foot[]): { pairs: [number, number][], triples: [number, number, number][] } {
   const lines = [...new Set(feet.map(foot => foot.line))].map(line => feet.flatMap((foot, i) => foot.line === line ? [i] : []).sort((a, b) => feet[a]!.xMm - feet[b]!.xMm))
     .sort((a, b) => feet[a[0]!]!.yMm - feet[b[0]!]!.yMm)
   const along = lines.flatMap(own => own.slice(1).map((i, k): [number, number] => [own[k]!, i]))
