@@ -3,9 +3,9 @@
  * left out: they may look anywhere. `npm run cycles` prints what breaks this, and cycles between files and between folders, of types too.
  */
 const floors = [
-  ['outcome'], ['units'], ['geometry', 'working', 'memory', 'beam'], ['catalogue'], ['job', 'shelf'], ['roof', 'rooflog', 'capacity', 'people'], ['trade'],
+  ['outcome'], ['units'], ['geometry', 'working', 'memory', 'beam'], ['catalogue'], ['electrical'], ['job', 'shelf'], ['roof', 'rooflog', 'capacity', 'people'], ['trade'],
   // The trades in the order of work: each sees what stands before it.
-  ['site', 'survey'], ['supports'], ['coverings'], ['keepclear'], ['rows'], ['loads'], ['rails'], ['fixings'], ['sticks'], ['strength'], ['openings'], ['inroof'], ['wiring'], ['fieldwork'],
+  ['site', 'survey'], ['supports'], ['coverings'], ['keepclear'], ['rows'], ['loads'], ['rails'], ['fixings'], ['sticks'], ['strength'], ['openings'], ['inroof'], ['wiring'], ['ground'], ['fieldwork'],
   ['trades', 'trades-shown'], ['plan', 'start'], ['asks', 'hand'], ['sheets'],
 ]
 const within = folders => `^core/(${folders.join('|')})(/|[.]ts$)`

@@ -1,6 +1,7 @@
 import { covering } from './coverings'
 import { fieldwork } from './fieldwork'
 import { fixings, type FixingsAsk, fixingsOfJob } from './fixings'
+import { groundOfJob, type GroundPlan } from './ground'
 import { inRoof, inRoofOfJob } from './inroof'
 import { keepClearOfJob, keepClearOnFace, type RoofClear } from './keepclear'
 import { loads, loadsOfJob } from './loads'
@@ -18,10 +19,12 @@ import { wiring, type WiringLayout, wiringOfJob, type WiringPlan } from './wirin
 /** A face with everything laid out on it. */
 export type FaceLayout = WiringLayout
 export type FaceAsk = FindingAsk<FaceLayout> & Pick<FixingsAsk, 'places'>
-export type WholeAsk = RoofRowsAsk & JobAsk<FaceLayout> & { roof: RoofClear, wiring: WiringPlan }
+/** What is asked for the parts of a whole job. */
+export type WholePartsAsk = JobAsk<FaceLayout> & { wiring: WiringPlan, grid: GroundPlan | null }
+export type WholeAsk = RoofRowsAsk & WholePartsAsk & { roof: RoofClear }
 
 /** What one trade says of each face, and of the whole job. */
-export interface Trade { id: string, /** Speaks only of arrays on rails, or only of those that take the covering's place. */ only?: 'on-rails' | 'in-roof', face?: FaceSays<FaceLayout, FaceAsk>, job?: JobSays<FaceLayout, WholeAsk> }
+export interface Trade { id: string, /** Speaks only of arrays on rails, or only of those that take the covering's place. */ only?: 'on-rails' | 'in-roof', face?: FaceSays<FaceLayout, FaceAsk>, job?: JobSays<FaceLayout, WholeAsk, WholePartsAsk> }
 
 /** All trades in the order of work. What sheets, lists, files and screens show is what these say, and nothing else. */
 export const trades: Trade[] = [
@@ -39,6 +42,7 @@ export const trades: Trade[] = [
   { id: 'openings', only: 'on-rails', face: openings, job: openingsOfJob },
   { id: 'in-roof', only: 'in-roof', face: inRoof, job: inRoofOfJob },
   { id: 'wiring', face: wiring, job: wiringOfJob },
+  { id: 'ground', job: groundOfJob },
   { id: 'fieldwork', only: 'on-rails', face: fieldwork },
 ]
 

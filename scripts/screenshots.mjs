@@ -16,7 +16,8 @@ const views = [
     await page.getByText('14 modules').waitFor()
     await page.getByLabel('Name or address').scrollIntoViewIfNeeded()
   }],
-  ['site', `${job(1)}/site`, wide],
+  ['wall', `${job(9)}/grid`, wide],
+  ['one-line', `${job(6)}/grid`, wide, page => page.getByRole('tab', { name: 'One-line' }).click()],
   ['survey', `${job(5)}/survey`, wide],
   ['rafters', `${job(6)}/rafters`, wide, async (page) => {
     await page.getByTestId('ladder').waitFor()
@@ -41,10 +42,6 @@ const views = [
     await page.getByRole('button', { name: /all lines/ }).click()
     await page.getByRole('button', { name: 'Level the feet' }).click()
     await page.getByText(/By 7 readings/).waitFor()
-  }],
-  ['roof-rain', `${job(17)}/roof`, phone, async (page) => {
-    await page.getByRole('button', { name: /all lines/ }).click()
-    await page.getByRole('button', { name: /^Rain/ }).click()
   }],
   // The last, since it says something: what was a picture is a hole from then on.
   ['roof-miss', `${job(17)}/roof`, phone, async (page) => {

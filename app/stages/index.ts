@@ -2,6 +2,7 @@ import { type Component, defineAsyncComponent } from 'vue'
 import type { StageId } from '#core/job/stages'
 import { faceRef, type Ref as FaceRef } from '#core/trade'
 import SlipCovering from '../components/slip/SlipCovering.vue'
+import SlipGround from '../components/slip/SlipGround.vue'
 import SlipOnRoof from '../components/slip/SlipOnRoof.vue'
 import SlipKeepClear from '../components/slip/SlipKeepClear.vue'
 import SlipRafters from '../components/slip/SlipRafters.vue'
@@ -16,6 +17,7 @@ const SheetLoadout = defineAsyncComponent(() => import('../components/sheet/Shee
 const SheetMarkout = defineAsyncComponent(() => import('../components/sheet/SheetMarkout.vue'))
 const SitePhotographs = defineAsyncComponent(() => import('../components/site/SitePhotographs.vue'))
 const WiringWork = defineAsyncComponent(() => import('../components/wiring/WiringWork.vue'))
+const GroundWork = defineAsyncComponent(() => import('../components/ground/GroundWork.vue'))
 const SiteSheet = defineAsyncComponent(() => import('../components/site/SiteSheet.vue'))
 
 /**
@@ -45,6 +47,7 @@ export const stageViews: Record<StageId, StageView> = {
   'rails': { shows: 'face', slip: SlipRails, selects: { kind: 'rails' }, use: true },
   'covering': { shows: 'face', slip: SlipCovering, selects: { kind: 'rails' }, over: { component: CoveringWork, keeps: 'fixing' } },
   'wiring': { shows: 'face', slip: SlipWiring, selects: faceRef, over: { component: WiringWork, keeps: 'circuit' } },
+  'grid': { shows: 'face', slip: SlipGround, selects: faceRef, over: { component: GroundWork, keeps: 'thing' } },
   'load-out': { shows: 'sheet', sheet: SheetLoadout },
   'mark-out': { shows: 'sheet', sheet: SheetMarkout },
   'on-roof': { shows: 'face', slip: SlipOnRoof, selects: faceRef },

@@ -8,6 +8,7 @@ export const stages = [
   { id: 'rails', title: 'Rails & fixings' },
   { id: 'covering', title: 'Covering' },
   { id: 'wiring', title: 'Wiring' },
+  { id: 'grid', title: 'Wall & grid' },
   { id: 'load-out', title: 'Load-out' },
   { id: 'mark-out', title: 'Mark-out' },
   { id: 'on-roof', title: 'On the roof' },

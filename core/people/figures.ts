@@ -1,5 +1,5 @@
 import { isEqual } from 'es-toolkit'
-import { type ArrayRules, arrayWords, type Edit, type Job, loadsWords, type WiringSettings, wiringWords } from '../job'
+import { type ArrayRules, arrayWords, type Edit, type Ground, groundWords, type Job, loadsWords, type WiringSettings, wiringWords } from '../job'
 
 /** A figure that somebody with a licence stands for: the fact it is, what it is called, and its value. */
 export interface Figure { fact: string, words: string, value: unknown }
@@ -25,6 +25,12 @@ const wiringFigures = ({ mostV, listedFull, insideBy }: Partial<WiringSettings>)
   ...insideBy === undefined ? [] : [{ fact: 'wiring/insideBy', words: wiringWords.insideBy, value: insideBy === 'none' ? null : insideBy }],
 ]
 
+/** Who answers for what stands between roof and grid, and figures of the code that they type over. */
+const groundFigures = ({ electrician, figures }: Partial<Pick<Ground, 'electrician' | 'figures'>>): Figure[] => [
+  ...electrician ? [{ fact: 'ground/electrician', words: groundWords.electrician, value: electrician.name }] : [],
+  ...(figures ?? []).map(({ id, value }) => ({ fact: `figure ${id}`, words: `a figure of the electrical code (${id})`, value })),
+]
+
 const stands = ({ value }: Figure): boolean => value !== null && value !== ''
 
 /** The figures that an edit types. A face that comes whole, as by undo, brings those it has and types none. */
@@ -33,6 +39,8 @@ export const figuresIn = (edit: Edit): Figure[] => (edit.type === 'batch' ? edit
     case 'set-array': return arrayFigures(one.faceId, one.values)
     case 'set-loads': return loadFigures(one.values)
     case 'set-wiring': return wiringFigures(one.values)
+    case 'set-ground': return groundFigures(one.values)
+    case 'type-figure': return one.figure ? groundFigures({ figures: [{ ...one.figure, id: one.figureId }] }) : [{ fact: `figure ${one.figureId}`, words: 'a figure of the electrical code', value: null }]
     default: return []
   }
 })
@@ -41,12 +49,13 @@ const everyFigure = (job: Job): Figure[] => [
   ...job.faces.flatMap(face => arrayFigures(face.id, face.array).map(figure => job.faces.length > 1 ? { ...figure, words: `${figure.words} (${face.name})` } : figure)),
   ...loadFigures(job.loads),
   ...wiringFigures(job.wiring),
+  ...job.ground ? groundFigures(job.ground) : [],
 ]
 
 /** The figures that stand in a job. */
 export const figuresOf = (job: Job): Figure[] => everyFigure(job).filter(stands)
 
-export const sameFigure = (a: Figure, b: Pick<Figure, 'value'> | undefined): boolean => isEqual(a.value, b?.value)
+export const sameFigure = (a: Figure, b: Pick<Figure, 'value'> | undefined): boolean => isEqual(a.value ?? null, b?.value ?? null)
 
 /** Whether an edit types a figure anew, or takes one away. */
 export function typesFigure(edit: Edit, job: Job): boolean {

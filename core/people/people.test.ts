@@ -2,7 +2,7 @@ import { isEqual } from 'es-toolkit'
 import { describe, expect, it } from 'vitest'
 import { threeRowsOfSix } from '../../tests/fixtures/jobs'
 import { seeded } from '../../tests/fixtures/random'
-import { applyEdit, collide, type Edit, editKinds, noPlaceLoads, touches } from '../job'
+import { bareGround, applyEdit, collide, type Edit, editKinds, noPlaceLoads, touches } from '../job'
 import { editRefusal, figuresOf, isFieldChange, may, needOf, refusalOf, type Right, roles } from './index'
 
 describe('rights', () => {
@@ -17,7 +17,7 @@ describe('rights', () => {
     expect(refusalOf('yard', 'issue')).toBe('As yard you can’t issue sheets. Ask an owner or planner.')
   })
   it('on an edit are a planner’s for every kind, but for what needs somebody who vouches', () => {
-    const job = threeRowsOfSix()
+    const job = { ...threeRowsOfSix(), ground: bareGround }
     const { pick, whole, between } = seeded(3)
     for (const kind of editKinds) {
       for (let i = 0; i < 8; i++) {

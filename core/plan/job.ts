@@ -1,5 +1,6 @@
 import type { Catalogue } from '../catalogue'
 import { applyEdit, type Edit, type Face, faceOf, type Job } from '../job'
+import { type GroundPlan, planGround } from '../ground'
 import type { RoofClear } from '../keepclear'
 import { thereOn } from '../fixings'
 import { memoryOf, namesFor, onceFor } from '../memory'
@@ -16,7 +17,7 @@ export type Pace = 'first' | 'whole'
 
 /** One face laid out and judged, with what it was laid out under. */
 interface FaceDraft { face: Face, clearKey: string, logKey: string, layout: LaidOut, findings: KnownDraft[] }
-interface Draft { job: Job, roof: RoofClear, wiring: WiringPlan, faces: FaceDraft[], findings: KnownDraft[] }
+interface Draft { job: Job, roof: RoofClear, wiring: WiringPlan, grid: GroundPlan | null, faces: FaceDraft[], findings: KnownDraft[] }
 
 /** More cures than this for one finding are not shown. */
 const MOST_CURES = 3
@@ -32,9 +33,9 @@ export function planJob(job: Job, catalogue: Catalogue, pace: Pace = 'whole'): P
   // Cures take planning of their own: a first answer is there before them.
   const findings = draft.findings.map(({ propose, orStep, ...finding }): Finding => pace === 'first' ? { ...finding, cures: [] } : withCures(job, catalogue, draft, { propose, orStep, ...finding })).sort(bySeverity)
   const faces = draft.faces.map(({ face, layout }) => finished(face, job, catalogue, layout, draft.wiring))
-  const ofJob = partsOfJob({ job, catalogue, faces: faces.map((plan, i) => ({ face: job.faces[i]!, plan })) })
+  const ofJob = partsOfJob({ job, catalogue, wiring: draft.wiring, grid: draft.grid, faces: faces.map((plan, i) => ({ face: job.faces[i]!, plan })) })
   return {
-    faces, roof: draft.roof, wiring: draft.wiring, list: mergedParts([...faces.flatMap(face => face.list), ...ofJob]), findings,
+    faces, roof: draft.roof, wiring: draft.wiring, grid: draft.grid, list: mergedParts([...faces.flatMap(face => face.list), ...ofJob]), findings,
     totals: {
       modules: sum(faces, face => face.modules),
       powerW: sum(faces, face => face.powerW),
@@ -113,11 +114,12 @@ function draftPlan(job: Job, catalogue: Catalogue, before: Draft | null, pace: P
   })
   const trial = before !== null
   const wiring = wireRoof(job, faces.map(({ face, layout }) => ({ face, plan: layout })), catalogue, trial)
+  const grid = planGround(job, wiring, catalogue, trial || pace === 'first')
   const whole = jobFindings({
-    job, catalogue, roof, wiring, faces: faces.map(({ face, layout }) => ({ face, plan: { ...layout, wiring: wiring.faces[face.id] ?? null } })), trial,
+    job, catalogue, roof, wiring, grid, faces: faces.map(({ face, layout }) => ({ face, plan: { ...layout, wiring: wiring.faces[face.id] ?? null } })), trial,
     modulesWith: (edits, relaxed = clear => clear) => modulesUnder(edits.reduce<Job>(applyEdit, job), catalogue, roof.faces.map(relaxed)),
   })
-  return { job, roof, wiring, faces, findings: [...whole, ...faces.flatMap(one => one.findings)] }
+  return { job, roof, wiring, grid, faces, findings: [...whole, ...faces.flatMap(one => one.findings)] }
 }
 
 /**

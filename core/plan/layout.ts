@@ -1,3 +1,4 @@
+import type { GroundPlan } from '../ground'
 import type { RoofClear } from '../keepclear'
 import type { Finding, MarkStep, Part } from '../trade'
 import type { FaceLayout } from '../trades'
@@ -15,6 +16,8 @@ export interface Plan {
   /** What the keep-clear rules come to over the whole roof. */
   roof: RoofClear
   wiring: WiringPlan
+  /** From the roof box to the meter; null where nobody has begun with it. */
+  grid: GroundPlan | null
   /** Parts of all faces and of the job, whole pieces. */
   list: Part[]
   totals: PlanTotals

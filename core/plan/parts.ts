@@ -1,7 +1,7 @@
 import { type Catalogue, partKinds } from '../catalogue'
 import type { Face } from '../job'
-import { type JobAsk, type Part, type PartAsk, type PartDraft, partLine } from '../trade'
-import { askedOf, type FaceLayout, trades, tradesOn } from '../trades'
+import { type Part, type PartAsk, type PartDraft, partLine } from '../trade'
+import { askedOf, type FaceLayout, trades, tradesOn, type WholePartsAsk } from '../trades'
 
 /** Where several small parts would do, those that a face's set names; for the whole job, those of its first face that names one. */
 const lines = (catalogue: Catalogue, faces: Pick<Face, 'array'>[], drafts: PartDraft[]): Part[] => {
@@ -13,4 +13,4 @@ const lines = (catalogue: Catalogue, faces: Pick<Face, 'array'>[], drafts: PartD
 export const partsOf = (ask: PartAsk<FaceLayout>): Part[] => partKinds.flatMap(kind => tradesOn(ask.plan).flatMap(trade => lines(ask.catalogue, [ask.face], trade.face?.parts?.[kind]?.(ask) ?? [])))
 
 /** What a job takes beside what its faces do. */
-export const partsOfJob = (ask: JobAsk<FaceLayout>): Part[] => partKinds.flatMap(kind => trades.flatMap(trade => lines(ask.catalogue, ask.faces.map(({ face }) => face), trade.job?.parts?.[kind]?.(askedOf(trade, ask)) ?? [])))
+export const partsOfJob = (ask: WholePartsAsk): Part[] => partKinds.flatMap(kind => trades.flatMap(trade => lines(ask.catalogue, ask.faces.map(({ face }) => face), trade.job?.parts?.[kind]?.(askedOf(trade, ask)) ?? [])))

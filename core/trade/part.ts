@@ -1,7 +1,7 @@
 import type { Catalogue, OwnerShelf, PartKind, Supply } from '../catalogue'
 
 /** Stages of the day in which parts are wanted on the roof, in order. */
-export const loadStages = ['set-up', 'fixings', 'rails', 'wiring', 'modules', 'finish'] as const
+export const loadStages = ['set-up', 'fixings', 'rails', 'wiring', 'modules', 'ground', 'finish'] as const
 export type LoadStage = typeof loadStages[number]
 export const loadStageNames: Record<LoadStage, string> = {
   'set-up': 'Set up',
@@ -9,6 +9,7 @@ export const loadStageNames: Record<LoadStage, string> = {
   'rails': 'Rails',
   'wiring': 'Roof wiring',
   'modules': 'Modules',
+  'ground': 'Wall and grid',
   'finish': 'Finish',
 }
 
@@ -45,6 +46,8 @@ export interface PartDraft extends Pick<Part, 'kind' | 'item' | 'name' | 'maker'
   /** Pieces, or ml and mm of what is bought by the cartridge and the reel. */
   amount: number
   lengthMm?: number
+  /** Of one kind there are several sizes: it keeps its own name, whatever the shelf calls the first of them. */
+  named?: true
   massKg: number | 'by shelf'
   price: number | 'by shelf'
 }
@@ -62,11 +65,11 @@ export function supplyFor({ supplies }: Catalogue, named: string[], kind: PartKi
  * The line of a part, with what the shelf says of its pack, mass and price.
  * @param named ids of small parts that are wanted where several would do
  */
-export function partLine(catalogue: Catalogue, named: string[], { amount, lengthMm, ...draft }: PartDraft): Part {
+export function partLine(catalogue: Catalogue, named: string[], { amount, lengthMm, named: ownName, ...draft }: PartDraft): Part {
   const supply = supplyFor(catalogue, named, draft.kind, draft.item)
   const holds = supply?.holds ?? null
   // What goes with any make is called what it is sold as.
-  const name = draft.item && holds === null ? draft.name : supply?.name ?? draft.name
+  const name = ownName || (draft.item && holds === null) ? draft.name : supply?.name ?? draft.name
   const maker = draft.maker || supply?.maker || ''
   return {
     ...draft, name, maker, id: [draft.kind, name, maker, lengthMm ?? ''].join('|'), lengthMm: lengthMm ?? null, pieces: amount / (holds ?? 1), poured: holds !== null, packOf: supply?.packOf ?? 1,

@@ -7,7 +7,7 @@ export type Ref
   = | { kind: 'face' | 'rafters' | 'keep-clear' | 'rows' | 'rails' }
     | { kind: 'rafter', number: number }
     | { kind: 'row', index: number }
-    | { kind: 'rail' | 'module' | 'fixing' | 'obstruction' | 'unit' | 'circuit', id: string }
+    | { kind: 'rail' | 'module' | 'fixing' | 'obstruction' | 'unit' | 'circuit' | 'thing' | 'run', id: string }
 
 export type RefKind = Ref['kind']
 

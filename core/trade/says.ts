@@ -25,9 +25,9 @@ export interface FaceSays<L, F extends FindingAsk<L> = FindingAsk<L>> extends Fa
 }
 
 /** What a trade says of the whole job. */
-export interface JobSays<L, A extends JobAsk<L> = JobAsk<L>> {
+export interface JobSays<L, A extends JobAsk<L> = JobAsk<L>, P extends JobAsk<L> = JobAsk<L>> {
   findings?: FindingsOf<A>
-  parts?: PartsOf<JobAsk<L>>
+  parts?: PartsOf<P>
   /** What a crew needs in its hands. */
   tools?: (ask: JobAsk<L>) => string[]
 }

@@ -7,6 +7,7 @@ export type Quantity
     | { kind: 'angle', deg: number }
     | { kind: 'power', w: number }
     | { kind: 'mass', kg: number }
+    | { kind: 'energy', wh: number }
     | { kind: 'area', mm2: number }
     | { kind: 'pressure', pa: number }
     | { kind: 'force', n: number }
@@ -38,6 +39,7 @@ export const moment = (nmm: number): Quantity => ({ kind: 'moment', nmm })
 export const torque = (nm: number): Quantity => ({ kind: 'torque', nm })
 export const stress = (mpa: number): Quantity => ({ kind: 'stress', mpa })
 export const speed = (ms: number): Quantity => ({ kind: 'speed', ms })
+export const mass = (kg: number): Quantity => ({ kind: 'mass', kg })
 export const power = (w: number): Quantity => ({ kind: 'power', w })
 export const voltage = (v: number): Quantity => ({ kind: 'voltage', v })
 export const current = (a: number): Quantity => ({ kind: 'current', a })
@@ -63,6 +65,7 @@ export function formatQuantity(quantity: Quantity, units: UnitSystem): string {
     case 'angle': return `${quantity.deg.toFixed(1)}°`
     case 'power': return formatPower(quantity.w)
     case 'mass': return formatMass(quantity.kg, units)
+    case 'energy': return `${Number((quantity.wh / 1000).toFixed(1))} kWh`
     case 'area': return us ? `${figures(quantity.mm2 / MM2_PER_FT2)} ft²` : `${figures(quantity.mm2 / 1e6)} m²`
     case 'pressure': return us ? `${plain(quantity.pa / PA_PER_PSF, 1)} psf` : `${plain(quantity.pa / 1000, 2)} kPa`
     case 'force': return us ? `${plain(quantity.n / N_PER_LBF, 0)} lb` : Math.abs(quantity.n) < 1000 ? `${plain(quantity.n, 0)} N` : `${plain(quantity.n / 1000, 2)} kN`

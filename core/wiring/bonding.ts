@@ -1,3 +1,4 @@
+import { earthByDevice, thicker, type WireSize } from '../electrical'
 import type { InRoofLayout } from '../inroof'
 import type { BondingSchool } from '../job'
 import { moduleId } from '../rows'
@@ -103,19 +104,19 @@ export function bondingOf({ rails, rows, sticks, parts, inRoof }: Pick<InRoofLay
   return { metals, links, lugs, washers, jumpers, loose: metals.filter(one => !sets.same(one.id, EARTH.id)) }
 }
 
-/** Equipment grounding conductor of copper by the circuit's device (NEC table 250.122, as given): AWG. */
-const BY_DEVICE: [toA: number, awg: string][] = [[20, '12'], [60, '10'], [100, '8'], [200, '6']]
 /** Bare earth wire along rails is no thinner than this where it could be struck (NEC 250.120(C)). */
-const UNGUARDED_AWG = '6'
+const UNGUARDED = '6 AWG'
+/** Along rails none is taken thinner than this, whatever the device (common practice). */
+const LEAST_ALONG = '12 AWG'
 
 export interface EarthAsk { us: boolean, /** The largest device of a roof circuit, A; where there is none, 1.25 Isc. */ deviceA: number, guarded: boolean, lightning: boolean, classTwo: boolean }
 
 /** The earth wire along the array; null where the country lets an array of class II go without. Not made larger for voltage drop (NEC 690.45). */
 export function earthWire({ us, deviceA, guarded, lightning, classTwo }: EarthAsk): { size: string, rule: string } | null {
   if (us) {
-    const byDevice = BY_DEVICE.find(([to]) => deviceA <= to + 1e-9)?.[1] ?? '6'
-    if (guarded || Number(byDevice) <= Number(UNGUARDED_AWG)) return { size: `${byDevice} AWG`, rule: `NEC 690.45, table 250.122: ${Math.round(deviceA * 10) / 10} A` }
-    return { size: `${UNGUARDED_AWG} AWG`, rule: `NEC 250.120(C): bare and unguarded; by table 250.122 it would be ${byDevice} AWG` }
+    const byDevice = thicker<WireSize>(LEAST_ALONG, earthByDevice(deviceA))
+    if (guarded || thicker(byDevice, UNGUARDED) === byDevice) return { size: byDevice, rule: `NEC 690.45, table 250.122: ${Math.round(deviceA * 10) / 10} A` }
+    return { size: UNGUARDED, rule: `NEC 250.120(C): bare and unguarded; by table 250.122 it would be ${byDevice}` }
   }
   if (classTwo && !lightning) return null
   return lightning ? { size: '16 mm²', rule: 'IEC 62548, 7.4.2 (from memory): bonded to the lightning system' } : { size: '6 mm²', rule: 'IEC 62548, 7.4.2 (from memory)' }

@@ -1,7 +1,7 @@
 import { type Electronics, type Service, serviceNames, type Trunk } from '../catalogue'
 import { current } from '../units'
 import type { Working } from '../working'
-import { deviceFor, lastDevice, terminalAmps } from './conductors'
+import { deviceFor, lastDevice, terminalAmps } from '../electrical'
 
 /** So that 16 x 1.0 A on 20 A stays 16 in spite of rounding. */
 const JUST = 1e-9

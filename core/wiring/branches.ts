@@ -3,8 +3,7 @@ import type { BranchSchool, PutIn } from '../job'
 import { branchSchools } from '../job'
 import { length } from '../units'
 import { branchLimit } from './branch-limit'
-import { ohmsPerMm } from './conductors'
-import { fedInsideDropV, runDropV, trunkDropV } from './drop'
+import { fedInsideDropV, ohmsPerMm, runDropV, trunkDropV } from '../electrical'
 import type { Branch, GroupPlan } from './layout'
 import { wayMm } from './modules'
 import { belowV, carryWorking, dropOf, dropWorking, homeLengthWorking, homeSize, type RunGround, wayHome } from './runs'
@@ -94,7 +93,7 @@ function branchPlan(own: WiredUnit[], number: number, { group, trunk, unit }: Pi
   const home = { faceId: units[feedAt]!.faceId, points, mm, size, carries, amps: currentA }
   const drop = dropOf([{ what: 'trunk', volts: trunkV }, { what: 'home run', volts: runDropV(mm, ohmsPerMm(size), currentA) }, ...below], ofV, wiring.dropShare)
   return {
-    kind: 'branch', number, groupId: group.id, faceIds: [...new Set(units.map(one => one.faceId))], units, limit, currentA, trunk: run, trunkId: trunk?.id ?? null, feedAt, home, drop,
+    kind: 'branch', number, groupId: group.id, faceIds: [...new Set(units.map(one => one.faceId))], carried, units, limit, currentA, trunk: run, trunkId: trunk?.id ?? null, feedAt, home, drop,
     workings: [
       limit.working,
       { what: `Current of branch ${number}`, formula: 'n × I', values: [{ symbol: 'n', what: 'units', value: { kind: 'count', n: units.length, of: 'units' } }, { symbol: 'I', what: `${unit!.name}, rated continuous output`, value: { kind: 'current', a: limit.unitA } }], result: { kind: 'current', a: currentA }, source: 'Rated output, taken once', basis: 'arithmetic' },

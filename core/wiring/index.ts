@@ -4,9 +4,7 @@
  */
 export * from './bonding'
 export * from './branch-limit'
-export * from './conductors'
 export { pathOf } from './drawn'
-export * from './drop'
 export { groupFor } from './groups'
 export * from './heat'
 export { homeRoute } from './home'

@@ -1,4 +1,5 @@
 import type { ConductorSize, Electronics, Inverter, Trunk } from '../catalogue'
+import type { Carried } from '../electrical'
 import type { Point } from '../geometry'
 import type { InRoofLayout } from '../inroof'
 import type { Face, WireGroup } from '../job'
@@ -22,7 +23,7 @@ export interface Drop { parts: { what: string, volts: number }[], volts: number,
 /** A home run from the array to the roof box. */
 export interface HomeRun { faceId: string, points: Point[], mm: number, size: ConductorSize, carries: boolean, amps: number }
 
-interface CircuitBase { number: number, groupId: string, faceIds: string[], currentA: number, drop: Drop, workings: Working[] }
+interface CircuitBase { number: number, groupId: string, faceIds: string[], currentA: number, /** What its conductors have to carry, from the roof on down. */ carried: Carried, drop: Drop, workings: Working[] }
 
 /** Units on one trunk with its own device. */
 export interface Branch extends CircuitBase {

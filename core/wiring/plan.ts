@@ -3,7 +3,7 @@ import type { Job } from '../job'
 import { memoryOf } from '../memory'
 import { earthWire } from './bonding'
 import { combinedA } from './branch-limit'
-import { nextDevice } from './conductors'
+import { nextDevice } from '../electrical'
 import { groupFor } from './groups'
 import type { Circuit, GroupPlan, PlannedFace, WiringPlan } from './layout'
 import { modulesOn } from './modules'
@@ -31,7 +31,7 @@ const plans = memoryOf<WiringPlan>(60)
  * @param quick only to be judged, as when a cure is tried: walks are found, not proved
  */
 export const wireRoof = (job: Job, faces: PlannedFace[], catalogue: Catalogue, quick = false): WiringPlan =>
-  plans(catalogue, [quick, job.wiring, job.codes, job.units, ...faces.map(factsOf)], () => wired(job, faces, catalogue, quick))
+  plans(catalogue, [quick, job.wiring, job.ground !== null, job.codes, job.units, ...faces.map(factsOf)], () => wired(job, faces, catalogue, quick))
 
 function wired(job: Job, faces: PlannedFace[], catalogue: Catalogue, quick: boolean): WiringPlan {
   const rules = wireRules(job)

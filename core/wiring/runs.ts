@@ -2,8 +2,7 @@ import { type ConductorSize, isAwg } from '../catalogue'
 import type { Face, Job } from '../job'
 import { current, length, share, voltage } from '../units'
 import type { Working } from '../working'
-import { ampacity, type Around, type Carried, carries, ohmsPerMm, roofAdderC, sizesOf } from './conductors'
-import { runDropV } from './drop'
+import { ampacity, type Around, type Carried, carries, ohmsPerMm, roofAdderC, runDropV, sizesOf } from '../electrical'
 import { HOME_LOOSE_MM, homeRoute } from './home'
 import type { Drop, HomeRun } from './layout'
 import { type RoofPlace, wayMm } from './modules'
@@ -77,8 +76,11 @@ export const dropWorking = (what: string, drop: Drop, formula: string, source: s
   result: { kind: 'words', text: `${drop.volts.toFixed(2)} V, ${(100 * drop.share).toFixed(2)} %` }, source, basis: 'code',
 })
 
-/** Volts of the runs below the roof box: of branches with what all of them send down, of a string with its own current on the way to its inverter. */
-export const belowV = ({ job: { wiring } }: Pick<RunGround, 'job'>, amps: number, as: 'dc' | 'ac-raceway'): Drop['parts'] =>
-  wiring.below ? [{ what: 'runs below the roof box', volts: runDropV(wiring.below.mm, ohmsPerMm(wiring.below.size, as), amps) }] : []
+/**
+ * Volts of the runs below the roof box, where somebody has only said how long they are: of branches with what all of them send down, of a string
+ * with its own current on the way to its inverter. Once they are planned from box to box, `core/ground` reckons them and judges the whole.
+ */
+export const belowV = ({ job: { wiring, ground } }: Pick<RunGround, 'job'>, amps: number, as: 'dc' | 'ac-raceway'): Drop['parts'] =>
+  wiring.below && !ground ? [{ what: 'runs below the roof box', volts: runDropV(wiring.below.mm, ohmsPerMm(wiring.below.size, as), amps) }] : []
 
 export const homeLengthWorking = (home: HomeRun): Working => ({ what: 'Length of the home run', formula: 'way along rails and up the slope + loops', values: [{ symbol: 'l', what: 'loops at both ends, common practice', value: length(HOME_LOOSE_MM) }], result: length(home.mm), source: 'Shortest way round what stands on the face', basis: 'arithmetic' })

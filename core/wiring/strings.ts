@@ -3,8 +3,7 @@ import type { Electronics, Inverter } from '../catalogue'
 import type { PutIn } from '../job'
 import { current, voltage } from '../units'
 import type { Working } from '../working'
-import { nextDevice, ohmsPerMm } from './conductors'
-import { runDropV } from './drop'
+import { nextDevice, ohmsPerMm, runDropV } from '../electrical'
 import { hotCellC } from './heat'
 import type { GroupPlan, HomeRun, StringRange, WireString } from './layout'
 import { wayMm, type WiredModule } from './modules'
@@ -183,7 +182,7 @@ function stringPlan(cut: Cut, number: number, groupId: string, inverter: Inverte
   const coldV = held ?? n * (volts.coldVocV ?? 0)
   return {
     kind: 'string', number, groupId, faceIds: [...new Set(modules.map(one => one.faceId))], inverter: cut.inverter, tracker: cut.tracker, together: cut.together, modules, walk, range, coldV, hotV: held ?? n * volts.hotVmpV,
-    iscA, currentA: impA, fused, fuseA, plus: home(first.faceId, ends.plus), minus: home(last.faceId, ends.minus), drop,
+    iscA, currentA: impA, carried, fused, fuseA, plus: home(first.faceId, ends.plus), minus: home(last.faceId, ends.minus), drop,
     workings: [
       volts.workings.cold, volts.workings.hot,
       { what: `Open-circuit voltage of string ${number} at the coldest`, formula: held === null ? 'n × Voc' : 'held by the inverter', values: [{ symbol: 'n', what: 'modules', value: { kind: 'count', n, of: 'modules' } }, { symbol: 'Voc', what: 'of one at the coldest', value: voltage(volts.coldVocV ?? 0), from: 'Open-circuit voltage of a module at the coldest' }], result: voltage(coldV), source: 'NEC 690.7(A); IEC 62548, 7.2', basis: 'code' },

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { demoCatalogue, type Electronics, type Plate, type Trunk } from '../catalogue'
-import { ampacity, branchLimit, bundleShare, carries, combinedA, deviceFor, earthWire, fedInsideDropV, judgeSegments, moduleVolts, needsFuses, nextDevice, ohmsPerMm, roofAdderC, runDropV, solidOhmsPerKft, splitBy, stringCurrents, tableFactor, terminalAmps, trunkDropV, trunkRun } from './index'
+import { nextDevice } from '../electrical'
+import { branchLimit, combinedA, earthWire, judgeSegments, moduleVolts, needsFuses, splitBy, stringCurrents, tableFactor, trunkRun } from './index'
 import { hotCellC } from './heat'
 
 const unit = (values: Partial<Electronics>): Electronics => ({ ...demoCatalogue.electronics[0]!, mostPerBranch: { 'split-240': null, 'wye-208': null, 'single-230': null }, mostDeviceA: null, ...values })
@@ -88,43 +89,6 @@ describe('currents (NEC 690.8, 690.9)', () => {
   it('want a fuse a string from three side by side, and for two where the other’s current is more than a module stands', () => {
     expect([needsFuses(1, 10, 15), needsFuses(2, 10, 15), needsFuses(2, 13, 15), needsFuses(3, 1, 30)]).toEqual([false, false, true, true])
   })
-})
-
-describe('conductors', () => {
-  it('of 12 AWG have 1.98 ohm a 1000 ft stranded and 1.93 solid (NEC chapter 9, table 8, DC at 75 °C, uncoated copper)', () => {
-    expect(ohmsPerMm('12 AWG') * 304_800).toBeCloseTo(1.98, 9)
-    expect(solidOhmsPerKft('12')).toBe(1.93)
-    expect(ohmsPerMm('12 AWG', 'ac-raceway') * 304_800).toBe(2)
-  })
-  it('have devices of their own when they are small (NEC 240.4(D))', () => expect((['14 AWG', '12 AWG', '10 AWG'] as const).map(deviceFor)).toEqual([15, 20, 30]))
-  it('carry 80 % from four together, 70 % from seven, 50 % from ten (table 310.15(C)(1))', () => expect([3, 4, 6, 7, 9, 10, 20].map(bundleShare)).toEqual([1, 0.8, 0.8, 0.7, 0.7, 0.5, 0.5]))
-  it('are hotter by 33 °C under 7/8 in over a roof since 2017, XHHW-2 not; before by a table of heights', () => {
-    expect([roofAdderC(20, '90', false), roofAdderC(22.3, '90', false), roofAdderC(20, 'xhhw-2', false)]).toEqual([33, 0, 0])
-    expect([12, 50, 200, 600, 1000].map(mm => roofAdderC(mm, '90', true))).toEqual([33, 22, 17, 14, 0])
-  })
-  it('carry by hand: 10 AWG in 40 °C air and 33 °C of roof, four together', () => {
-    // 40 A at 90 °C x 0.50 (71 to 75 °C) x 0.8.
-    expect(ampacity('10 AWG', { airC: 40, adderC: 33, together: 4 })).toBeCloseTo(16, 9)
-    expect(ampacity('10 AWG', { airC: 40, adderC: 0, together: 2 })).toBeCloseTo(36.4, 9)
-    // The terminals' column forbids what the insulation would carry.
-    expect(terminalAmps('12 AWG')).toBe(25)
-    expect(carries('12 AWG', { terminalA: 26, afterA: 10, deviceA: null }, { airC: 20, adderC: 0, together: 2 })).toBe(false)
-    expect(carries('12 AWG', { terminalA: 20, afterA: 16, deviceA: 30 }, { airC: 20, adderC: 0, together: 2 })).toBe(false)
-  })
-})
-
-describe('volts lost', () => {
-  it('at the last of k units on a trunk are 2 R p I k (k + 1) / 2, single phase', () => {
-    for (const k of [1, 2, 7, 16]) expect(trunkDropV(Array.from({ length: k }, () => 1300), 6.5e-6, 1.1)).toBeCloseTo(2 * 6.5e-6 * 1300 * 1.1 * k * (k + 1) / 2, 12)
-  })
-  it('fed at its middle are about a quarter', () => {
-    const stretches = Array.from({ length: 16 }, () => 1300)
-    const share = fedInsideDropV(stretches, 8, 6.5e-6, 1) / trunkDropV(stretches, 6.5e-6, 1)
-    expect(share).toBeCloseTo(36 / 136, 9)
-    expect(share).toBeGreaterThan(0.24)
-    expect(share).toBeLessThan(0.28)
-  })
-  it('on a run go there and back: 50 ft of 10 AWG at 16 A', () => expect(runDropV(15_240, ohmsPerMm('10 AWG'), 16)).toBeCloseTo(2 * 50 * 1.24 / 1000 * 16, 9))
 })
 
 describe('a trunk', () => {

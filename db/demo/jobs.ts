@@ -2,6 +2,7 @@ import { type Face, type Job, noPlaceLoads, plainRow, rafterRow, starterJob } fr
 import { usualCovering } from '../../core/coverings'
 import { blankRoof, startedJob } from '../../core/start'
 import { pitchFromRise } from '../../core/units'
+import { beforeMain, threePhases, toSubPanel, wholeBackup } from './grounds'
 import { halfWayUp } from './half-way'
 import { eelgrass, fennel, mizzen } from './in-roof-jobs'
 import { groups, wiredBrackwater, wiredHaven } from './wiring'
@@ -369,12 +370,23 @@ const settledJobs: Job[] = [
   wiredHaven(loaded(longshore, havenLoads(118, 20)), groups.pair, { school: 'fill', feed: 'middle' }),
 ]
 
+/** Those that reach the grid too: they have to be wired before their boxes can be placed, so that is done when they are first looked at. */
+const reach: Record<string, (job: Job) => Job> = { [bellbuoy.title]: toSubPanel, [capstanWalk.title]: wholeBackup, [halyardClose.title]: beforeMain, [fennel.title]: threePhases }
+
 const idOf = (i: number): string => `2d0c7f7a-0f5e-4f6c-8f10-5a4b3c2d${String(i + 1).padStart(4, '0')}`
 let halfWay: Job | null = null
+const reached = new Map<string, Job>()
 
 /** All of the demo. The last is half-way up: it has to be planned before its crew can drill, so that is done when it is first looked at. */
 export const demoJobs: { id: string, job: Job }[] = [
-  ...settledJobs.map((job, i) => ({ id: idOf(i), job })),
+  ...settledJobs.map((settled, i) => ({
+    id: idOf(i),
+    get job() {
+      const job = reached.get(settled.title) ?? reach[settled.title]?.(settled) ?? settled
+      reached.set(settled.title, job)
+      return job
+    },
+  })),
   {
     id: idOf(settledJobs.length),
     get job() {

@@ -41,7 +41,7 @@ export const tasks = {
   /** What the pages of sheets show: the plan, what goes on the van, and what changed since a sheet was issued. */
   sheetPage({ job, catalogue, issued }: Planned & { issued: MarkoutSheet | null }) {
     const plan = planJob(job, catalogue)
-    return { plan, loadout: loadoutOf(job, plan.faces, catalogue), changes: issued ? changesSince(issued, markoutSheet(job, plan)) : [] }
+    return { plan, loadout: loadoutOf(job, plan, catalogue), changes: issued ? changesSince(issued, markoutSheet(job, plan)) : [] }
   },
   /** A mark-out to be issued, and what stops the work. */
   markout({ job, catalogue, reason, vouched }: Planned & Vouched & { reason: string }) {
@@ -70,9 +70,9 @@ export const tasks = {
     const plan = planJob(job, catalogue)
     return marksCsv(job.faces.map(({ name }, i) => ({ name, marks: plan.faces[i]!.marks })), job.units)
   },
-  loadoutCsv: ({ job, catalogue }: Planned) => loadoutCsv(loadoutOf(job, planJob(job, catalogue).faces, catalogue), job.units),
-  purchasesCsv: ({ job, catalogue }: Planned) => purchasesCsv(loadoutOf(job, planJob(job, catalogue).faces, catalogue), job.units),
-  loadoutXlsx: ({ job, catalogue }: Planned) => loadoutXlsx(job, loadoutOf(job, planJob(job, catalogue).faces, catalogue)),
+  loadoutCsv: ({ job, catalogue }: Planned) => loadoutCsv(loadoutOf(job, planJob(job, catalogue), catalogue), job.units),
+  purchasesCsv: ({ job, catalogue }: Planned) => purchasesCsv(loadoutOf(job, planJob(job, catalogue), catalogue), job.units),
+  loadoutXlsx: ({ job, catalogue }: Planned) => loadoutXlsx(job, loadoutOf(job, planJob(job, catalogue), catalogue)),
   faceDxf: ({ faceId, ...planned }: Planned & { faceId: string }) => ofFace(planned, faceId, faceDxf),
   faceSvg: ({ faceId, ...planned }: Planned & { faceId: string }) => ofFace(planned, faceId, faceSvg),
   /** A job file, checked as the command line checks it. */

@@ -30,4 +30,4 @@ async function printTimes(what: string, work: () => Promise<Buffer>, runs: numbe
 }
 
 await printTimes(`Mark-out PDF of ${plan.totals.modules} modules on ${job.faces.length} faces`, () => markoutPdf(markoutSheet(job, plan), standing, 'A4', fonts), 12)
-await printTimes('Load-out workbook of the same job', () => loadoutXlsx(job, loadoutOf(job, plan.faces, demoCatalogue)), 12)
+await printTimes('Load-out workbook of the same job', () => loadoutXlsx(job, loadoutOf(job, plan, demoCatalogue)), 12)

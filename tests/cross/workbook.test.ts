@@ -7,7 +7,7 @@ import { after, catalogue, threeRowsOfSix } from '../fixtures/jobs'
 
 it('the load-out is a workbook that a general reader opens, with formulas whose results are right', async () => {
   const job = after(threeRowsOfSix(), { type: 'set-loadout', values: { liftKg: 200, crateKg: 20 } })
-  const loadout = loadoutOf(job, planJob(job, catalogue).faces, catalogue)
+  const loadout = loadoutOf(job, planJob(job, catalogue), catalogue)
   const book = new ExcelJS.Workbook()
   await book.xlsx.load((await loadoutXlsx(job, loadout)) as unknown as ArrayBuffer)
   expect(book.worksheets.map(sheet => sheet.name)).toEqual(['Van', 'Buy', 'By face', 'Lifts'])

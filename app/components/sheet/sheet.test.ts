@@ -26,7 +26,7 @@ mockNuxtImport('useJobStore', () => () => store)
 const jobId = '11111111-2222-4333-8444-555555555555'
 const sheetOf = (job: Job) => {
   const plan = planJob(job, catalogue)
-  return { job, plan, loadout: loadoutOf(job, plan.faces, catalogue) }
+  return { job, plan, loadout: loadoutOf(job, plan, catalogue) }
 }
 const lifted = (values: Partial<Job['loadout']>) => after(threeRowsOfSix(), { type: 'set-loadout', values })
 
@@ -199,7 +199,7 @@ describe('the rest of the load-out', () => {
   it('groups what is bought by supplier with sums', async () => {
     // A shelf on which nobody has priced the labels: they cost something, and it is said that nobody knows what.
     const unpriced = { ...catalogue, supplies: catalogue.supplies.map(one => one.kind === 'label' ? { ...one, price: null } : one) }
-    const loadout = loadoutOf(threeRowsOfSix(), planJob(threeRowsOfSix(), unpriced).faces, unpriced)
+    const loadout = loadoutOf(threeRowsOfSix(), planJob(threeRowsOfSix(), unpriced), unpriced)
     const text = (await mountSuspended(LoadBuy, { props: { loadout, units: 'imperial' } })).text()
     for (const group of loadout.purchases) expect(text).toContain(group.supplier)
     expect(text).toContain('no price')

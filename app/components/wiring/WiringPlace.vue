@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { conductorSizes, isAwg, serviceNames, services } from '#core/catalogue'
 import { branchSchoolNames, branchSchools, type WiringSettings } from '#core/job'
-import { type Outcome, refused } from '#core/outcome'
 import { placeAlong, placeUp, readingAlong, readingUp } from '#core/roof'
 import { volts } from '#core/wiring'
 
@@ -10,14 +9,6 @@ const { job, face, plan, units, commit } = useFace()
 const facts = computed(() => job.value.wiring)
 const rules = computed(() => plan.value.wiring.rules)
 const set = (values: Partial<WiringSettings>) => commit(wiringEdit(values))
-/** A plain figure, or nothing where it may be left empty. */
-const number = (take: (n: number | null) => Outcome<unknown>, unit: string, optional = true) => (text: string): Outcome<unknown> => {
-  const plain = text.trim().replace(/[−–]/g, '-').replace(new RegExp(`\\s*${unit}$`, 'i'), '')
-  if (!plain) return optional ? take(null) : refused(`Type a figure in ${unit}.`)
-  const n = Number(plain)
-  return Number.isFinite(n) && /\d/.test(plain) ? take(n) : refused(`“${text.trim()}” is not a figure in ${unit}.`)
-}
-const shown = (n: number | null, unit: string) => n === null ? '' : `${String(n).replace('-', '−')} ${unit}`
 const sizes = computed(() => [{ value: '-', label: 'The thinnest that does' }, ...conductorSizes.filter(size => isAwg(size) === rules.value.us).map(value => ({ value, label: value }))])
 const box = computed(() => plan.value.wiring.roofBox)
 const boxFace = computed(() => job.value.faces.find(one => one.id === box.value?.faceId) ?? face.value)
@@ -35,20 +26,20 @@ const setBelow = (mm: number | null) => set({ below: mm === null ? null : { mm, 
   <FieldTypedField
     label="Lowest temperature expected"
     hint="the place’s extreme annual mean minimum, °C"
-    :shown="shown(facts.coldC, '°C')"
-    :commit="number(coldC => set({ coldC }), '°C')"
+    :shown="figureShown(facts.coldC, '°C')"
+    :commit="takeFigure(coldC => set({ coldC }), '°C')"
   />
   <FieldTypedField
     label="Air on a hot day"
     :hint="facts.hotC === null ? `unsaid: reckoned with ${rules.hotC} °C` : '°C'"
-    :shown="shown(facts.hotC, '°C')"
-    :commit="number(hotC => set({ hotC }), '°C')"
+    :shown="figureShown(facts.hotC, '°C')"
+    :commit="takeFigure(hotC => set({ hotC }), '°C')"
   />
   <FieldTypedField
     label="Greatest voltage here"
     :hint="facts.mostV === null ? `${volts(rules.mostV)} by the rules` : 'typed; empty for the rules’'"
-    :shown="shown(facts.mostV, 'V')"
-    :commit="number(mostV => set({ mostV }), 'V')"
+    :shown="figureShown(facts.mostV, 'V')"
+    :commit="takeFigure(mostV => set({ mostV }), 'V')"
   />
   <h2 class="slip-title mt-4">
     Branches
@@ -68,8 +59,8 @@ const setBelow = (mm: number | null) => set({ below: mm === null ? null : { mm, 
   <FieldTypedField
     label="Device of each branch"
     hint="empty: the largest that unit and trunk allow"
-    :shown="shown(facts.deviceA, 'A')"
-    :commit="number(deviceA => set({ deviceA }), 'A')"
+    :shown="figureShown(facts.deviceA, 'A')"
+    :commit="takeFigure(deviceA => set({ deviceA }), 'A')"
   />
   <FieldYesNoField
     v-if="rules.us"
@@ -134,7 +125,7 @@ const setBelow = (mm: number | null) => set({ below: mm === null ? null : { mm, 
     label="Conductors side by side"
     hint="empty: all home runs of a group"
     :shown="facts.together === null ? '' : String(facts.together)"
-    :commit="number(n => set({ together: n }), 'conductors')"
+    :commit="takeFigure(n => set({ together: n }), 'conductors')"
   />
   <FieldChoiceField
     v-if="rules.us"

@@ -40,5 +40,7 @@ export const supplies: Supply[] = [
   supply('marram-edge', 'edge-flashing', 'Marram Roofing', 'Edge flashing, 2 m', 1.9, 5, 16.5),
   supply('gull-sealant', 'sealant', 'Gull & Mackerel', 'Roof sealant, 300 ml cartridge', 0.44, 1, 6.4, null, 300), supply('gull-lug', 'lug', 'Gull & Mackerel', 'Grounding lug with stainless bolt', 0.06, 10, 3.1),
   supply('gull-tie', 'cable-tie', 'Gull & Mackerel', 'Stainless cable clip', 0.004, 100, 0.14),
+  supply('gull-cable', 'building-cable', 'Gull & Mackerel', 'Building cable', 0.3, 1, 1.2), supply('gull-raceway', 'raceway', 'Gull & Mackerel', 'Raceway', 1.4, 1, 9), supply('gull-connector', 'raceway-connector', 'Gull & Mackerel', 'Raceway connector', 0.05, 10, 1.1), supply('gull-coupling', 'raceway-coupling', 'Gull & Mackerel', 'Raceway coupling', 0.05, 10, 0.9), supply('gull-strap', 'raceway-strap', 'Gull & Mackerel', 'Raceway strap', 0.02, 50, 0.3),
+  supply('gull-expansion', 'expansion-fitting', 'Gull & Mackerel', 'Expansion fitting', 0.3, 1, 12), supply('gull-pull-box', 'pull-box', 'Gull & Mackerel', 'Pull box', 0.9, 1, 14), supply('gull-fire-stop', 'fire-stop', 'Gull & Mackerel', 'Fire-stop', 0.4, 1, 11), supply('gull-pull-string', 'pull-string', 'Gull & Mackerel', 'Pull string', 0.005, 1, 0.05), supply('gull-label', 'ground-label', 'Gull & Mackerel', 'Label', 0.01, 1, 2.4),
   supply('gull-labels', 'label', 'Gull & Mackerel', 'Label set for one system', 0.05, 1, 14), supply('thole-skirt-length', 'skirt', 'Thole & Rowlock', 'Thole skirt', null, 2, null, 'thole-coupled'),
 ]

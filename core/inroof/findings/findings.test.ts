@@ -46,7 +46,7 @@ describe('what is found on arrival', () => {
   })
 
   it('goes on the van’s list: what others bring, where the boards lie, and no bolts or rails', () => {
-    const { lines } = loadoutOf(fennel, planJob(fennel, catalogue).faces, catalogue)
+    const { lines } = loadoutOf(fennel, planJob(fennel, catalogue), catalogue)
     const names = lines.map(line => line.name)
     expect(names).toContain('Roofer brings and does, South face: Set the collar for the cables in the felt under the top course, by 2026-05-18')
     expect(names).toContain('Scaffold at South face: boards at 750 mm, 2750 mm, 4750 mm over the ground')

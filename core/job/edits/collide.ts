@@ -1,3 +1,7 @@
+/** Whoever begins anew between roof and grid replaces all that stands there. */
+const onGround = (key: string): boolean => /^(ground\/|(thing|wall|run|figure) )/.test(key)
+const GROUND_WHOLE = 'ground/whole'
+
 const faceOf = (key: string): string | null => /^face [^/]+/.exec(key)?.[0] ?? null
 
 /** What of a face lies under one of its keys: a whole face has all of it, an in-roof array its own facts, its supports their rafters and hits. */
@@ -13,6 +17,7 @@ export function collide(touched: string[], theirs: Iterable<string>): boolean {
   const others = new Set(theirs)
   return touched.some((key) => {
     if (others.has(key)) return true
+    if (onGround(key) && (key === GROUND_WHOLE ? [...others].some(onGround) : others.has(GROUND_WHOLE))) return true
     const face = faceOf(key)
     return face !== null && [...others].some(other => faceOf(other) === face && (holds(key, other, face) || holds(other, key, face)))
   })

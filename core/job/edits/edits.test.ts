@@ -3,6 +3,7 @@ import { after, catalogue, threeRowsOfSix } from '../../../tests/fixtures/jobs'
 import { type Random, seeded } from '../../../tests/fixtures/random'
 import {
   applyEdit,
+  bareGround,
   type Edit,
   editKinds,
   foldEntries,
@@ -21,7 +22,7 @@ import {
   wordsFor,
 } from '../index'
 
-const logged = (): Job => applyEdit(applyEdit(threeRowsOfSix(), { type: 'take-in-roof', faceId: 'main', inRoof: { ...plainInRoof, systemId: 'saltings-tray', tasks: [{ id: 'task-felt', trade: 'roofer', what: 'Lay the felt', due: null, done: false }] } }), {
+const logged = (): Job => applyEdit(applyEdit({ ...threeRowsOfSix(), ground: bareGround }, { type: 'take-in-roof', faceId: 'main', inRoof: { ...plainInRoof, systemId: 'saltings-tray', tasks: [{ id: 'task-felt', trade: 'roofer', what: 'Lay the felt', due: null, done: false }] } }), {
   type: 'log-hits',
   faceId: 'main',
   hits: ['a', 'b', 'c'].map((id, at) => ({ at, hit: { id, xMm: 610 * at, yMm: 900, state: 'knock', use: 'rafter' } })),

@@ -2,6 +2,7 @@ import { setAssumed } from './on-assumed'
 import { setArray, setRow } from './on-array'
 import { dropBroken, logBroken } from './on-broken'
 import { addFace, removeFace, setFace } from './on-faces'
+import { beginGround, putRun, putThing, putWall, setGround, typeFigure } from './on-ground'
 import { dropTask, putTask, setInRoof, takeIn } from './on-in-roof'
 import { setJob, setKeepClear, setLoadout, setLoads, setSite, setVan } from './on-job'
 import { dropWork, follow, logWork } from './on-log'
@@ -17,4 +18,5 @@ export const editKinds = [
   logWork, dropWork, follow,
   takeIn, setInRoof, putTask, dropTask,
   setWiring, setWireGroup, putInCircuit, setSiteEnd,
+  beginGround, setGround, putThing, putWall, putRun, typeFigure,
 ] as const

@@ -1,10 +1,11 @@
 import { z } from 'zod'
+import { type ElectricalEdition, electricalEditions } from '../../electrical'
+
+export { type ElectricalEdition, electricalEditions }
 
 /** Editions of the model codes that an authority may have adopted: building and fire together, and electrical. */
 export const buildingEditions = ['2018', '2021', '2024'] as const
-export const electricalEditions = ['2017', '2020', '2023'] as const
 export type BuildingEdition = typeof buildingEditions[number]
-export type ElectricalEdition = typeof electricalEditions[number]
 
 /** Whose rules a place has adopted, as one set; nobody has said so yet, or the job was written before it was asked. */
 export const codesSchema = z.discriminatedUnion('kind', [

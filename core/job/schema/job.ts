@@ -5,6 +5,7 @@ import { brokenSchema, MOST_BROKEN } from './broken'
 import { codesSchema } from './codes'
 import { coveringSchema } from './covering'
 import { lengthMm, shortId, sides } from './fields'
+import { groundSchema } from './ground'
 import { inRoofFactsSchema } from './in-roof'
 import { feetSchema } from './feet'
 import { loadoutSchema } from './loadout'
@@ -74,6 +75,8 @@ export const jobSchema = z.object({
   van: vanSchema,
   loadout: loadoutSchema,
   wiring: wiringSchema,
+  /** From the roof box to the meter; null until somebody begins with it. */
+  ground: groundSchema.nullable(),
   /** What the crew says from the roof, in the order in which it arrived. */
   log: z.array(logEntrySchema).max(MOST_LOG, `The roof log has at most ${MOST_LOG} entries.`),
   faces: z.array(faceSchema).min(1, 'A job has at least one face.').max(MOST_FACES, `A job has at most ${MOST_FACES} faces.`),

@@ -2,6 +2,7 @@ import type { Interval, Point, Ring } from '../../geometry'
 import type { Ask, Layer, LayerStyle, Shape } from '../../trade'
 import type { FaceLayout } from '../../trades'
 import { shownTrades } from '../../trades-shown'
+import { groundLayers } from './ground-layers'
 
 /** All layers of the drawing, the lowest first. */
 export const layers: Layer<Ask<FaceLayout>>[] = shownTrades.flatMap(trade => trade.layers ?? []).sort((a, b) => a.depth - b.depth)
@@ -29,9 +30,10 @@ export interface FaceFigure { name: string, along: Interval, up: Interval, layer
 const plain: LayerStyle = { fill: null, stroke: '#22272e', width: 0.6, text: 6, ink: '#22272e', dxfColour: 7 }
 
 /** How a layer looks and what lies over what; a layer that an issued sheet kept and that is drawn no more looks plain. */
-export const styleOf = (id: string): LayerStyle => layers.find(layer => layer.id === id)?.style ?? plain
+const drawn = new Map([...layers, ...groundLayers].map(({ id, style, depth }) => [id, { style, depth }]))
+export const styleOf = (id: string): LayerStyle => drawn.get(id)?.style ?? plain
 export const byDepth = (one: LayerShapes[]): LayerShapes[] => [...one].sort((a, b) => depthOf(a.layer) - depthOf(b.layer))
-const depthOf = (id: string): number => layers.find(layer => layer.id === id)?.depth ?? 0
+const depthOf = (id: string): number => drawn.get(id)?.depth ?? 0
 
 /** The drawing of one planned face. */
 export const faceFigure = (ask: Ask<FaceLayout>): FaceFigure => ({

@@ -1,6 +1,6 @@
 import type { Catalogue } from '../../catalogue'
 import type { Job } from '../../job'
-import { type FacePlan, partsOfJob } from '../../plan'
+import { partsOfJob, type Plan } from '../../plan'
 import { loadStages, type Part, wholePieces } from '../../trade'
 import { askedOf, trades } from '../../trades'
 import { liftPlan, type LiftPlan } from './lifts'
@@ -20,9 +20,9 @@ export interface Loadout {
 }
 
 /** Everything that goes on the van for a job: what its faces need, spares by rule, packs, lifts and what is to be bought of whom. */
-export function loadoutOf(job: Job, plans: FacePlan[], catalogue: Catalogue): Loadout {
+export function loadoutOf(job: Job, { faces: plans, wiring, grid }: Pick<Plan, 'faces' | 'wiring' | 'grid'>, catalogue: Catalogue): Loadout {
   const faces = plans.map((plan, f) => ({ face: job.faces[f]!, plan }))
-  const ask = { job, catalogue, faces: faces.filter(({ plan }) => plan.modules > 0) }
+  const ask = { job, catalogue, wiring, grid, faces: faces.filter(({ plan }) => plan.modules > 0) }
   const parts = new Map<string, { faceId: string, part: Part }[]>()
   const add = (faceId: string, part: Part) => parts.set(part.id, [...(parts.get(part.id) ?? []), { faceId, part }])
   for (const { face, plan } of faces) for (const part of plan.list) add(face.id, part)

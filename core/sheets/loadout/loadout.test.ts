@@ -8,7 +8,7 @@ import { loadoutCsv, loadoutOf, purchasesCsv, sparesFor } from './index'
 
 const of = (job: Job) => {
   const plan = planJob(job, catalogue)
-  return { job, plan, loadout: loadoutOf(job, plan.faces, catalogue) }
+  return { job, plan, loadout: loadoutOf(job, plan, catalogue) }
 }
 const demo = demoJobs.map(({ job }) => [job.title, job] as const)
 const needed = ({ loadout }: ReturnType<typeof of>, kind: string) => loadout.lines.filter(line => line.kind === kind).reduce((sum, line) => sum + line.needed, 0)

@@ -21,3 +21,6 @@ export const fedInsideDropV = (stretchesMm: number[], at: number, ohmsPerMm: num
   // The other way round: from the joint to the unit before it, and on to the first.
   trunkDropV(stretchesMm.slice(1, at + 1).reverse(), ohmsPerMm, unitA),
 )
+
+/** Volts lost between phases along a run of three: √3 R' L I; to neutral it is the same share. */
+export const threePhaseDropV = (mm: number, ohmsPerMm: number, amps: number): number => Math.sqrt(3) * ohmsPerMm * mm * amps

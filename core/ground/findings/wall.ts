@@ -1,0 +1,54 @@
+import { count, force, length, mass, share } from '../../units'
+import { noCures } from '../../trade'
+import { judged, onGrid, onThing, thingOf, withThing } from './on'
+
+/** Things that find no place on their wall. */
+export const placeless = judged((ask, grid) => [...grid.placing.without, ...grid.placing.unfinished].map((id) => {
+  const thing = thingOf(grid, id)
+  const others = grid.ground.walls.filter(one => one.id !== thing.wallId)
+  return { ...onThing(ask, 'placeless', id), severity: 'stop' as const, sentence: grid.placing.unfinished.includes(id) ? `No place for ${thing.name} and the others was found on ${grid.ground.walls.find(one => one.id === thing.wallId)!.name} within the search; whether there is one is not known. Type some of them where they go.` : `${thing.name} finds no place on ${grid.ground.walls.find(one => one.id === thing.wallId)!.name} that keeps all distances with what stands there, on a grid of 25 mm.`, propose: () => others.map(wall => withThing(`Hang it on ${wall.name}`, thing, { wallId: wall.id })) }
+}))
+
+/** Things somebody put where they may not stand. */
+export const crowded = judged((ask, grid) => grid.crowded.map(({ thingId, why, measuredMm, limitMm }) => {
+  const thing = thingOf(grid, thingId)
+  return {
+    ...onThing(ask, 'crowded', thingId), severity: 'stop' as const, ...measuredMm === null ? {} : { measured: length(measuredMm) }, ...limitMm === null ? {} : { limit: length(limitMm) },
+    sentence: `${thing.name} may not stand where it was put: ${why}.`, propose: () => [withThing('Find it a place', thing, { at: null })],
+  }
+}))
+
+/** Nobody has said on which wall it hangs. */
+export const unhung = judged((ask, grid) => {
+  const loose = grid.ground.things.filter(one => one.wallId === null && one.kind !== 'roof-box')
+  return loose.length ? [{ ...onGrid(ask, 'unhung'), severity: 'caution', assumed: true, measured: count(loose.length, 'things'), sentence: `Nobody has said on which wall ${loose.map(one => one.name).join(', ')} ${loose.length === 1 ? 'hangs' : 'hang'}.`, propose: noCures }] : []
+})
+
+/** A search that came to its limit says how far it got. */
+export const notProved = judged((ask, grid) => grid.placing.proved
+  ? []
+  : [{ ...onGrid(ask, 'places'), severity: 'note', sentence: `Places on the walls: the best found costs ${grid.placing.cost.toFixed(2)}; nothing under ${grid.placing.boundCost.toFixed(2)} is possible, and between the two not every way was looked at.`, propose: noCures }])
+
+/** Over what one person lifts. */
+export const heavy = judged((ask, grid) => {
+  const limit = grid.rules.figures['two-person'].value
+  const lifted = grid.ground.things.filter(one => !one.existing && one.massKg !== null && one.massKg > limit)
+  return lifted.length ? [{ ...onGrid(ask, 'heavy'), severity: 'note', measured: mass(Math.max(...lifted.map(one => one.massKg!))), limit: mass(limit), onSheets: true, sentence: `Two people lift ${lifted.map(one => `${one.name} (${one.massKg} kg)`).join(', ')}; batteries and inverters always.`, propose: noCures }] : []
+})
+
+/** Anchors that don't hold, or of which nobody knows what they hold. */
+export const anchorsOver = judged((ask, grid) => grid.anchors.filter(one => one.utilisation === null || one.utilisation > 1 + 1e-9).map((anchor) => {
+  const thing = thingOf(grid, anchor.thingId)
+  const { anchors } = thing
+  const known = anchor.utilisation !== null
+  return {
+    ...onThing(ask, 'anchors', thing.id), severity: known ? 'stop' as const : 'caution' as const, measured: known ? share(anchor.utilisation!) : force(anchor.pullN), ...known ? { limit: share(1) } : {},
+    sentence: known ? `The anchors of ${thing.name} are used to ${Math.round(100 * anchor.utilisation!)} %: ${Math.round(anchor.pullN)} N of pull and ${Math.round(anchor.shearN)} N of shear on each.` : `Each anchor of ${thing.name} is pulled with ${Math.round(anchor.pullN)} N and sheared with ${Math.round(anchor.shearN)} N; nobody has said what one holds in this base by its maker. A person’s weight on a bracket proves nothing.`,
+    propose: () => known && anchors
+      ? [
+          ...anchors.topRestraint ? [] : [withThing('Restrain its top', thing, { anchors: { ...anchors, topRestraint: true } })],
+          ...[2, 4].map(more => withThing(`${anchors.inTension + more} anchors in tension`, thing, { anchors: { ...anchors, inTension: Math.min(24, anchors.inTension + more), count: Math.min(24, anchors.count + more) } })),
+        ]
+      : [],
+  }
+}))
