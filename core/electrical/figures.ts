@@ -34,6 +34,7 @@ const EVERY_US = {
   'beyond': ['Other things may stand out past a box by', 'length', inch(0, 6), '110.26(A)(3)'],
   'handle': ['Highest handle', 'length', inch(6, 7), '240.24(A), 404.8(A)'],
   'gas': ['From gas', 'length', inch(3), 'The utility’s own rule'],
+  'sight': ['The utility’s disconnect from its meter', 'length', inch(10), 'The utility’s own rule'],
   'storage-unit': ['One storage unit', 'energy', 20, 'IRC R328.3'],
   'storage-utility': ['Storage in a utility room', 'energy', 40, 'IRC R328.5'],
   'storage-other': ['Storage in a garage, on an outside wall, in a shed', 'energy', 80, 'IRC R328.5'],

@@ -31,6 +31,8 @@ export function askedOf(ground: Ground, net: Net, wiring: WiringPlan, runs: Run[
     }
     // Where current can come from either side a device has to open it from either side.
     if (backfed && thing.panel && !thing.existing && (net.into.get(thing.id) ?? []).length) ask(thing, 'two-way', `Devices in ${thing.name} that sources or storage feed back have to work either way: not marked line and load (${us ? `NEC ${rules.set}, 705.30(D)` : 'IEC 60364-5-53'})`)
+    if (thing.kind === 'main-panel' && us && rules.set !== '2017' && ground.dwelling && !thing.existing) ask(thing, 'surge', `${thing.name} is new: services of dwellings have a surge-protective device (NEC ${rules.set}, 230.67)`)
+    if (thing.kind === 'main-panel' && ground.supply.earthing === 'tt') ask(thing, 'rcd', `${thing.name} is earthed by its own electrode (TT): every circuit of a source is behind a residual current device (IEC 60364-4-41, 411.5)`)
     if (thing.panel && ground.supply.faultKA !== null && thing.faultKA === null) ask(thing, 'fault-rating', `${thing.name} has to stand ${ground.supply.faultKA} kA; nobody has read what it stands (${us ? `NEC ${rules.set}, 110.9` : 'IEC 60364-4-43'})`)
   }
   return asked

@@ -41,7 +41,7 @@ export function flowsOf(ground: Ground, net: Net, wiring: WiringPlan, rules: Gro
 
   /** What a thing itself brings in. */
   function born(one: Thing): Source[] {
-    const outA = one.kind === 'inverter' ? groupOfInverter(ground, wiring, one.id)?.inverter?.outA[rules.service] ?? 0 : one.store?.outA ?? 0
+    const outA = one.sourceA !== null ? one.sourceA : one.kind === 'inverter' ? groupOfInverter(ground, wiring, one.id)?.inverter?.outA[rules.service] ?? 0 : one.store?.outA ?? 0
     return outA > 0 ? [{ name: one.name, thingId: one.id, outA, deviceA: one.deviceA ?? device(factor * outA) ?? outA, phase: one.phase }] : []
   }
   for (const thing of ground.things) sources.set(thing.id, born(thing))

@@ -23,7 +23,7 @@ export function jointsOf(ground: Ground, net: Net, runs: Run[], wiring: WiringPl
     const leaving = runs.filter(one => one.fromId === thing.id)
     const arrives: Ended[] = thing.kind === 'roof-box' ? fromRoof(net.edges.filter(edge => edge.from.id === thing.id), rules) : arriving.flatMap(one => one.conductors)
     const leaves: Ended[] = leaving.flatMap(one => one.conductors)
-    const rows = passesThrough(thing) ? throughRows(arrives, leaves) : thing.kind === 'inverter' ? inverterRows(arrives, leaves) : thing.kind === 'storage' ? leaves.map((one): JointRow => ({ ...one, arrives: 0, leaves: 1, how: 'begins', right: true })) : busRows(arrives, leaves)
+    const rows = passesThrough(thing) ? throughRows(arrives, leaves) : thing.kind === 'inverter' ? inverterRows(arrives, leaves) : thing.kind === 'storage' || thing.kind === 'source' ? leaves.map((one): JointRow => ({ ...one, arrives: 0, leaves: 1, how: 'begins', right: true })) : busRows(arrives, leaves)
     return { thingId: thing.id, name: thing.name, rows, tasks: tasksAt(thing, [...arriving, ...leaving], ground), right: rows.every(one => one.right) && leaving.every(one => one.unmarked.length === 0) }
   })
 }
@@ -63,7 +63,8 @@ function inverterRows(arrives: Ended[], leaves: Ended[]): JointRow[] {
 }
 
 /** What is to be done there beside joining like with like. */
-function tasksAt(thing: Thing, runs: Run[], { supply }: Ground): string[] {
+function tasksAt(thing: Thing, runs: Run[], { supply, walls }: Ground): string[] {
+  const outside = walls.find(one => one.id === thing.wallId)?.place === 'outside'
   const marked = runs.flatMap(run => run.conductors.filter(one => one.mark !== null && one.covered === 'cable').map(one => `Mark the ${one.colour} core of run ${run.number} ${one.mark}.`))
   const dc = runs.some(one => one.dc && !one.existing) ? ['Mark + and − on every conductor of direct current.'] : []
   return [
@@ -72,6 +73,7 @@ function tasksAt(thing: Thing, runs: Run[], { supply }: Ground): string[] {
     ...thing.neutralLink && supply.waterBonded !== true ? ['Bond to the metal water pipe, where there is one.'] : [],
     ...thing.neutralLink && supply.gasBonded !== true ? ['Bond to the gas pipe, where there is one.'] : [],
     ...thing.existing ? [] : [thing.torqueNm === null ? 'Torque of its terminals: as on its plate; write it down.' : `Torque its terminals to ${thing.torqueNm} N·m.`],
+    ...outside && runs.some(one => !one.existing && one.toId === thing.id && (one.choice.ways.includes('eave') || one.choice.ways.includes('wall'))) ? ['Leave a drip loop, and enter from the side or below with a watertight fitting.'] : [],
     ...runs.some(one => one.choice.fireStop) ? ['Close the way through the wall against fire.'] : [],
   ]
 }

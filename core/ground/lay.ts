@@ -1,4 +1,4 @@
-import { awgWires, type Carrying, copperMm2, earthByDevice, earthByLine, type Figures, type FillShares, filled, type Insulation, isAmerican, LEAST_TAP, mm2Wires, narrowest, nextDevice, ohmsPerMm, outsideMm2, type RacewayKind, racewayAmps, runDropV, smallDevice, supplyJumper, terminalAmps, thicker, threePhaseDropV, type AwgWire, type Mm2Wire, type WireSize, wiresOf } from '../electrical'
+import { awgWires, cableMm2, type Carrying, copperMm2, earthByDevice, earthByLine, type Figures, type FillShares, filled, type Insulation, isAmerican, LEAST_TAP, mm2Wires, narrowest, nextDevice, ohmsPerMm, outsideMm2, type RacewayKind, racewayAmps, runDropV, smallDevice, supplyJumper, terminalAmps, thicker, threePhaseDropV, type AwgWire, type Mm2Wire, type WireSize, wiresOf } from '../electrical'
 import { type CableKind, type Ground, plainRun, type RunChoice } from '../job'
 import type { Conductor, Flow } from './layout'
 import type { Edge } from './net'
@@ -129,6 +129,16 @@ export function cored(laid: Laid, kind: CableKind, size: WireSize, rules: Ground
   }
   const bare = free.find(one => one === 'bare' || one === 'green-yellow')!
   return { conductors: [...conductors, { function: 'E', circuit: null, size, covered: 'cable', colour: bare, mark: null, carrying: false }], lacking, unmarked }
+}
+
+/** How a raceway is filled by one cable, which counts as one circle of its major diameter (chapter 9, note 9); null where its size is not known or nothing holds it. */
+export function filledByCable(laid: Laid, cable: CableKind, size: WireSize, kind: RacewayKind, rules: GroundRules) {
+  const diameterMm = cableDiameterMm(cable, size)
+  if (diameterMm === null) return null
+  const shares = fillShares(rules.figures)
+  const { trade } = laid.choice
+  const made = trade !== null && (kind === 'conduit-en') === /^\d\d$/.test(trade)
+  return made ? filled(kind, trade, [cableMm2(diameterMm)], shares, laid.nipple) : narrowest(kind, [cableMm2(diameterMm)], shares, laid.nipple)
 }
 
 /** The tube that a run lies in unless somebody chose: metal for direct current in American houses, and beside it. */

@@ -1,4 +1,4 @@
-import type { BusTry, Carrying, Filled, Insulation, RacewayKind, WireSize } from '../electrical'
+import type { BusTry, Carrying, Filled, Insulation, RacewayKind, RacewaySize, WireSize } from '../electrical'
 import type { CableKind, Ground, RunChoice, Thing } from '../job'
 import type { Working } from '../working'
 import type { Function_, GroundRules } from './rules'
@@ -78,6 +78,9 @@ export interface WholeDrop { circuit: number, name: string, roofShare: number, r
 export interface JointRow { function: Function_, circuit: number | null, arrives: number, leaves: number, how: 'through' | 'bus' | 'ends' | 'begins', right: boolean }
 export interface Joint { thingId: string, name: string, rows: JointRow[], tasks: string[], right: boolean }
 
+/** A hole in a box for a raceway: its middle by running reading along its side, from the left or from below. */
+export interface Knockout { thingId: string, side: 'top' | 'right' | 'bottom' | 'left', run: number, readingMm: number, holeMm: number, trade: RacewaySize, /** Within its side with its locknut. */ fits: boolean }
+
 /** A busbar judged. */
 export interface BusPlan { thingId: string, name: string, busA: number, mainA: number, sourcesA: number[], countedA: number, tries: BusTry[], held: BusTry | null, ways: { needed: number, free: number }, workings: Working[] }
 
@@ -132,6 +135,7 @@ export interface GroundPlan {
   runs: Run[]
   drops: WholeDrop[]
   joints: Joint[]
+  knockouts: Knockout[]
   buses: BusPlan[]
   tap: TapPlan | null
   placing: Placing
@@ -144,5 +148,5 @@ export interface GroundPlan {
   asked: Asked[]
   labels: Label[]
   /** Room to grow: what it is and what it costs more, where that is known. */
-  options: { id: string, name: string, what: string, price: number | null }[]
+  options: { id: Ground['growth'][number], name: string, what: string, price: number | null, taken: boolean }[]
 }

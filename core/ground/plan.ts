@@ -8,6 +8,7 @@ import { busesOf, tapOf } from './buses'
 import { flowsOf, groupOfInverter } from './flows'
 import { islandOf } from './island'
 import { jointsOf } from './joints'
+import { knockoutsOf } from './knockouts'
 import { labelsOf } from './labels'
 import { laidOf } from './lay'
 import type { GroundPlan } from './layout'
@@ -47,7 +48,7 @@ function planned(job: Job, ground: Ground, wiring: WiringPlan, quick: boolean): 
   const meter = ground.things.find(one => one.kind === 'meter')
   const outA = (meter ? flows.sources.get(meter.id) ?? [] : []).reduce((sum, one) => sum + one.outA, 0)
   return {
-    rules, ground, problems: net.problems, runs, drops, joints: jointsOf(ground, net, runs, wiring, rules), buses, tap, placing, crowded: crowdingOf(ground, placing, rules),
+    rules, ground, problems: net.problems, runs, drops, joints: jointsOf(ground, net, runs, wiring, rules), knockouts: knockoutsOf(ground, runs, placing), buses, tap, placing, crowded: crowdingOf(ground, placing, rules),
     anchors: ground.things.filter(one => !one.existing).flatMap(one => anchorsOf(one, rules.figures, ground.quakeShare) ?? []), stores, ratios: ratiosOf(ground, wiring), island: islandOf(ground, net), asked: askedOf(ground, net, wiring, runs, rules),
     labels: labelsOf({ ground, wiring, rules, runs, buses, tap, stores, outA }), options: optionsOf(ground, runs, rules.us),
   }

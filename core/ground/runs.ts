@@ -3,7 +3,7 @@ import type { Ground } from '../job'
 import { current, length, share, voltage } from '../units'
 import type { Working } from '../working'
 import type { Flows } from './flows'
-import { ableSizes, carriesFlow, carryingAmps, choiceOf, cored, earthOf, filledOf, type Laid, laidOf, lossV, racewayFor, singles } from './lay'
+import { ableSizes, carriesFlow, carryingAmps, choiceOf, cored, earthOf, filledByCable, filledOf, type Laid, laidOf, lossV, racewayFor, singles } from './lay'
 import type { Placing, Run, RunLength, WholeDrop } from './layout'
 import type { Edge, Net } from './net'
 import type { GroundRules } from './rules'
@@ -66,7 +66,10 @@ function runOf(number: number, laid: Laid, size: WireSize, least: WireSize, reac
   const earth = earthOf(laid, size, least, rules)
   const { conductors, lacking, unmarked } = choice.cable !== null && !laid.dc ? cored(laid, choice.cable, size, rules) : singles(laid, size, earth, rules)
   const kind = racewayFor(laid, rules)
-  const filled = choice.cable === null || laid.dc ? filledOf(laid, conductors, kind, rules) : null
+  const cable = laid.dc ? null : choice.cable
+  // A cable goes without a raceway, unless somebody put it into one.
+  const tubed = cable === null || choice.raceway !== null
+  const filled = !tubed ? null : cable === null ? filledOf(laid, conductors, kind, rules) : filledByCable(laid, cable, size, kind, rules)
   const loss = flows.map(flow => ({ flow, v: lossV(flow, size, reach.mm) })).sort((a, b) => b.v / b.flow.ofV - a.v / a.flow.ofV)[0]!
   const supports = filled ? supportsOf(kind, filled.size) : supportsOf('lfmc', '1/2')
   const carries = flows.every(flow => carriesFlow(size, flow, laid, rules, ground.terminalC))
@@ -88,15 +91,15 @@ function runOf(number: number, laid: Laid, size: WireSize, least: WireSize, reac
     ...filled
       ? [{
           what: `Run ${number}: raceway`, formula: 'Σ areas / inside area ≤ share', values: [
-            { symbol: 'Σ', what: `${conductors.length} conductors, earth too`, value: { kind: 'area' as const, mm2: filled.takenMm2 } }, { symbol: 'A', what: `inside, ${filled.size}`, value: { kind: 'area' as const, mm2: filled.insideMm2 } }, { symbol: 's', what: laid.nipple ? 'share of a nipple' : 'share', value: share(filled.limit) },
+            { symbol: 'Σ', what: cable ? 'one cable, as a circle of its wider side' : `${conductors.length} conductors, earth too`, value: { kind: 'area' as const, mm2: filled.takenMm2 } }, { symbol: 'A', what: `inside, ${filled.size}`, value: { kind: 'area' as const, mm2: filled.insideMm2 } }, { symbol: 's', what: laid.nipple ? 'share of a nipple' : 'share', value: share(filled.limit) },
           ], result: share(filled.share), source: rules.us ? 'NEC chapter 9, tables 1, 4 and 5, from memory' : 'Common practice', basis: 'code' as const,
         }]
       : [],
     { what: `Run ${number}: volts lost`, formula: flows.some(one => one.functions.filter(fn => fn.startsWith('L')).length === 3) ? '√3 R′ L I' : '2 R′ L I', values: [{ symbol: 'L', what: reach.parts.map(one => `${one.what} ${Math.round(one.mm)} mm`).join(', '), value: length(reach.mm) }, { symbol: 'I', what: loss.flow.name, value: current(loss.flow.lossA) }, { symbol: 'U', what: 'of', value: voltage(loss.flow.ofV) }], result: { kind: 'words', text: `${loss.v.toFixed(2)} V, ${(100 * loss.v / loss.flow.ofV).toFixed(2)} %` }, source: rules.us ? 'NEC chapter 9, tables 8 and 9, from memory' : 'IEC 60228, from memory, at 70 °C', basis: 'code' },
   ]
   return {
-    id: `${from.id}>${to.id}`, number, fromId: from.id, toId: to.id, name, choice, dc: laid.dc, existing: laid.existing, flows, size, earth, conductors, lacking, unmarked, raceway: choice.cable === null || laid.dc ? { kind, filled, asked: choice.trade !== null } : null,
-    cable: laid.dc ? null : choice.cable, length: reach, nipple: laid.nipple, lies: { airC: laid.airC, carrying: laid.carrying }, carried, carries, dropV: loss.v, dropShare: loss.v / loss.flow.ofV,
+    id: `${from.id}>${to.id}`, number, fromId: from.id, toId: to.id, name, choice, dc: laid.dc, existing: laid.existing, flows, size, earth, conductors, lacking, unmarked, raceway: tubed ? { kind, filled, asked: choice.trade !== null } : null,
+    cable, length: reach, nipple: laid.nipple, lies: { airC: laid.airC, carrying: laid.carrying }, carried, carries, dropV: loss.v, dropShare: loss.v / loss.flow.ofV,
     supports: Math.max(2, Math.ceil(Math.max(0, reach.mm - 2 * supports.fromBoxMm) / supports.everyMm) + 1), expansionMm: filled ? expansionMm(kind, reach.mm, ground.rangeK) : 0, workings,
   }
 }

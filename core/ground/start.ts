@@ -15,14 +15,14 @@ export type StartWay = typeof startWays[number]['id']
 /** Outside sizes and masses in common use, mm and kg (common practice; to be typed over from the plate). */
 const SIZE: Record<ThingKind, [wide: number, high: number, deep: number, kg: number | null, handle: number | null, door: Thing['door']]> = {
   'roof-box': [150, 150, 90, 1, null, 'none'], 'junction': [150, 150, 100, 1.5, null, 'none'], 'dc-isolator': [180, 230, 120, 1.5, 115, 'none'], 'combiner': [360, 460, 110, 8, 350, 'left'], 'inverter': [380, 540, 190, 18, 60, 'none'], 'storage': [620, 1180, 180, 118, null, 'none'],
-  'sub-panel': [370, 660, 110, 12, 560, 'left'], 'ac-disconnect': [200, 320, 120, 4, 250, 'left'], 'production-meter': [230, 300, 140, 4, null, 'none'], 'gateway': [460, 620, 170, 18, 480, 'left'], 'main-panel': [370, 860, 110, 20, 760, 'left'], 'meter': [230, 380, 160, 6, null, 'none'],
+  'source': [300, 400, 180, 10, null, 'none'], 'sub-panel': [370, 660, 110, 12, 560, 'left'], 'ac-disconnect': [200, 320, 120, 4, 250, 'left'], 'production-meter': [230, 300, 140, 4, null, 'none'], 'gateway': [460, 620, 170, 18, 480, 'left'], 'main-panel': [370, 860, 110, 20, 760, 'left'], 'meter': [230, 380, 160, 6, null, 'none'],
   'wireway': [900, 150, 150, 7, null, 'none'], 'transmitter': [110, 80, 60, 0.4, null, 'none'], 'shutdown-button': [90, 120, 90, 0.5, 60, 'none'],
 }
 
 const panelOf = (busA: number, mainA: number | null, more: Partial<Panel> = {}): Panel => ({ ...plainPanel, busA, mainA, ...more })
 
 /** How a thing of some mass is held at usual places (common practice); what one anchor holds has to be looked up. */
-const anchorsFor = (massKg: number, highMm: number, deepMm: number): Anchors | null => massKg < 15 ? null : { count: 4, inTension: 2, outMm: deepMm / 2, apartMm: Math.max(100, highMm - 120), pullN: null, shearN: null, edgeMm: 60, embedMm: 60, topRestraint: massKg > 60 }
+const anchorsFor = (massKg: number, highMm: number, deepMm: number): Anchors | null => massKg < 15 ? null : { count: 4, inTension: 2, outMm: deepMm / 2, apartMm: Math.max(100, highMm - 120), pullN: null, shearN: null, edgeMm: 60, embedMm: 60, topRestraint: massKg > 60, board: false }
 
 /** A thing of a kind at usual size, that is still to be found a place. */
 export function usualThing(kind: ThingKind, id: string, more: Partial<Thing> = {}): Thing {

@@ -16,7 +16,7 @@ function begun(job: Job, way: Way, change: (ground: Ground) => Ground): Job {
   const ground = startedGround(way, job, planJob(job, demoCatalogue).wiring)
   return { ...job, ground: change({ ...ground, electrician }) }
 }
-const changed = (ground: Ground, changes: Record<string, Partial<Thing>>): Ground => ({ ...ground, things: ground.things.map(one => ({ ...one, ...read, ...one.anchors ? { anchors: { ...one.anchors, ...holds[ground.walls[0]!.base === 'stud' ? 'stud' : 'masonry'] } } : {}, ...changes[one.id] })) })
+const changed = (ground: Ground, changes: Record<string, Partial<Thing>>): Ground => ({ ...ground, things: ground.things.map(one => ({ ...one, ...read, ...one.anchors ? { anchors: { ...one.anchors, board: ground.walls[0]!.base === 'stud', ...holds[ground.walls[0]!.base === 'stud' ? 'stud' : 'masonry'] } } : {}, ...changes[one.id] })) })
 
 /** Branches to a sub-panel in the garage, and from it to a main panel with room at its far end. */
 export const toSubPanel = (job: Job): Job => begun(job, 'sub-panel', ground => changed({

@@ -13,8 +13,16 @@ export interface FigureBox { x: number, y: number, width: number, height: number
 const SCALES = [10, 20, 25, 40, 50, 60, 75, 100, 125, 150, 200, 250, 500]
 const POINTS_PER_MM = 72 / 25.4
 
-/** Draws a face to a round scale inside a box, ridge up; returns the scale, one to so many, and the height it took. */
-export function drawFigure(pdf: Pdf, { along, up, layers }: FaceFigure, box: FigureBox): { scale: number, height: number } {
+/** A point of a line or of text is so many mm of a drawing in its files. */
+const MM_PER_POINT = 15
+/** Words are never printed smaller, points. */
+const LEAST_WORDS = 5
+
+/**
+ * Draws a face to a round scale inside a box, ridge up; returns the scale, one to so many, and the height it took.
+ * @param words of their own size whatever the scale, or as large beside what they name as in the drawing’s files
+ */
+export function drawFigure(pdf: Pdf, { along, up, layers }: FaceFigure, box: FigureBox, words: 'own-size' | 'to-scale' = 'own-size'): { scale: number, height: number } {
   const wide = along.toMm - along.fromMm
   const high = up.toMm - up.fromMm
   const needed = Math.max(wide * POINTS_PER_MM / box.width, high * POINTS_PER_MM / box.height)
@@ -22,8 +30,8 @@ export function drawFigure(pdf: Pdf, { along, up, layers }: FaceFigure, box: Fig
   const perMm = POINTS_PER_MM / scale
   const left = box.x + (box.width - wide * perMm) / 2
   const at = ({ x, y }: Point): [number, number] => [left + (x - along.fromMm) * perMm, box.y + (up.toMm - y) * perMm]
-  const words: FigureBox[] = []
-  for (const one of byDepth(layers)) drawLayer(pdf, one, at, words)
+  const written: FigureBox[] = []
+  for (const one of byDepth(layers)) drawLayer(pdf, one, at, written, words === 'own-size' ? 1 : MM_PER_POINT * perMm)
   return { scale, height: high * perMm }
 }
 
@@ -37,7 +45,7 @@ function keptOff(words: FigureBox[], { x, y, width, height }: FigureBox): Figure
 }
 
 /** @param words boxes of all words drawn so far, added to */
-function drawLayer(pdf: Pdf, { layer, rings, lines, crosses, dots = [], texts }: LayerShapes, at: (point: Point) => [number, number], words: FigureBox[]) {
+function drawLayer(pdf: Pdf, { layer, rings, lines, crosses, dots = [], texts }: LayerShapes, at: (point: Point) => [number, number], words: FigureBox[], wordShare: number) {
   const { paper, ...plain } = styleOf(layer)
   const style = { ...plain, ...paper }
   pdf.save().lineWidth(style.width).strokeColor(style.stroke)
@@ -61,10 +69,10 @@ function drawLayer(pdf: Pdf, { layer, rings, lines, crosses, dots = [], texts }:
   if (!style.text) return
   for (const { at: place, text } of texts) {
     const [x, y] = at(place)
-    const size = style.text
+    const size = Math.max(LEAST_WORDS, style.text * Math.min(1, wordShare))
     // The eave's and the rafters' names stand under the face, the ridge's over it, rails' numbers beside their ends.
     const below = layer === 'supports' ? 3 : layer === 'outline' ? (text === 'ridge' ? -size - 3 : 11) : -size / 2
-    pdf.font(layer === 'modules' || layer === 'rails' ? 'bold' : 'regular').fontSize(size).fillColor(style.ink)
+    pdf.font(layer === 'modules' || layer === 'rails' || layer === 'line-names' || layer === 'wall-things' || layer === 'wall-there' ? 'bold' : 'regular').fontSize(size).fillColor(style.ink)
     const width = pdf.widthOfString(text)
     const box = keptOff(words, { x: x - width / 2 - (layer === 'rails' ? 7 : 0), y: y + below, width, height: size * LINE })
     words.push(box)

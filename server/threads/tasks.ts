@@ -10,6 +10,9 @@ import { faceFigure } from '#core/sheets/figure'
 import { faceDxf, faceSvg } from '#core/sheets/formats'
 import { loadoutCsv, loadoutOf, purchasesCsv } from '#core/sheets/loadout'
 import { type MarkoutSheet, markoutSheet, marksCsv, sheetChanges, stopsOf } from '#core/sheets/markout'
+import { oneLineFigure, wallFigure } from '#core/sheets/ground'
+import { permitPack } from '#core/sheets/permit'
+import { permitPdf } from '../documents/permit'
 import { calculationPdf } from '../documents/calculation'
 import { documentFonts } from '../documents/fonts'
 import { loadoutXlsx } from '../documents/loadout'
@@ -66,6 +69,19 @@ export const tasks = {
     return await markoutPdf(issued ?? withVouched(now, { vouched }), { ...standing, changedSince }, paper, await documentFonts())
   },
   calculationPdf: async ({ job, catalogue, printed, vouched }: Planned & Vouched & { printed: string }) => await calculationPdf(withVouched(calculationSheet(job, planJob(job, catalogue)), { vouched }), job.units, await documentFonts(), printed),
+  /** The permit pack; null where nothing stands between roof and grid. */
+  permitPdf: async ({ job, catalogue, printed, paper, vouched }: Planned & Vouched & { printed: string, paper: Paper }) => {
+    const pack = permitPack(job, planJob(job, catalogue))
+    return pack && await permitPdf({ ...pack, cautions: [...pack.cautions, ...vouched] }, job.units, paper, await documentFonts(), printed)
+  },
+  /** The one-line diagram, or a wall by its id, as a file; null where there is none. */
+  groundDrawing({ job, catalogue, what, as }: Planned & { what: string, as: 'svg' | 'dxf' }): { name: string, text: string } | null {
+    const plan = planJob(job, catalogue)
+    const wall = job.ground?.walls.find(one => one.id === what)
+    if (!plan.grid || (what !== 'one-line' && !wall)) return null
+    const { figure } = wall ? wallFigure(plan.grid, wall) : oneLineFigure(plan.grid, plan.wiring, job.units === 'metric')
+    return { name: figure.name, text: as === 'svg' ? faceSvg(figure) : faceDxf(figure) }
+  },
   markoutCsv({ job, catalogue }: Planned) {
     const plan = planJob(job, catalogue)
     return marksCsv(job.faces.map(({ name }, i) => ({ name, marks: plan.faces[i]!.marks })), job.units)

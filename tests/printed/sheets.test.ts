@@ -12,6 +12,9 @@ import { type DocumentFonts, openPdf } from '../../server/documents/pdf'
 import { calculationPdf } from '../../server/documents/calculation'
 import { markoutPdf, type SheetStanding } from '../../server/documents/markout'
 import { calculationSheet } from '../../core/sheets/calculation'
+import { permitPack } from '../../core/sheets/permit'
+import { wireName } from '../../core/ground'
+import { permitPdf } from '../../server/documents/permit'
 import { catalogue } from '../fixtures/jobs'
 import { roughened } from '../fixtures/out-of-true'
 import { seeded } from '../fixtures/random'
@@ -118,13 +121,15 @@ async function boxesOf(pdf: Buffer) {
   }))
 }
 
+/** What of a PDF's text leaves its page, is cut, or lies over other text. */
+const faults = async (pdf: Buffer) => (await boxesOf(pdf)).flatMap(({ width, height, boxes }, p) => boxes.flatMap((one, i) => [
+  ...(one.left < 8 || one.right > width - 8 || one.low < 8 || one.high > height - 8 ? [`page ${p + 1}: “${one.text}” leaves the page`] : []),
+  ...(/…$/.test(one.text) ? [`page ${p + 1}: “${one.text}” is cut`] : []),
+  ...boxes.slice(i + 1).flatMap(two => Math.min(one.right, two.right) - Math.max(one.left, two.left) > 0.8 && Math.min(one.high, two.high) - Math.max(one.low, two.low) > 0.8 ? [`page ${p + 1}: “${one.text}” over “${two.text}”`] : []),
+]))
+
 describe('no text of a printed sheet runs into another or off the page', () => {
   const cases = demoJobs.flatMap(({ job }) => (['A4', 'LETTER'] as const).flatMap(paper => (['imperial', 'metric'] as const).map(units => [job.title, paper, units, job] as const)))
-  const faults = async (pdf: Buffer) => (await boxesOf(pdf)).flatMap(({ width, height, boxes }, p) => boxes.flatMap((one, i) => [
-    ...(one.left < 8 || one.right > width - 8 || one.low < 8 || one.high > height - 8 ? [`page ${p + 1}: “${one.text}” leaves the page`] : []),
-    ...(/…$/.test(one.text) ? [`page ${p + 1}: “${one.text}” is cut`] : []),
-    ...boxes.slice(i + 1).flatMap(two => Math.min(one.right, two.right) - Math.max(one.left, two.left) > 0.8 && Math.min(one.high, two.high) - Math.max(one.low, two.low) > 0.8 ? [`page ${p + 1}: “${one.text}” over “${two.text}”`] : []),
-  ]))
   it.each(cases)('%s on %s, %s', async (_, paper, units, job) => {
     const own = units === job.units ? job : otherUnits(job)
     const plan = planOf(own)
@@ -167,4 +172,28 @@ it('the calculation sheet opens in a general reader too', async () => {
   const { pages } = await read(await calculationPdf(calculationSheet(job, planOf(job)), job.units, fonts, 'As of change 1'))
   expect(pages[0]).toContain('Calculation sheet')
   expect(pages.join(' ')).not.toMatch(/NaN|Infinity|undefined/)
+})
+
+const reaching = demo.filter(([, job]) => job.ground !== null)
+
+describe('the permit pack', () => {
+  it.each(reaching)('of %s has every run, conductor, place and label, and no word lies over another', async (_, job) => {
+    const pdf = await permitPdf(permitPack(job, planOf(job))!, job.units, job.units === 'imperial' ? 'LETTER' : 'A4', fonts, 'As of change 1')
+    const { pages } = await read(pdf)
+    const text = pages.join(' ')
+    expect(text).not.toMatch(/NaN|Infinity|undefined|\[object/)
+    const { grid } = planOf(job)
+    for (const run of grid!.runs.filter(one => !one.existing)) {
+      expect(text).toContain(`${run.number} ${run.name}`)
+      for (const one of run.conductors) expect(text).toContain(wireName(one))
+    }
+    for (const { thingId, xMm } of grid!.placing.stood) {
+      expect(text).toContain(grid!.ground.things.find(one => one.id === thingId)!.name)
+      expect(text).toContain(formatLength(xMm, job.units))
+    }
+    for (const label of grid!.labels) expect(text).toContain(label.clause)
+    expect(text).toContain(grid!.ground.electrician.licence)
+    expect(await faults(pdf)).toEqual([])
+  })
+  it('is none of a job that does not reach the grid', () => expect(permitPack(demo[1]![1], planOf(demo[1]![1]))).toBeNull())
 })

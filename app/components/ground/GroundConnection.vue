@@ -2,7 +2,7 @@
 import { formatPower } from '#core/units'
 
 /** How it is connected: every rule of the edition tried on every busbar, the tap, storage in an outage, what plates have to say, room to grow. */
-const { grid, units, pick, setThing, ground } = useGrid()
+const { grid, units, pick, set, setThing, ground } = useGrid()
 const { catalogue } = useFace()
 const readsOnly = useReadsOnly()
 const ruleNames = { 'anywhere': 'Source anywhere', 'far-end': 'Source at the far end', 'sum': 'Sum of devices', 'centre-fed': 'Fed in its middle' }
@@ -105,13 +105,25 @@ const money = (price: number) => `${price.toFixed(0)} ${catalogue.value.currency
       <h3 class="slip-title">
         Room to grow
       </h3>
-      <p
-        v-for="one in grid!.options"
-        :key="one.id"
-        class="text-[15px]"
-      >
-        <b>{{ one.name }}:</b> {{ one.what }}{{ one.price === null ? '' : ` About ${money(one.price)} by this job’s figures.` }}
-      </p>
+      <ul class="text-[15px] leading-snug">
+        <li
+          v-for="one in grid!.options"
+          :key="one.id"
+          class="flex items-start justify-between gap-3 border-b border-dotted border-graphite-300 py-1"
+        >
+          <span><b>{{ one.name }}:</b> {{ one.what }}{{ one.price === null ? '' : ` About ${money(one.price)} by this job’s figures.` }}</span>
+          <UButton
+            v-if="!readsOnly"
+            size="xs"
+            color="neutral"
+            :variant="one.taken ? 'solid' : 'outline'"
+            :label="one.taken ? 'Taken' : 'Take it'"
+            :aria-pressed="one.taken"
+            class="shrink-0"
+            @click="set({ growth: one.taken ? ground!.growth.filter(id => id !== one.id) : [...ground!.growth, one.id] })"
+          />
+        </li>
+      </ul>
     </section>
     <details class="mt-4">
       <summary class="slip-title cursor-pointer">

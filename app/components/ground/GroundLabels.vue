@@ -12,7 +12,7 @@ const { grid, pick } = useGrid()
     </p>
     <ul>
       <li
-        v-for="label in grid!.labels"
+        v-for="(label, i) in grid!.labels"
         :key="label.id"
         class="grid break-inside-avoid grid-cols-1 gap-x-4 border-b border-dotted border-graphite-300 py-2 md:grid-cols-2"
       >
@@ -20,7 +20,7 @@ const { grid, pick } = useGrid()
           class="self-start border-2 px-2 py-1 text-[15px] leading-snug font-semibold"
           :class="label.reflective ? 'border-brick-600 bg-brick-600 text-white' : 'border-graphite-900'"
         >{{ label.text }}</span>
-        <span class="text-[15px] leading-snug">
+        <span class="text-[15px] leading-snug"><b>L{{ i + 1 }}</b>
           <button
             v-if="label.thingId"
             type="button"

@@ -2,9 +2,10 @@
 import { racewayNames } from '#core/electrical'
 import { wireName } from '#core/ground'
 import { cableNames } from '#core/job'
+import { formatLength } from '#core/units'
 
 /** The conductor schedule: every run with its conductors, raceway, length and what it loses; then what meets at each box. */
-const { grid, held, pick, far } = useGrid()
+const { grid, held, pick, far, units } = useGrid()
 const plain = (...words: string[]) => words.map(one => ({ words: one }))
 const rows = computed(() => grid.value!.runs.map((run) => {
   const flow = [...run.flows].sort((a, b) => b.terminalA - a.terminalA)[0]!
@@ -21,6 +22,8 @@ const schedule = computed(() => grid.value!.runs.filter(one => !one.existing).ma
     return sums.set(key, { ...own, n: own.n + 1, marks: one.mark && !own.marks.includes(one.mark) ? [...own.marks, one.mark] : own.marks })
   }, new Map<string, { name: string, fn: string, marks: string[], n: number }>()).values()],
 })))
+/** Holes of a box, side by side: each by its running reading from the side's left or lower end. */
+const holesOf = (id: string) => grid.value!.knockouts.filter(one => one.thingId === id).map(one => `${one.side}, at ${formatLength(one.readingMm, units.value)} ${one.side === 'top' || one.side === 'bottom' ? 'from its left' : 'from below'}, ${formatLength(one.holeMm, units.value)} for run ${one.run}${one.fits ? '' : ' (too near to a corner)'}`).join('; ')
 const worst = computed(() => [...grid.value!.drops].sort((a, b) => b.share - a.share)[0] ?? null)
 </script>
 
@@ -81,6 +84,10 @@ const worst = computed(() => [...grid.value!.drops].sort((a, b) => b.share - a.s
             :class="row.right ? '' : 'font-semibold text-brick-600'"
           >{{ i ? ', ' : '' }}{{ row.function }}{{ row.circuit === null ? '' : ` ${row.circuit}` }} {{ { through: `${row.arrives} in, ${row.leaves} out`, bus: `${row.arrives} on its bar, ${row.leaves} on`, ends: 'ends here', begins: 'begins here' }[row.how] }}</span>
         </span>
+        <span
+          v-if="holesOf(joint.thingId)"
+          class="block"
+        >Holes: {{ holesOf(joint.thingId) }}.</span>
         <span
           v-for="task in joint.tasks"
           :key="task"

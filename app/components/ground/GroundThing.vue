@@ -104,6 +104,13 @@ const drop = () => commit({ type: 'put-thing', thingId: thing.value!.id, thing: 
       @choose="set({ door: $event })"
     />
     <FieldTypedField
+      v-if="thing.kind === 'source'"
+      label="What it sends"
+      hint="rated output, A"
+      :shown="figureShown(thing.sourceA, 'A')"
+      :commit="takeFigure(sourceA => set({ sourceA }), 'A')"
+    />
+    <FieldTypedField
       v-if="thing.kind !== 'meter' && !isAside(thing)"
       label="Device towards the grid"
       hint="empty: the least that may"
@@ -293,6 +300,13 @@ const drop = () => commit({ type: 'put-thing', thingId: thing.value!.id, thing: 
         hint="N, by its maker in this base"
         :shown="figureShown(thing.anchors.shearN, 'N')"
         :commit="takeFigure(shearN => set({ anchors: { ...thing!.anchors!, shearN } }), 'N')"
+      />
+      <FieldYesNoField
+        label="Screwed"
+        :value="thing.anchors.board"
+        yes="To a board over two studs"
+        no="To the wall"
+        @choose="set({ anchors: { ...thing!.anchors!, board: $event } })"
       />
       <FieldYesNoField
         label="Its top"

@@ -58,7 +58,7 @@ const said = computed(() => {
         @pick="pick($event.kind, $event.id)"
       />
       <p class="text-sm text-muted">
-        {{ said }} Dashed: there already. A number is a run.
+        {{ said }} Dashed: there already. A number is a run, L a label.
       </p>
       <WiringTable
         caption="Where things stand, from the left corner and the floor to their lower left corner"

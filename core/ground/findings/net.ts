@@ -1,15 +1,16 @@
-import { type DraftFinding, noCures, sentenceCase } from '../../trade'
+import type { Thing } from '../../job'
+import { type Cure, type DraftFinding, noCures, sentenceCase } from '../../trade'
 import { count, current, words } from '../../units'
 import type { GroundAsk } from '../ask'
-import { startWays, startedGround } from '../start'
+import { usualThing } from '../start'
 import { judged, onGrid, onRun, onThing, thingOf, withPanel, withRun, withThing } from './on'
 
-/** Circuits come down from the roof and nobody has said how they reach the grid. */
+/** Circuits come down from the roof and nobody has said how they reach the grid. The page offers the ways: a cure would place boxes on a wall with every plan of every roof. */
 export const unbegun = (ask: GroundAsk): DraftFinding[] => ask.grid || !ask.wiring.circuits.length
   ? []
   : [{
       ...onGrid(ask, 'unbegun'), severity: 'note', assumed: true, sentence: `${ask.wiring.circuits.length === 1 ? 'One circuit comes' : `${ask.wiring.circuits.length} circuits come`} down from the roof; nothing stands between the roof box and the meter yet.`,
-      propose: () => startWays.filter(way => way.suits(ask.wiring)).slice(0, 3).map(way => ({ label: way.label, edit: { type: 'begin-ground' as const, ground: startedGround(way.id, ask.job, ask.wiring) } })),
+      propose: noCures,
     }]
 
 /** The sheet bears a licensed electrician's name, or it is none. */
@@ -23,9 +24,17 @@ export const loose = judged((ask, { problems, ground }) => problems.map(({ thing
   const targets = thing ? ground.things.filter(one => one.id !== thing.id && ['main-panel', 'sub-panel', 'combiner', 'ac-disconnect', 'meter'].includes(one.kind)) : []
   return {
     ...thing ? onThing(ask, `loose-${i}`, thing.id) : onGrid(ask, `loose-${i}`), severity: 'stop' as const, sentence: `${thing ? `${thing.name}: ` : ''}${thing ? why : sentenceCase(why)}.`,
-    propose: () => thing && !why.includes('need') ? targets.map(to => withThing(`Lead it to ${to.name}`, thing, { leadsTo: to.id })) : [],
+    propose: () => thing && why.includes('need') ? inverterMore(ask, thing) : thing ? targets.map(to => withThing(`Lead it to ${to.name}`, thing, { leadsTo: to.id })) : [],
   }
 }))
+
+/** One inverter more of the group whose strings lack it, beside the one that is there or before the main panel. */
+function inverterMore({ wiring, job }: GroundAsk, box: Thing): Cure[] {
+  const beside = job.ground!.things.find(one => one.kind === 'inverter')?.leadsTo ?? job.ground!.things.find(one => one.kind === 'main-panel')?.id ?? null
+  const group = wiring.groups.find(one => one.inverter && (box.groupId === null || box.groupId === one.group.id))
+  if (!group?.inverter) return []
+  return [{ label: `Another ${group.inverter.name}`, edit: { type: 'put-thing', thingId: `inv-${group.group.id}-more`.slice(0, 40), thing: usualThing('inverter', 'inverter', { name: 'Another inverter', groupId: group.group.id, wallId: box.wallId, leadsTo: beside, massKg: group.inverter.massKg }) } }]
+}
 
 /** A box at which conductors don't arrive as they leave. */
 export const unbalanced = judged((ask, grid) => grid.joints.filter(one => !one.right).map((joint) => {

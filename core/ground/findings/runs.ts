@@ -1,5 +1,6 @@
 import { isAmerican, isMetal, racewayNames, wiresOf } from '../../electrical'
-import { angle, current, share } from '../../units'
+import { angle, current, length, share } from '../../units'
+import { hasLoads } from '../flows'
 import { noCures } from '../../trade'
 import { judged, onGrid, onRun, thingOf, withRun } from './on'
 
@@ -71,6 +72,27 @@ export const deviceWrong = judged((ask, grid) => grid.runs.filter(run => !run.ex
     propose: () => from.deviceA === null ? [] : [{ label: 'The least device that may', edit: { type: 'put-thing' as const, thingId: from.id, thing: { ...from, deviceA: null } } }],
   }
 }))
+
+/** What meets a feeder on its way is a tap of it: to 10 ft a tenth of the feeder's device, to 25 ft a third of it with the source, and no longer (NEC 240.21(B)(1) and (2), 705.12(B)). */
+export const feederTaps = judged((ask, grid) => {
+  if (!grid.rules.us) return []
+  return grid.runs.flatMap((run) => {
+    const meeting = grid.runs.find(one => one.fromId === run.toId && !one.existing)
+    const feeder = grid.runs.find(one => one.toId === run.toId && one.id !== run.id && hasLoads(thingOf(grid, one.fromId)))
+    if (thingOf(grid, run.toId).kind !== 'junction' || !meeting || !feeder || hasLoads(thingOf(grid, run.fromId))) return []
+    const device = Math.max(...feeder.flows.map(one => one.deviceA ?? 0))
+    const source = run.flows.reduce((sum, one) => sum + one.amps, 0) * grid.rules.figures.continuous.value
+    const least = run.length.mm <= 3048 ? device / 10 : (device + source) / 3
+    const long = run.length.mm > 7620
+    return !long && run.carried.amps >= least - 1e-9
+      ? []
+      : [{
+          ...onRun(ask, 'feeder-tap', run), severity: 'stop' as const, measured: long ? length(run.length.mm) : current(run.carried.amps), limit: long ? length(7620) : current(least),
+          sentence: `Run ${run.number} taps the feeder of ${thingOf(grid, feeder.fromId).name}, on ${device} A: ${long ? 'it is longer than 25 ft' : `it carries ${run.carried.amps.toFixed(1)} A, and ${least.toFixed(1)} A are the least at this length`} (NEC ${grid.rules.set}, 240.21(B)).`,
+          propose: () => wiresOf(true).slice(wiresOf(true).indexOf(run.size) + 1).slice(0, 8).map(size => withRun(`${size} in run ${run.number}`, run, { size })),
+        }]
+  })
+})
 
 export const figuresTyped = judged((ask, grid) => grid.ground.figures.length
   ? [{ ...onGrid(ask, 'figures'), severity: 'note', onSheets: true, sentence: `${grid.ground.figures.length === 1 ? 'A figure of the code is' : `${grid.ground.figures.length} figures of the code are`} typed over: ${grid.ground.figures.map(one => `${grid.rules.figures[one.id].name.toLowerCase()} ${one.value} by ${one.by}`).join('; ')}.`, propose: noCures }]

@@ -1,4 +1,6 @@
 import { count, force, length, mass, share } from '../../units'
+import { entryOf } from '../wall/body'
+import { wayBetween } from '../wall/route'
 import { noCures } from '../../trade'
 import { judged, onGrid, onThing, thingOf, withThing } from './on'
 
@@ -51,4 +53,38 @@ export const anchorsOver = judged((ask, grid) => grid.anchors.filter(one => one.
         ]
       : [],
   }
+}))
+
+/** The utility looks for its disconnect beside the meter, outside and in reach. */
+export const outOfSight = judged((ask, grid) => {
+  const { ground, placing, rules } = grid
+  const meter = ground.things.find(one => one.kind === 'meter')
+  const disconnects = ground.things.filter(one => one.kind === 'ac-disconnect')
+  const at = (id: string) => placing.stood.find(one => one.thingId === id)
+  const from = meter && at(meter.id)
+  if (!meter || !from || !disconnects.length || !rules.us) return []
+  const seen = disconnects.map((one) => {
+    const own = at(one.id)
+    const outside = ground.walls.find(wall => wall.id === own?.wallId)?.place === 'outside'
+    const way = own && wayBetween({ wallId: own.wallId, ...entryOf(one, own) }, { wallId: from.wallId, ...entryOf(meter, from) }, ground)
+    return { one, mm: own && outside && way ? way.reduce((sum, part) => sum + part.mm, 0) : null }
+  })
+  if (seen.some(({ mm }) => mm !== null && mm <= rules.figures.sight.value + 1e-6)) return []
+  const [{ one, mm }] = [...seen].sort((a, b) => (a.mm ?? Infinity) - (b.mm ?? Infinity)) as [typeof seen[number]]
+  return [{
+    ...onThing(ask, 'sight', one.id), severity: 'caution', ...mm === null ? {} : { measured: length(mm) }, limit: length(rules.figures.sight.value),
+    sentence: `${one.name} is ${mm === null ? 'not outside where the utility finds it' : `${(mm / 304.8).toFixed(1)} ft from the meter`}: many utilities want a disconnect in sight and reach of it, within ${(rules.figures.sight.value / 304.8).toFixed(0)} ft (${rules.figures.sight.clause}).`,
+    propose: () => one.wallId === from.wallId && !one.at ? [] : [withThing('Hang it on the meter’s wall, where it is cheapest', one, { wallId: from.wallId, at: null })],
+  }]
+})
+
+/** On studs anchors go where studs are; a thing between two of them wants a board behind it. */
+export const noStud = judged((ask, grid) => grid.ground.things.filter(one => !one.existing && one.anchors && !one.anchors.board).flatMap((thing) => {
+  const at = grid.placing.stood.find(one => one.thingId === thing.id)
+  const wall = at && grid.ground.walls.find(one => one.id === at.wallId)
+  if (!at || wall?.base !== 'stud' || !wall.studs) return []
+  const { firstMm, everyMm } = wall.studs
+  const first = Math.ceil((at.xMm - firstMm) / everyMm - 1e-9)
+  const behind = [first, first + 1, first + 2, first + 3].map(n => firstMm + n * everyMm).filter(x => x >= at.xMm - 1e-6 && x <= at.xMm + thing.wideMm + 1e-6)
+  return behind.length >= 2 ? [] : [{ ...onThing(ask, 'stud', thing.id), severity: 'caution' as const, measured: count(behind.length, 'studs'), limit: count(2, 'studs'), sentence: `${behind.length === 0 ? 'No stud is' : 'One stud is'} behind ${thing.name}: screw a board over two studs first, and the box to the board. Its anchors hold in timber, not in the sheet between.`, propose: () => [withThing('On a board over two studs', thing, { anchors: { ...thing.anchors!, board: true } })] }]
 }))

@@ -4,10 +4,10 @@ import { freeText, lengthMm, shortId } from './fields'
 import type { WordsOf } from './words'
 
 /** What stands between the roof and the grid, in the order in which current comes down. */
-export const thingKinds = ['roof-box', 'junction', 'dc-isolator', 'combiner', 'inverter', 'storage', 'sub-panel', 'ac-disconnect', 'production-meter', 'gateway', 'main-panel', 'meter', 'wireway', 'transmitter', 'shutdown-button'] as const
+export const thingKinds = ['roof-box', 'junction', 'dc-isolator', 'combiner', 'inverter', 'storage', 'source', 'sub-panel', 'ac-disconnect', 'production-meter', 'gateway', 'main-panel', 'meter', 'wireway', 'transmitter', 'shutdown-button'] as const
 export type ThingKind = typeof thingKinds[number]
 export const thingNames: Record<ThingKind, string> = {
-  'roof-box': 'Roof box', 'junction': 'Junction box', 'dc-isolator': 'DC isolator', 'combiner': 'Combiner panel', 'inverter': 'Inverter', 'storage': 'Storage', 'sub-panel': 'Sub-panel', 'ac-disconnect': 'AC disconnect', 'production-meter': 'Production meter',
+  'roof-box': 'Roof box', 'junction': 'Junction box', 'dc-isolator': 'DC isolator', 'combiner': 'Combiner panel', 'inverter': 'Inverter', 'storage': 'Storage', 'source': 'Another source', 'sub-panel': 'Sub-panel', 'ac-disconnect': 'AC disconnect', 'production-meter': 'Production meter',
   'gateway': 'Backup gateway', 'main-panel': 'Main panel', 'meter': 'Utility meter', 'wireway': 'Wireway', 'transmitter': 'Shutdown transmitter', 'shutdown-button': 'Shutdown button',
 }
 
@@ -15,7 +15,7 @@ const amps = (what: string, most = 1000) => z.number({ error: `${what} must be a
 const name = (what: string) => z.string().trim().min(1, `Give ${what} a name.`).max(40)
 
 /** What a plate or data sheet has to say before something may be built; ticked by whoever has read it. */
-export const platesSay = ['arc-fault', 'ground-fault', 'two-way', 'surge', 'dc-surge', 'no-dc-residual', 'rcd-b', 'dc-isolator', 'fault-rating', 'neutral-apart'] as const
+export const platesSay = ['arc-fault', 'ground-fault', 'two-way', 'surge', 'dc-surge', 'no-dc-residual', 'rcd-b', 'dc-isolator', 'fault-rating', 'rcd'] as const
 export type PlateSays = typeof platesSay[number]
 
 /** A busbar with its main. */
@@ -58,6 +58,8 @@ export const anchorsSchema = z.object({
   /** What one anchor holds in this base by its maker, pull and shear, N; null where nobody has looked. */
   pullN: z.number().positive().max(100_000).nullable(), shearN: z.number().positive().max(100_000).nullable(),
   edgeMm: lengthMm('The distance to the edge', 0, 2000), embedMm: lengthMm('The embedment', 0, 500), topRestraint: z.boolean(),
+  /** On a board that is screwed to two studs at least. */
+  board: z.boolean(),
 })
 export type Anchors = z.infer<typeof anchorsSchema>
 
@@ -77,6 +79,8 @@ export const thingSchema = z.object({
   /** Its highest handle over its lower edge; null where it has none. */
   handleMm: lengthMm('Its handle', 0, 3000).nullable(),
   door: z.enum(['none', 'left', 'right']),
+  /** What a source of its own sends, as a turbine that is there, A; null for all else. */
+  sourceA: amps('Its output').nullable(),
   /** It is there already and stays. */
   existing: z.boolean(),
   /** Neutral and earth are joined in it. */
@@ -179,7 +183,7 @@ export const plainRun = (fromId: string, toId: string): RunChoice =>
 
 /** A box of no kind in particular, that stands nowhere yet. */
 export const plainThing: Thing = {
-  id: 'junction', kind: 'junction', name: thingNames.junction, leadsTo: null, groupId: null, phase: null, wallId: null, at: null, wideMm: 150, highMm: 150, deepMm: 100, massKg: null, price: null, handleMm: null, door: 'none', existing: false, neutralLink: false, deviceA: null, faultKA: null, torqueNm: null, says: [],
+  id: 'junction', kind: 'junction', name: thingNames.junction, leadsTo: null, groupId: null, phase: null, wallId: null, at: null, wideMm: 150, highMm: 150, deepMm: 100, massKg: null, price: null, handleMm: null, door: 'none', sourceA: null, existing: false, neutralLink: false, deviceA: null, faultKA: null, torqueNm: null, says: [],
   panel: null, store: null, transfer: null, anchors: null,
 }
 /** A bare outside wall. */

@@ -10,6 +10,8 @@ import { planJob } from '../../plan'
 import { onFace } from '../../rails'
 import { planOutline, shapeOf } from '../../roof'
 import { facesFromGeoJson, outlinesFromDxf } from '../../roof/import'
+import { isAside } from '../../ground'
+import { oneLineFigure, wallFigure } from '../ground'
 import { dxfLayer, faceDxf, faceSvg, roofGeoJson } from './index'
 
 const drawn = demoJobs.map(({ job }) => {
@@ -87,5 +89,29 @@ describe.each(drawn)('$title as GeoJSON', ({ job }) => {
       expect(areaMm2(shapeOf(face.outline).region) / areaMm2(shapeOf(own.outline).region)).toBeCloseTo(1, 4)
       expect(shapeOf(face.outline).edges.map(edge => edge.kind).sort()).toEqual(shapeOf(own.outline).edges.map(edge => edge.kind).sort())
     })
+  })
+})
+
+describe.each(drawn.filter(one => one.plan.grid))('$title below the roof box', ({ plan, job }) => {
+  const grid = plan.grid!
+  it('has its walls as DXF, every thing a closed polyline where it stands', () => {
+    for (const wall of grid.ground.walls) {
+      const things = parsed(faceDxf(wallFigure(grid, wall).figure)).entities.filter(one => one.type === 'LWPOLYLINE' && (one.layer === dxfLayer('wall-things') || one.layer === dxfLayer('wall-there')))
+      const corners = things.map(one => [Math.min(...one.vertices!.map(v => v.x)), Math.min(...one.vertices!.map(v => v.y))])
+      const stood = grid.placing.stood.filter(one => one.wallId === wall.id)
+      expect(corners).toHaveLength(stood.length)
+      for (const { xMm, yMm } of stood) expect(corners).toContainEqual([expect.closeTo(xMm, 3), expect.closeTo(yMm, 3)])
+    }
+  })
+  it('has its one-line diagram as SVG and DXF: a box for every thing on the way, every run with its number, no box over another', () => {
+    const { figure, holds } = oneLineFigure(grid, plan.wiring, job.units === 'metric')
+    const things = grid.ground.things.filter(one => !isAside(one))
+    const boxes = holds.filter(one => one.kind === 'thing')
+    expect(boxes.map(one => one.id).sort()).toEqual(things.map(one => one.id).sort())
+    for (const [i, a] of boxes.entries()) for (const b of boxes.slice(i + 1)) expect(a.x < b.x + b.wide && b.x < a.x + a.wide && a.y < b.y + b.high && b.y < a.y + a.high).toBe(false)
+    const words = figure.layers.flatMap(one => one.texts.map(({ text }) => text))
+    for (const run of grid.runs) expect(words.some(text => text.startsWith(`${run.number}: `))).toBe(true)
+    expect(faceSvg(figure)).toContain('<g id="line-things"')
+    expect(parsed(faceDxf(figure)).entities.filter(one => one.type === 'TEXT').length).toBe(words.length)
   })
 })

@@ -63,6 +63,10 @@ export function wallFigure(plan: GroundPlan, wall: Wall): GroundFigure {
         layer('wall', { rings: [box(0, 0, wall.wideMm, wall.highMm)], lines: [[{ x: -150, y: 0 }, { x: wall.wideMm + 150, y: 0 }], ...studsOf(wall)] }),
         layer('wall-blocks', { rings: wall.blocks.map(one => box(one.xMm, one.yMm, one.wideMm, one.highMm)), texts: wall.blocks.map(one => ({ at: { x: one.xMm + one.wideMm / 2, y: one.yMm + one.highMm / 2 }, text: one.name })) }),
         layer('wall-runs', { lines: runs.flatMap(({ points }) => points.slice(1).map((to, i): [Point, Point] => [points[i]!, to])), texts: runs.map(one => ({ at: tag(one), text: String(one.run.number) })) }),
+        layer('wall-labels', { texts: here.flatMap(({ thing, at }) => {
+          const own = plan.labels.flatMap((label, i) => label.thingId === thing.id ? [`L${i + 1}`] : [])
+          return own.length ? [{ at: { x: at.xMm + thing.wideMm / 2, y: at.yMm + thing.highMm + 60 }, text: own.length > 3 ? `${own[0]} to ${own.at(-1)}` : own.join(' ') }] : []
+        }) }),
         layer('wall-there', { rings: rings(true).map(({ thing, at }) => box(at.xMm, at.yMm, thing.wideMm, thing.highMm)), texts: rings(true).map(one => ({ at: middle(one), text: String.fromCharCode(64 + one.n) })) }),
         layer('wall-things', { rings: rings(false).map(({ thing, at }) => box(at.xMm, at.yMm, thing.wideMm, thing.highMm)), texts: rings(false).map(one => ({ at: middle(one), text: String.fromCharCode(64 + one.n) })) }),
       ],
