@@ -9,7 +9,7 @@ import { judged, onGrid, onRun, onThing, thingOf, withPanel, withRun, withThing 
 export const unbegun = (ask: GroundAsk): DraftFinding[] => ask.grid || !ask.wiring.circuits.length
   ? []
   : [{
-      ...onGrid(ask, 'unbegun'), severity: 'note', assumed: true, sentence: `${ask.wiring.circuits.length === 1 ? 'One circuit comes' : `${ask.wiring.circuits.length} circuits come`} down from the roof; nothing stands between the roof box and the meter yet.`,
+      ...onGrid(ask, 'unbegun'), severity: 'caution', sentence: `${ask.wiring.circuits.length === 1 ? 'One circuit comes' : `${ask.wiring.circuits.length} circuits come`} down from the roof; nothing stands between the roof box and the meter yet.`,
       propose: noCures,
     }]
 
