@@ -1,12 +1,10 @@
 <script setup lang="ts">
-import { busFeeds } from '#core/electrical'
 import { isAside, usualThing } from '#core/ground'
 import { plainPanel, type Thing, thingKinds, thingNames } from '#core/job'
 
-/** The thing in hand: what it leads to, where it hangs, its plate, its busbar, its anchors. */
-const { thing, grid, ground, units, setThing, setPanel, pick, commit } = useGrid()
+/** The thing in hand: what it leads to, where it hangs, its plate. */
+const { thing, grid, ground, units, setThing, pick, commit } = useGrid()
 const readsOnly = useReadsOnly()
-const feedNames = { end: 'At one end', centre: 'In its middle', through: 'On through to other lugs' }
 const stood = computed(() => grid.value?.placing.stood.find(one => one.thingId === thing.value?.id) ?? null)
 const targets = computed(() => [{ value: '-', label: 'Nobody has said' }, ...ground.value!.things.filter(one => one.id !== thing.value?.id && !isAside(one) && one.kind !== 'roof-box').map(one => ({ value: one.id, label: one.name }))])
 const set = (change: Partial<Thing>) => setThing(thing.value!, change)
@@ -144,178 +142,10 @@ const drop = () => commit({ type: 'put-thing', thingId: thing.value!.id, thing: 
       no="Kept apart"
       @choose="set({ neutralLink: $event })"
     />
-    <template v-if="thing.panel">
-      <h2 class="slip-title mt-4">
-        Busbar
-      </h2>
-      <FieldTypedField
-        label="Busbar"
-        :shown="figureShown(thing.panel.busA, 'A')"
-        :commit="takeFigure(busA => setPanel(thing!, { busA: busA! }), 'A', false)"
-      />
-      <FieldTypedField
-        label="Main"
-        hint="empty: main lugs"
-        :shown="figureShown(thing.panel.mainA, 'A')"
-        :commit="takeFigure(mainA => setPanel(thing!, { mainA }), 'A')"
-      />
-      <FieldChoiceField
-        label="It is fed"
-        :value="thing.panel.feed"
-        :choices="busFeeds.map(value => ({ value, label: feedNames[value] }))"
-        @choose="setPanel(thing!, { feed: $event })"
-      />
-      <FieldYesNoField
-        label="Sources stand"
-        :value="thing.panel.oppositeEnd"
-        yes="At the end opposite to the main"
-        no="Anywhere"
-        @choose="setPanel(thing!, { oppositeEnd: $event })"
-      />
-      <FieldTypedField
-        label="Devices of all loads together"
-        :shown="figureShown(thing.panel.loadDevicesA, 'A')"
-        :commit="takeFigure(loadDevicesA => setPanel(thing!, { loadDevicesA: loadDevicesA! }), 'A', false)"
-      />
-      <FieldTypedField
-        label="Calculated load"
-        hint="a smaller main is proposed only with it"
-        :shown="figureShown(thing.panel.loadA, 'A')"
-        :commit="takeFigure(loadA => setPanel(thing!, { loadA }), 'A')"
-      />
-      <FieldTypedField
-        label="Free poles"
-        :shown="figureShown(thing.panel.ways, '')"
-        :commit="takeFigure(ways => setPanel(thing!, { ways: ways! }), '', false)"
-      />
-      <FieldTypedField
-        label="Held by a listed power control system to"
-        hint="empty: by none"
-        :shown="figureShown(thing.panel.limitA, 'A')"
-        :commit="takeFigure(limitA => setPanel(thing!, { limitA }), 'A')"
-      />
-    </template>
-    <template v-if="thing.store">
-      <h2 class="slip-title mt-4">
-        Batteries
-      </h2>
-      <FieldTypedField
-        label="Units"
-        :shown="figureShown(thing.store.units, '')"
-        :commit="takeFigure(n => set({ store: { ...thing!.store!, units: n! } }), '', false)"
-      />
-      <FieldTypedField
-        label="Usable energy of one"
-        :shown="figureShown(thing.store.kWh, 'kWh')"
-        :commit="takeFigure(n => set({ store: { ...thing!.store!, kWh: n! } }), 'kWh', false)"
-      />
-      <FieldTypedField
-        label="Voltage"
-        :shown="figureShown(thing.store.volts, 'V')"
-        :commit="takeFigure(n => set({ store: { ...thing!.store!, volts: n! } }), 'V', false)"
-      />
-      <FieldTypedField
-        label="Charge of one"
-        :shown="figureShown(thing.store.chargeA, 'A')"
-        :commit="takeFigure(n => set({ store: { ...thing!.store!, chargeA: n! } }), 'A', false)"
-      />
-      <FieldTypedField
-        label="Discharge of one"
-        :shown="figureShown(thing.store.dischargeA, 'A')"
-        :commit="takeFigure(n => set({ store: { ...thing!.store!, dischargeA: n! } }), 'A', false)"
-      />
-      <FieldTypedField
-        label="Output of its own converter"
-        hint="empty: it is on the inverter’s direct side"
-        :shown="figureShown(thing.store.outA, 'A')"
-        :commit="takeFigure(n => set({ store: { ...thing!.store!, outA: n } }), 'A')"
-      />
-    </template>
-    <template v-if="thing.transfer">
-      <h2 class="slip-title mt-4">
-        In an outage
-      </h2>
-      <FieldYesNoField
-        label="It backs"
-        :value="thing.transfer.backs === 'whole'"
-        yes="The whole house"
-        no="A part of it"
-        @choose="set({ transfer: { ...thing!.transfer!, backs: $event ? 'whole' : 'part' } })"
-      />
-      <FieldTypedField
-        label="What runs then"
-        hint="W; it says how long"
-        :shown="figureShown(thing.transfer.loadW, 'W')"
-        :commit="takeFigure(loadW => set({ transfer: { ...thing!.transfer!, loadW } }), 'W')"
-      />
-      <FieldYesNoField
-        label="The neutral"
-        :value="thing.transfer.switchesNeutral"
-        yes="Is switched"
-        no="Is not switched"
-        @choose="set({ transfer: { ...thing!.transfer!, switchesNeutral: $event } })"
-      />
-      <FieldYesNoField
-        label="Neutral and earth then"
-        :value="thing.transfer.islandLink"
-        yes="Joined by the gateway"
-        no="Not joined by it"
-        @choose="set({ transfer: { ...thing!.transfer!, islandLink: $event } })"
-      />
-    </template>
-    <template v-if="thing.anchors">
-      <h2 class="slip-title mt-4">
-        Anchors
-      </h2>
-      <FieldTypedField
-        label="Anchors, all"
-        :shown="figureShown(thing.anchors.count, '')"
-        :commit="takeFigure(n => set({ anchors: { ...thing!.anchors!, count: n! } }), '', false)"
-      />
-      <FieldTypedField
-        label="Of them in tension"
-        :shown="figureShown(thing.anchors.inTension, '')"
-        :commit="takeFigure(n => set({ anchors: { ...thing!.anchors!, inTension: n! } }), '', false)"
-      />
-      <FieldLengthField
-        label="From the wall to its mass"
-        :mm="thing.anchors.outMm"
-        :units="units"
-        :commit="mm => set({ anchors: { ...thing!.anchors!, outMm: mm! } })"
-      />
-      <FieldLengthField
-        label="From the upper anchors to its lower edge"
-        :mm="thing.anchors.apartMm"
-        :units="units"
-        :commit="mm => set({ anchors: { ...thing!.anchors!, apartMm: mm! } })"
-      />
-      <FieldTypedField
-        label="One holds, pulled"
-        hint="N, by its maker in this base"
-        :shown="figureShown(thing.anchors.pullN, 'N')"
-        :commit="takeFigure(pullN => set({ anchors: { ...thing!.anchors!, pullN } }), 'N')"
-      />
-      <FieldTypedField
-        label="One holds, sheared"
-        hint="N, by its maker in this base"
-        :shown="figureShown(thing.anchors.shearN, 'N')"
-        :commit="takeFigure(shearN => set({ anchors: { ...thing!.anchors!, shearN } }), 'N')"
-      />
-      <FieldYesNoField
-        label="Screwed"
-        :value="thing.anchors.board"
-        yes="To a board over two studs"
-        no="To the wall"
-        @choose="set({ anchors: { ...thing!.anchors!, board: $event } })"
-      />
-      <FieldYesNoField
-        label="Its top"
-        :value="thing.anchors.topRestraint"
-        yes="Is restrained"
-        no="Is free"
-        @choose="set({ anchors: { ...thing!.anchors!, topRestraint: $event } })"
-      />
-    </template>
+    <GroundBusbar v-if="thing.panel" />
+    <GroundStore v-if="thing.store" />
+    <GroundTransfer v-if="thing.transfer" />
+    <GroundAnchors v-if="thing.anchors" />
     <UButton
       v-if="!readsOnly"
       class="mt-4"

@@ -50,13 +50,15 @@ const said = computed(() => {
       No wall yet: add one on the right, under Place.
     </p>
     <template v-else-if="drawn">
-      <GroundDrawing
-        :drawn="drawn"
-        :picked="held ? `${held.kind} ${held.id}` : null"
-        :label="`${wall.name}, seen from before it, to scale`"
-        class="max-h-[46vh] w-full"
-        @pick="pick($event.kind, $event.id)"
-      />
+      <div class="max-md:overflow-x-auto">
+        <GroundDrawing
+          :drawn="drawn"
+          :picked="held ? `${held.kind} ${held.id}` : null"
+          :label="`${wall.name}, seen from before it, to scale`"
+          class="max-h-[46vh] w-full max-md:min-w-[40rem]"
+          @pick="pick($event.kind, $event.id)"
+        />
+      </div>
       <p class="text-sm text-muted">
         {{ said }} Dashed: there already. A number is a run, L a label.
       </p>
