@@ -32,7 +32,8 @@ const room = (pdf: Pdf, height: number) => {
 
 function drawPage(pdf: Pdf, page: PermitPage, units: UnitSystem) {
   if (page.figure) {
-    const top = pdf.y
+    // Room for what stands over a figure, as a ridge's name.
+    const top = pdf.y + 12
     const below = page.tables.reduce((sum, table) => sum + 30 + 15 * table.rows.length, 40)
     const height = Math.max(230, pdf.page.height - top - MARGIN - 30 - below)
     const { scale, height: drawn } = drawFigure(pdf, page.figure, { x: MARGIN, y: top, width: widthOf(pdf), height }, page.wordsToScale ? 'to-scale' : 'own-size')
