@@ -23,5 +23,8 @@ const MM2_PER_MIL = Math.PI / 4 * 0.0254 ** 2
 /** Copper’s cross-section, mm². */
 export const copperMm2 = (size: WireSize): number => isAmerican(size) ? CIRCULAR_MILS[size] * MM2_PER_MIL : Number.parseFloat(size)
 
+/** Mass of copper alone, kg a metre: 8.96 kg a mm² and km. */
+export const copperKgPerM = (size: WireSize): number => copperMm2(size) * 8.96e-3
+
 /** The thicker of two, of one side of the ocean. */
 export const thicker = <S extends WireSize>(a: S, b: S): S => copperMm2(a) >= copperMm2(b) ? a : b

@@ -55,7 +55,7 @@ export function busesOf(ground: Ground, net: Net, flows: Flows, rules: GroundRul
 
 /** A tap before the main, where a run comes to the service without passing it. */
 export function tapOf(ground: Ground, net: Net, flows: Flows, runs: Run[], rules: GroundRules): TapPlan | null {
-  const edge = net.edges.find(one => isTap(ground, one) && !hasLoads(one.from))
+  const edge = net.edges.find(one => isTap(one) && !hasLoads(one.from))
   if (!edge) return null
   const sources = flows.sources.get(edge.from.id) ?? []
   const deviceA = flows.of.get(edge)![0]!.deviceA ?? 0

@@ -33,13 +33,13 @@ export const heats = (fn: Function_, flow: Flow, rules: GroundRules): boolean =>
 export function laidOf(ground: Ground, edge: Edge, flows: Flow[], rules: GroundRules, lengthMm: number | null): Laid {
   const choice = choiceOf(ground, edge)
   return {
-    edge, flows, choice, dc: flows.some(one => one.dc), existing: edge.from.existing && edge.to.existing, tap: isTap(ground, edge), nipple: lengthMm !== null && lengthMm <= rules.figures.nipple.value + 1e-9,
+    edge, flows, choice, dc: flows.some(one => one.dc), existing: edge.from.existing && edge.to.existing, tap: isTap(edge), nipple: lengthMm !== null && lengthMm <= rules.figures.nipple.value + 1e-9,
     airC: choice.airC ?? ground.airC, carrying: flows.reduce((sum, flow) => sum + carryingOf(flow, rules), 0), loaded: flows.some(flow => lineCount(flow.functions) === 3) ? 3 : 2,
   }
 }
 
 /** Whether a run meets the service before its main: it leads to the meter, and loads don’t hang on what it comes from. */
-export const isTap = (_: Ground, { from, to }: Edge): boolean => to.kind === 'meter' && from.kind !== 'main-panel' && from.kind !== 'gateway'
+export const isTap = ({ from, to }: Edge): boolean => to.kind === 'meter' && from.kind !== 'main-panel' && from.kind !== 'gateway'
 
 /**
  * Whether a conductor carries a circuit of a run and its device protects it: terminals before anything is taken off, the conductor after it, and the

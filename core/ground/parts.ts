@@ -1,17 +1,16 @@
-import { copperMm2, insulationNames, racewayNames } from '../electrical'
+import { copperKgPerM, insulationNames, racewayNames } from '../electrical'
 import { cableNames, type Ground, thingNames } from '../job'
 import type { PartKind } from '../catalogue'
 import type { PartDraft } from '../trade'
 import type { GroundPlan, Run } from './layout'
 import { wantsExpansion } from './runs'
 
-/** Mass of copper, kg a mm² and metre, and what its covering adds (common practice). */
-const COPPER_KG = 8.96e-3
+/** What its covering adds to copper’s mass (common practice). */
 const COVERED = 1.25
 
 /** What a metre of a run costs by the job's own figures. */
 export const perMetrePrice = ({ conductors, raceway }: Pick<Run, 'conductors' | 'raceway'>, { costs }: Pick<Ground, 'costs'>): number =>
-  (raceway ? costs.racewayPerM : 0) + conductors.reduce((sum, one) => sum + copperMm2(one.size) * COPPER_KG * costs.copperPerKg, 0)
+  (raceway ? costs.racewayPerM : 0) + conductors.reduce((sum, one) => sum + copperKgPerM(one.size) * costs.copperPerKg, 0)
 
 const draft = (kind: PartKind, name: string, amount: number, rule: string, own: Partial<PartDraft> = {}): PartDraft[] =>
   amount > 0 ? [{ kind, item: null, name, maker: '', stage: 'ground', named: true, amount, massKg: 'by shelf', price: 'by shelf', rule, ...own }] : []
@@ -25,12 +24,12 @@ const stickOf = (us: boolean) => us ? 3048 : 3000
 export const wireName = ({ size, covered, colour }: Pick<Run['conductors'][number], 'size' | 'covered' | 'colour'>): string => `${size} ${covered === 'bare' || covered === 'cable' ? '' : `${insulationNames[covered]}, `}${colour} copper`.replace('  ', ' ')
 
 /** Conductors of all runs by what they are, each with its length, mm. */
-export function wiresOfPlan(plan: GroundPlan): { name: string, mm: number, mm2: number, runs: number[] }[] {
-  const sums = new Map<string, { name: string, mm: number, mm2: number, runs: number[] }>()
+export function wiresOfPlan(plan: GroundPlan): { name: string, mm: number, kgPerM: number, runs: number[] }[] {
+  const sums = new Map<string, { name: string, mm: number, kgPerM: number, runs: number[] }>()
   for (const run of made(plan)) {
     for (const one of run.conductors) {
       if (one.covered === 'cable') continue
-      const own = sums.get(wireName(one)) ?? { name: wireName(one), mm: 0, mm2: copperMm2(one.size), runs: [] }
+      const own = sums.get(wireName(one)) ?? { name: wireName(one), mm: 0, kgPerM: copperKgPerM(one.size), runs: [] }
       sums.set(own.name, { ...own, mm: own.mm + run.length.mm, runs: own.runs.includes(run.number) ? own.runs : [...own.runs, run.number] })
     }
   }
@@ -56,7 +55,7 @@ export const groundParts = (plan: GroundPlan): Partial<Record<PartKind, PartDraf
   const runs = made(plan)
   const unit = unitOf(us)
   return {
-    'building-wire': wiresOfPlan(plan).flatMap(({ name, mm, mm2, runs: on }) => draft('building-wire', name, Math.ceil(mm / unit), `${onRuns(on)}, loose ends in every box counted; by the ${us ? 'foot' : 'metre'}`, { lengthMm: unit, massKg: mm2 * COPPER_KG * COVERED * unit / 1000, price: mm2 * COPPER_KG * plan.ground.costs.copperPerKg * unit / 1000 })),
+    'building-wire': wiresOfPlan(plan).flatMap(({ name, mm, kgPerM, runs: on }) => draft('building-wire', name, Math.ceil(mm / unit), `${onRuns(on)}, loose ends in every box counted; by the ${us ? 'foot' : 'metre'}`, { lengthMm: unit, massKg: kgPerM * COVERED * unit / 1000, price: kgPerM * plan.ground.costs.copperPerKg * unit / 1000 })),
     'building-cable': byKey(runs, run => run.cable ? `${run.size} ${cableNames[run.cable]}` : null, run => run.length.mm).flatMap(({ name, amount, runs: on }) => draft('building-cable', name, Math.ceil(amount / unit), `${onRuns(on)}, by the ${us ? 'foot' : 'metre'}`, { lengthMm: unit })),
     'raceway': byKey(runs, tubeName, run => run.length.mm).flatMap(({ name, amount, runs: on }) => draft('raceway', name, Math.ceil(amount / stickOf(us)), `${onRuns(on)}, in sticks`, { lengthMm: stickOf(us), price: plan.ground.costs.racewayPerM * stickOf(us) / 1000 })),
     'raceway-connector': byKey(runs, tubeName, run => 2 + 2 * run.choice.pullBoxes).flatMap(({ name, amount }) => draft('raceway-connector', `Connector for ${name}`, amount, 'One at each end of a run, two at each pull box')),

@@ -1,8 +1,7 @@
-import { copperMm2 } from '../electrical'
+import { copperKgPerM } from '../electrical'
 import type { Ground, Thing, Wall } from '../job'
 import { bounded } from '../memory'
-import type { Laid } from './lay'
-import { ableSizes } from './lay'
+import { ableSizes, type Laid } from './lay'
 import type { Crowding, Placing, Stood } from './layout'
 import type { Edge } from './net'
 import type { GroundRules } from './rules'
@@ -10,14 +9,11 @@ import { bodyOf, entryOf } from './wall/body'
 import { type Link, nearestFit, placeOnWall, type WallAnswer } from './wall/search'
 import { troubleOf } from './wall/space'
 
-/** Mass of copper, kg a mm² and metre. */
-const COPPER_KG = 8.96e-3
-
 /** What a metre of a run costs: its tube, and all copper in it. */
 export function perMetre(laid: Laid, ground: Ground, rules: GroundRules): number {
   const size = ableSizes(laid, rules, ground.terminalC)[0]
   const conductors = laid.flows.reduce((sum, flow) => sum + flow.functions.length, 0) + 1
-  return ground.costs.racewayPerM + (size ? conductors * copperMm2(size) * COPPER_KG * ground.costs.copperPerKg : 0)
+  return ground.costs.racewayPerM + (size ? conductors * copperKgPerM(size) * ground.costs.copperPerKg : 0)
 }
 
 /** Steps of a search that only has to find places. */

@@ -1,6 +1,5 @@
 import { copperMm2, type WireSize, wiresOf } from '../electrical'
-import { lossV } from './lay'
-import type { Laid } from './lay'
+import { type Laid, lossV } from './lay'
 
 /** A run to be sized: the sizes that carry it, thinnest first, and how long it is. */
 export interface Sizable { laid: Laid, able: WireSize[], mm: number }

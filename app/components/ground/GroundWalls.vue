@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { numberedThings, wallFigure } from '#core/sheets/ground'
-import { formatLength } from '#core/units'
+import { formatLength, formatMass } from '#core/units'
 
 /** Walls to scale with what stands on them, the runs between, and every reading from the left corner and the floor. */
 const { grid, units, held, pick } = useGrid()
@@ -16,9 +16,8 @@ const drawn = computed(() => wall.value && wallFigure(grid.value!, wall.value))
 const length = (mm: number) => formatLength(mm, units.value)
 const rows = computed(() => numberedThings(grid.value!).flatMap(({ n, thing }) => {
   const at = grid.value!.placing.stood.find(one => one.thingId === thing.id && one.wallId === wall.value?.id)
-  return at ? [{ key: thing.id, picked: held.value?.kind === 'thing' && held.value.id === thing.id, cells: [`${String.fromCharCode(64 + n)}  ${thing.name}`, length(at.xMm), length(at.yMm), `${length(thing.wideMm)} x ${length(thing.highMm)}`, thing.massKg === null ? '' : formatMassOf(thing.massKg), thing.existing ? 'there' : at.found ? 'found' : 'typed'].map(words => ({ words })) }] : []
+  return at ? [{ key: thing.id, picked: held.value?.kind === 'thing' && held.value.id === thing.id, cells: [`${String.fromCharCode(64 + n)}  ${thing.name}`, length(at.xMm), length(at.yMm), `${length(thing.wideMm)} x ${length(thing.highMm)}`, thing.massKg === null ? '' : formatMass(thing.massKg, units.value), thing.existing ? 'there' : at.found ? 'found' : 'typed'].map(words => ({ words })) }] : []
 }))
-const formatMassOf = (kg: number) => units.value === 'imperial' ? `${Math.round(kg * 2.20462)} lb` : `${kg} kg`
 const said = computed(() => {
   const { placing } = grid.value!
   const found = placing.stood.some(one => one.found)
