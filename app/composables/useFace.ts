@@ -9,6 +9,8 @@ import type { UnitSystem } from '#core/units'
 /** What every part of the planner's page works on: one face of the open job, its plan and what is selected. */
 export interface FaceWork {
   job: Ref<Job>
+  /** The job with what was typed since that plan: for a figure that comes of several typed ones, so that the last of them finds the others there. */
+  newest: Ref<Job>
   plan: Ref<Plan>
   face: Ref<Face>
   facePlan: Ref<FacePlan>
@@ -17,7 +19,9 @@ export interface FaceWork {
   stage: Ref<StageId>
   selection: Ref<FaceRef>
   select: (what: FaceRef) => void
+  /** Makes an edit that was worked out from `job`, and one worked out from `newest`. */
   commit: (edit: Edit) => Outcome<true>
+  commitNewest: (edit: Edit) => Outcome<true>
   chooseFace: (faceId: string) => unknown
 }
 

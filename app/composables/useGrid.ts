@@ -2,11 +2,14 @@ import { type GroundPlan, startedGround, startWays } from '#core/ground'
 import type { Ground, Panel, RunChoice, Thing, Wall } from '#core/job'
 import { MM_PER_INCH } from '#core/units'
 
-/** What stands between roof and grid on the open job: its plan, what is in hand, and how it is changed. */
+/**
+ * What stands between roof and grid on the open job: its plan, what is in hand, and how it is changed. What is typed is shown at once, so that a quick
+ * hand finds what it typed before; figures that follow come with the plan.
+ */
 export function useGrid() {
-  const { job, plan, units, selection, select, commit } = useFace()
+  const { job, newest, plan, units, selection, select, commit: commitPlanned, commitNewest: commit } = useFace()
   const grid = computed(() => plan.value.grid)
-  const ground = computed(() => job.value.ground)
+  const ground = computed(() => newest.value.ground)
   const held = computed(() => {
     const ref = selection.value
     return ref.kind === 'thing' || ref.kind === 'run' ? ref : null
@@ -20,10 +23,11 @@ export function useGrid() {
     return commit({ type: 'batch', edits: [edit, { type: 'set-assumed', keys: edit.ground.walls.map(wall => `wall ${wall.id}`), assumed: true }] })
   }
   const set = (values: Partial<Omit<Ground, 'figures' | 'walls' | 'things' | 'runs'>>) => commit({ type: 'set-ground', values })
-  const setThing = (one: Thing, change: Partial<Thing>) => commit({ type: 'put-thing', thingId: one.id, thing: { ...one, ...change } })
+  const setThing = (one: Thing, change: Partial<Thing>) => commit({ type: 'set-thing', thingId: one.id, values: change })
   const setPanel = (one: Thing, change: Partial<Panel>) => setThing(one, { panel: { ...one.panel!, ...change } })
-  const setWall = (one: Wall, change: Partial<Wall>) => commit({ type: 'put-wall', wallId: one.id, wall: { ...one, ...change } })
-  const setRun = (one: GroundPlan['runs'][number], change: Partial<RunChoice>) => commit({ type: 'put-run', fromId: one.fromId, toId: one.toId, run: { ...one.choice, ...change } })
+  const setWall = (one: Wall, change: Partial<Wall>) => commit({ type: 'set-wall', wallId: one.id, values: change })
+  // What is chosen for a run is shown as it was planned, with what follows from it.
+  const setRun = (one: GroundPlan['runs'][number], change: Partial<RunChoice>) => commitPlanned({ type: 'set-run', fromId: one.fromId, toId: one.toId, values: change })
   /** Long ways as people say them: whole feet, or metres to a tenth. */
   const far = (mm: number) => units.value === 'imperial' ? `${Math.ceil(mm / MM_PER_INCH / 12 - 1e-9)} ft` : `${(mm / 1000).toFixed(1)} m`
   return { job, plan, units, grid, ground, thing, run, held, pick, begin, set, setThing, setPanel, setWall, setRun, commit, far, ways: computed(() => startWays.filter(way => way.suits(plan.value.wiring))) }

@@ -142,6 +142,8 @@ export const useJobStore = defineStore('job', () => {
 
   /** Forms and keys work on the job that is shown, which trails behind what was typed. What somebody typed is assumed no more. */
   const commit = (edit: Edit) => push('edit', planned.value && job.value ? settled(job.value, rebased(edit, planned.value, job.value)) : edit)
+  /** The same for what was worked out from the job as it is now, also from what is not planned yet. */
+  const commitNewest = (edit: Edit) => push('edit', job.value ? settled(job.value, edit) : edit)
   const undo = () => now.value?.stacks.undo.length ? push('undo', now.value.stacks.undo.at(-1)!) : refused('There is nothing to undo.')
   const redo = () => now.value?.stacks.redo.length ? push('redo', now.value.stacks.redo.at(-1)!) : refused('There is nothing to redo.')
 
@@ -229,7 +231,7 @@ export const useJobStore = defineStore('job', () => {
 
   return {
     job, catalogue, plan, planned, proving, keptAt, planProblem, slow, preview, changes, saveState, waiting, aside, meanwhile, loadProblem, refusal, canUndo, canRedo,
-    turn, open, close, commit, undo, redo, previewEdit, takeTheirs,
+    turn, open, close, commit, commitNewest, undo, redo, previewEdit, takeTheirs,
   }
 })
 

@@ -1,31 +1,36 @@
 import { mountSuspended } from '@nuxt/test-utils/runtime'
 import { computed, defineComponent, h, ref, type Component } from 'vue'
 import { provideFace } from '../composables/useFace'
-import { type Edit, type Job, readEdit } from '../../core/job'
+import { type Edit, type Job, readEdit, rebased } from '../../core/job'
 import { sentencesOf } from '../../core/outcome'
 import { done, type Outcome, refused } from '../../core/outcome'
 import { planJob } from '../../core/plan'
 import type { Ref as FaceRef } from '../../core/trade'
 import { catalogue } from '../../tests/fixtures/jobs'
 
-/** Mounts a part of the planner's page on a job of its own: edits are made and planned at once, and kept in `edits`. */
-export async function mountOnJob(part: Component, start: Job, props: Record<string, unknown> = {}, selected: FaceRef = { kind: 'face' }) {
+/**
+ * Mounts a part of the planner's page on a job of its own: edits are made and planned at once, and kept in `edits`.
+ * @param trails the plan never comes: what is shown of it stays as at the start
+ */
+export async function mountOnJob(part: Component, start: Job, props: Record<string, unknown> = {}, selected: FaceRef = { kind: 'face' }, trails = false) {
   const job = ref(start)
   const selection = ref<FaceRef>(selected)
   const edits: Edit[] = []
-  const plan = computed(() => planJob(job.value, catalogue))
-  function commit(edit: Edit): Outcome<true> {
+  const planned = computed(() => trails ? start : job.value)
+  const plan = computed(() => planJob(planned.value, catalogue))
+  const commit = (edit: Edit) => commitNewest(rebased(edit, planned.value, job.value))
+  function commitNewest(edit: Edit): Outcome<true> {
     const read = readEdit(edit, job.value, catalogue)
     if (!read.ok) return refused(sentencesOf(read.problems))
-    edits.push(edit)
+    edits.push(read.value.edit)
     job.value = read.value.job
     return done(true)
   }
   const host = defineComponent({
     setup() {
       provideFace({
-        job, plan, face: computed(() => job.value.faces[0]!), facePlan: computed(() => plan.value.faces[0]!), catalogue: ref(catalogue), units: computed(() => job.value.units),
-        stage: ref('rows'), selection, select: (what) => { selection.value = what }, commit, chooseFace: () => {},
+        job: planned, newest: job, plan, face: computed(() => planned.value.faces[0]!), facePlan: computed(() => plan.value.faces[0]!), catalogue: ref(catalogue), units: computed(() => planned.value.units),
+        stage: ref('rows'), selection, select: (what) => { selection.value = what }, commit, commitNewest, chooseFace: () => {},
       })
       return () => h(part, props)
     },
@@ -41,8 +46,10 @@ export async function mountOnJob(part: Component, start: Job, props: Record<stri
     wrapper, job, plan, edits, selection, field,
     /** Types over a field and takes it. */
     async type(label: string, text: string) {
-      await field(label).setValue(text)
-      await field(label).trigger('change')
+      const typed = field(label)
+      await typed.setValue(text)
+      // What was taken may have taken the field with it.
+      if (typed.exists()) await typed.trigger('change')
     },
     press: (name: string) => wrapper.findAll('button').find(one => one.text() === name || one.attributes('aria-label') === name)!.trigger('click'),
   }

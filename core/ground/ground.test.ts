@@ -10,7 +10,7 @@ import { anchorsOf, type Conductor, criticalMm, type GroundPlan, startWays } fro
 const figures = figuresOf('2023')
 
 describe('anchors', () => {
-  const hung = (values: object = {}) => ({ ...plainThing, massKg: 40, highMm: 800, anchors: { count: 4, inTension: 2, outMm: 110, apartMm: 700, pullN: 2000, shearN: 1500, edgeMm: 60, embedMm: 60, topRestraint: false, board: false, ...values } })
+  const hung = (values: object = {}) => ({ ...plainThing, massKg: 40, highMm: 800, anchors: { count: 4, inTension: 2, outMm: 110, apartMm: 700, pullN: 2000, shearN: 1500, edgeMm: 60, spacingMm: 80, embedMm: 60, topRestraint: false, board: false, ...values } })
   // By hand: 40 x 9.80665 x 110 / (700 x 2) = 30.82 N; a person 500 x 800 / 1400 = 285.71 N; shear 392.27 / 4 = 98.07 N.
   it('are pulled by m g e / (z n) and by somebody who leans, and share the shear', () => {
     const own = anchorsOf(hung(), figures, 0)!

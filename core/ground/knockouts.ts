@@ -24,11 +24,14 @@ export function knockoutsOf({ things }: Ground, runs: Run[], placing: Placing): 
     const own = runs.filter(run => !run.existing && run.raceway?.filled && (run.fromId === thing.id || run.toId === thing.id) && sideOf(thing, run, placing, things) === side)
     const sizes = own.map(run => run.raceway!.filled!.size)
     const gaps = sizes.slice(1).map((size, i) => holesApartMm(sizes[i]!, size))
-    const long = side === 'top' || side === 'bottom' ? thing.wideMm : thing.highMm
-    let at = long / 2 - gaps.reduce((sum, gap) => sum + gap, 0) / 2
+    const across = gaps.reduce((sum, gap) => sum + gap, 0)
+    const sideMm = side === 'top' || side === 'bottom' ? thing.wideMm : thing.highMm
+    // Each hole keeps half a locknut within its side; they stand about its middle.
+    const needsMm = Math.max(0, ...sizes.map((size, i) => 2 * (Math.abs(gaps.slice(0, i).reduce((sum, gap) => sum + gap, 0) - across / 2) + edgeMm(size))))
+    let at = (sideMm - across) / 2
     return own.map((run, i): Knockout => {
       if (i) at += gaps[i - 1]!
-      return { thingId: thing.id, side, run: run.number, readingMm: at, holeMm: holeMm(sizes[i]!), trade: sizes[i]!, fits: at - edgeMm(sizes[i]!) >= -1e-6 && at + edgeMm(sizes[i]!) <= long + 1e-6 }
+      return { thingId: thing.id, side, run: run.number, readingMm: at, holeMm: holeMm(sizes[i]!), trade: sizes[i]!, sideMm, needsMm, fits: needsMm <= sideMm + 1e-6 }
     })
   }))
 }

@@ -79,7 +79,7 @@ export interface JointRow { function: Function_, circuit: number | null, arrives
 export interface Joint { thingId: string, name: string, rows: JointRow[], tasks: string[], right: boolean }
 
 /** A hole in a box for a raceway: its middle by running reading along its side, from the left or from below. */
-export interface Knockout { thingId: string, side: 'top' | 'right' | 'bottom' | 'left', run: number, readingMm: number, holeMm: number, trade: RacewaySize, /** Within its side with its locknut. */ fits: boolean }
+export interface Knockout { thingId: string, side: 'top' | 'right' | 'bottom' | 'left', run: number, readingMm: number, holeMm: number, trade: RacewaySize, /** How long its side is, how long it must be for all its holes with their locknuts, and whether it is. */ sideMm: number, needsMm: number, fits: boolean }
 
 /** A busbar judged. */
 export interface BusPlan { thingId: string, name: string, busA: number, mainA: number, sourcesA: number[], countedA: number, tries: BusTry[], held: BusTry | null, ways: { needed: number, free: number }, workings: Working[] }
@@ -97,10 +97,12 @@ export interface Placing {
   without: string[]
   /** Things whose search came to its limit without an answer: whether there is one is not known. */
   unfinished: string[]
-  /** What the runs on walls cost as placed; the least that anybody could reach, proved. */
+  /** What runs that lead to something placed cost, by the ways between walls that were tried; what none by those ways costs less than; whether the two are the same. */
   cost: number
   boundCost: number
   proved: boolean
+  /** Whether every choice of ways between walls was tried. */
+  allWays: boolean
 }
 
 /** Why a thing may not stand where somebody put it. */

@@ -1,5 +1,5 @@
 import { copperKgPerM, insulationNames, racewayNames } from '../electrical'
-import { cableNames, type Ground, thingNames } from '../job'
+import { cableNames, type Ground, type Thing, thingNames, type Wall } from '../job'
 import type { PartKind } from '../catalogue'
 import type { PartDraft } from '../trade'
 import type { GroundPlan, Run } from './layout'
@@ -49,6 +49,17 @@ const byKey = (runs: Run[], key: (run: Run) => string | null, amount: (run: Run)
 const tubeName = ({ raceway }: Run): string | null => raceway?.filled ? `${racewayNames[raceway.kind]}, ${raceway.filled.size}${/^\d\d$/.test(raceway.filled.size) ? ' mm' : ' in'}` : null
 const onRuns = (runs: number[]): string => `Run${runs.length > 1 ? 's' : ''} ${runs.join(', ')}`
 
+const baseNames: Record<Wall['base'], string> = { stud: 'timber', masonry: 'masonry', concrete: 'concrete' }
+/** Anchors by what they hold in and how deep they go. */
+function anchorParts({ ground }: GroundPlan): PartDraft[] {
+  const held = ground.things.filter(one => !one.existing && one.anchors)
+  const inOf = (one: Thing) => `Anchor in ${one.anchors!.board ? 'a board' : baseNames[ground.walls.find(wall => wall.id === one.wallId)?.base ?? 'masonry']}, ${one.anchors!.embedMm} mm deep`
+  return [...new Set(held.map(inOf))].flatMap((name) => {
+    const own = held.filter(one => inOf(one) === name)
+    return draft('ground-anchor', name, own.reduce((sum, one) => sum + one.anchors!.count, 0), `For ${own.map(one => one.name).join(', ')}, by their maker’s value`)
+  })
+}
+
 /** What everything below the roof box takes. */
 export const groundParts = (plan: GroundPlan): Partial<Record<PartKind, PartDraft[]>> => {
   const { us } = plan.rules
@@ -66,6 +77,7 @@ export const groundParts = (plan: GroundPlan): Partial<Record<PartKind, PartDraf
     'fire-stop': draft('fire-stop', 'Fire-stop', runs.filter(one => one.choice.fireStop).length, 'One where a run goes through a wall that fire must not pass'),
     'pull-string': plan.ground.growth.includes('pull-string') ? draft('pull-string', 'Pull string', Math.ceil(runs.reduce((sum, one) => sum + one.length.mm, 0) / unit), 'In every raceway, for what comes later', { lengthMm: unit }) : [],
     'ground-box': plan.ground.things.filter(one => !one.existing && !['inverter', 'meter'].includes(one.kind)).flatMap(one => draft('ground-box', `${one.name} (${thingNames[one.kind].toLowerCase()})`, 1, 'As on the wall', { massKg: one.massKg ?? 'by shelf', price: one.price ?? 'by shelf' })),
+    'ground-anchor': anchorParts(plan),
     'ground-label': draft('ground-label', 'Label', plan.labels.length, 'One at each place on the label sheet'),
   }
 }

@@ -22,7 +22,7 @@ const SIZE: Record<ThingKind, [wide: number, high: number, deep: number, kg: num
 const panelOf = (busA: number, mainA: number | null, more: Partial<Panel> = {}): Panel => ({ ...plainPanel, busA, mainA, ...more })
 
 /** How a thing of some mass is held at usual places (common practice); what one anchor holds has to be looked up. */
-const anchorsFor = (massKg: number, highMm: number, deepMm: number): Anchors | null => massKg < 15 ? null : { count: 4, inTension: 2, outMm: deepMm / 2, apartMm: Math.max(100, highMm - 120), pullN: null, shearN: null, edgeMm: 60, embedMm: 60, topRestraint: massKg > 60, board: false }
+const anchorsFor = (massKg: number, highMm: number, deepMm: number): Anchors | null => massKg < 15 ? null : { count: 4, inTension: 2, outMm: deepMm / 2, apartMm: Math.max(100, highMm - 120), pullN: null, shearN: null, edgeMm: 60, spacingMm: 80, embedMm: 60, topRestraint: massKg > 60, board: false }
 
 /** A thing of a kind at usual size, that is still to be found a place. */
 export function usualThing(kind: ThingKind, id: string, more: Partial<Thing> = {}): Thing {

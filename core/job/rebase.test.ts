@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { changed } from '../../tests/fixtures/jobs'
 import { seeded } from '../../tests/fixtures/random'
-import { applyEdit, type Edit, type Face, type Job, readEdit, rebased } from './index'
+import { applyEdit, bareGround, type Edit, type Face, type Job, plainThing, plainWall, readEdit, rebased, type Wall } from './index'
 import { demoCatalogue } from '../catalogue'
 import { plainRules } from '../../tests/fixtures/plain-rules'
 
@@ -58,5 +58,46 @@ describe('edits made while the screen trails behind', () => {
     const edit: Edit = { type: 'set-face', faceId: 'main', values: { outline: taped([9000, 5000, 9000, 5000]) } }
     expect(rebased(edit, seen, gone)).toEqual(edit)
     expect(readEdit(rebased(edit, seen, gone), gone, demoCatalogue).ok).toBe(false)
+  })
+  it('200 times: readings of one box, its plate, its wall and its run, typed by a quick hand before any is shown, are all kept', () => {
+    const random = seeded(19)
+    const box = { ...plainThing, id: 'box', anchors: { count: 4, inTension: 2, outMm: 80, apartMm: 300, pullN: null, shearN: null, edgeMm: 100, spacingMm: 100, embedMm: 50, topRestraint: false, board: false } }
+    const seen: Job = { ...changed({}), ground: { ...bareGround, walls: [plainWall], things: [box] } }
+    const hands: ((n: number) => Edit)[] = [
+      n => ({ type: 'set-thing', thingId: 'box', values: { massKg: n } }),
+      n => ({ type: 'set-thing', thingId: 'box', values: { anchors: { ...box.anchors, pullN: n } } }),
+      n => ({ type: 'set-thing', thingId: 'box', values: { anchors: { ...box.anchors, shearN: n } } }),
+      () => ({ type: 'set-thing', thingId: 'box', values: { says: [...box.says, 'surge'] } }),
+      () => ({ type: 'set-thing', thingId: 'box', values: { says: [...box.says, 'rcd-b'] } }),
+      n => ({ type: 'set-wall', wallId: plainWall.id, values: { wideMm: 3000 + n } }),
+      n => ({ type: 'set-wall', wallId: plainWall.id, values: { blocks: [{ id: 'door', kind: 'door', name: 'Door', xMm: n, yMm: 0, wideMm: 900, highMm: 2000, deepMm: 0, keepMm: null }] } }),
+      n => ({ type: 'set-wall', wallId: plainWall.id, values: { blocks: [{ id: 'gas', kind: 'gas', name: 'Gas', xMm: n, yMm: 300, wideMm: 200, highMm: 300, deepMm: 150, keepMm: null }] } }),
+      () => ({ type: 'set-run', fromId: 'box', toId: 'main', values: { ways: ['wall', 'attic'] } }),
+      () => ({ type: 'set-run', fromId: 'box', toId: 'main', values: { ways: ['wall', 'eave'] } }),
+      n => ({ type: 'set-run', fromId: 'box', toId: 'main', values: { lengthMm: n } }),
+    ]
+    for (let round = 0; round < 200; round++) {
+      const told = hands.map((hand, i) => [hand, 10 + i, random.next()] as const).sort((a, b) => a[2] - b[2])
+      const now = told.reduce((state, [hand, n]) => {
+        const edit = rebased(hand(n), seen, state)
+        expect(readEdit(edit, state, demoCatalogue).ok).toBe(true)
+        return applyEdit(state, edit)
+      }, seen).ground!
+      expect(now.things[0]).toMatchObject({ massKg: 10, anchors: { pullN: 11, shearN: 12 } })
+      expect([...now.things[0]!.says].sort()).toEqual(['rcd-b', 'surge'])
+      expect(now.walls[0]!.wideMm).toBe(3015)
+      expect(now.walls[0]!.blocks.map(one => one.id).sort()).toEqual(['door', 'gas'])
+      expect(now.runs[0]!.lengthMm).toBe(20)
+      expect([...now.runs[0]!.ways].sort()).toEqual(['attic', 'eave', 'wall'])
+    }
+  })
+  it('what was taken out on one side stays out, and what the other changed of the rest is kept', () => {
+    const block = (id: string, xMm: number): Wall['blocks'][number] => ({ id, kind: 'other', name: id, xMm, yMm: 0, wideMm: 100, highMm: 100, deepMm: 0, keepMm: null })
+    const blocksOf = (job: Job) => job.ground!.walls[0]!.blocks
+    const seen: Job = { ...changed({}), ground: { ...bareGround, walls: [{ ...plainWall, blocks: [block('a', 0), block('b', 500), block('c', 900)] }] } }
+    const set = (blocks: Wall['blocks']): Edit => ({ type: 'set-wall', wallId: plainWall.id, values: { blocks } })
+    const now = applyEdit(seen, set(blocksOf(seen).filter(one => one.id !== 'b')))
+    const mine = set(blocksOf(seen).map(one => one.id === 'c' ? { ...one, xMm: 950 } : one))
+    expect(blocksOf(applyEdit(now, rebased(mine, seen, now)))).toEqual([block('a', 0), block('c', 950)])
   })
 })

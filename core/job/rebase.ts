@@ -1,5 +1,5 @@
 import { type Edit, inverseOf } from './edits'
-import type { Job } from './schema'
+import { type Job, plainRun } from './schema'
 
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b)
 const isRecord = (one: unknown): one is Record<string, unknown> => typeof one === 'object' && one !== null && !Array.isArray(one)
@@ -10,12 +10,39 @@ const TELLS = ['kind', 'edition', 'form', 'id']
 function joined(seen: unknown, mine: unknown, now: unknown): unknown {
   if (same(seen, now)) return mine
   if (same(seen, mine)) return now
-  if (Array.isArray(seen) && Array.isArray(mine) && Array.isArray(now)) {
-    return seen.length === mine.length && seen.length === now.length ? mine.map((one, i) => joined(seen[i], one, now[i])) : mine
-  }
+  if (Array.isArray(seen) && Array.isArray(mine) && Array.isArray(now)) return joinedLists(seen, mine, now)
   if (!isRecord(seen) || !isRecord(mine) || !isRecord(now)) return mine
   if (TELLS.some(key => !same(seen[key], mine[key]) || !same(seen[key], now[key]))) return mine
   return Object.fromEntries(Object.keys(mine).map(key => [key, joined(seen[key], mine[key], now[key])]))
+}
+
+const isNamed = (one: unknown): one is { id: string } => isRecord(one) && typeof one.id === 'string'
+const nameOf = (one: unknown): string | null => typeof one === 'string' ? one : isNamed(one) ? one.id : null
+
+/** Lists of words or of members with ids: what was put in or taken out on either side stays so. Others go by place, and as mine where their lengths differ. */
+function joinedLists(seen: unknown[], mine: unknown[], now: unknown[]): unknown[] {
+  if (![...seen, ...mine, ...now].every(one => nameOf(one) !== null)) {
+    return seen.length === mine.length && seen.length === now.length ? mine.map((one, i) => joined(seen[i], one, now[i])) : mine
+  }
+  const [before, own, since] = [seen, mine, now].map(list => new Map(list.map(one => [nameOf(one)!, one])))
+  return [
+    ...mine.filter(one => since!.has(nameOf(one)!) || !before!.has(nameOf(one)!)).map(one => joined(before!.get(nameOf(one)!), one, since!.get(nameOf(one)!) ?? one)),
+    ...now.filter(one => !own!.has(nameOf(one)!) && !before!.has(nameOf(one)!)),
+  ]
+}
+
+/** What the facts that an edit replaces are on a job; null where it replaces none. */
+function factsOn(job: Job, edit: Edit): Record<string, unknown> | null {
+  // Of a run that nobody chose anything for, the rules choose.
+  if (edit.type === 'set-run') return { ...job.ground?.runs.find(one => one.fromId === edit.fromId && one.toId === edit.toId) ?? plainRun(edit.fromId, edit.toId) }
+  try {
+    const old = inverseOf(job, edit)
+    return 'values' in old ? old.values as Record<string, unknown> : null
+  }
+  catch {
+    // What it is about is not there any more, or was not yet: reading the edit says so.
+    return null
+  }
 }
 
 /**
@@ -27,16 +54,8 @@ export function rebased(edit: Edit, seen: Job, now: Job): Edit {
   if (seen === now) return edit
   if (edit.type === 'batch') return { ...edit, edits: edit.edits.map(one => rebased(one, seen, now)) as typeof edit.edits }
   if (!('values' in edit)) return edit
-  let was: Edit, is: Edit
-  try {
-    [was, is] = [inverseOf(seen, edit), inverseOf(now, edit)]
-  }
-  catch {
-    // What it is about is not there any more, or was not yet: reading the edit says so.
-    return edit
-  }
-  if (!('values' in was) || !('values' in is)) return edit
-  const [before, after] = [was.values, is.values] as [Record<string, unknown>, Record<string, unknown>]
+  const [before, after] = [factsOn(seen, edit), factsOn(now, edit)]
+  if (!before || !after) return edit
   return {
     ...edit,
     values: Object.fromEntries(Object.entries(edit.values).map(([key, mine]) => [key, isRecord(mine) || Array.isArray(mine) ? joined(before[key], mine, after[key]) : mine])),

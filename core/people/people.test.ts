@@ -2,7 +2,7 @@ import { isEqual } from 'es-toolkit'
 import { describe, expect, it } from 'vitest'
 import { threeRowsOfSix } from '../../tests/fixtures/jobs'
 import { seeded } from '../../tests/fixtures/random'
-import { bareGround, applyEdit, collide, type Edit, editKinds, noPlaceLoads, touches } from '../job'
+import { bareGround, plainThing, plainWall, applyEdit, collide, type Edit, editKinds, noPlaceLoads, touches } from '../job'
 import { editRefusal, figuresOf, isFieldChange, may, needOf, refusalOf, type Right, roles } from './index'
 
 describe('rights', () => {
@@ -17,7 +17,7 @@ describe('rights', () => {
     expect(refusalOf('yard', 'issue')).toBe('As yard you can’t issue sheets. Ask an owner or planner.')
   })
   it('on an edit are a planner’s for every kind, but for what needs somebody who vouches', () => {
-    const job = { ...threeRowsOfSix(), ground: bareGround }
+    const job = { ...threeRowsOfSix(), ground: { ...bareGround, walls: [plainWall], things: [plainThing] } }
     const { pick, whole, between } = seeded(3)
     for (const kind of editKinds) {
       for (let i = 0; i < 8; i++) {
@@ -90,13 +90,17 @@ describe('edits that touch the same', () => {
     for (const [a, b] of [[hit, face({ supports: {} })], [face({ supports: {} }), hit]] as const) expect(collide(a, b)).toBe(true)
     expect(collide(hit, face({ supports: {} }, 'main2'))).toBe(false)
   })
-  /** In which order two logged what they found is no fact: each stands by its id. */
-  const listsSorted = (value: unknown): unknown => JSON.parse(JSON.stringify(value, (_, one: unknown) => Array.isArray(one) && one.every(item => typeof (item as { id?: unknown } | null)?.id === 'string') ? [...one as { id: string }[]].sort((x, y) => x.id.localeCompare(y.id)) : one))
+  /** In which order two logged what they found is no fact: each stands by its name. */
+  const nameOf = (one: unknown): string | null => {
+    const { id, moduleId, fromId, toId } = (one ?? {}) as Record<string, string | undefined>
+    return id ?? moduleId ?? (fromId === undefined ? null : `${fromId} ${toId}`)
+  }
+  const listsSorted = (value: unknown): unknown => JSON.parse(JSON.stringify(value, (_, one: unknown) => Array.isArray(one) && one.every(item => nameOf(item) !== null) ? [...one as unknown[]].sort((x, y) => nameOf(x)!.localeCompare(nameOf(y)!)) : one))
   it('are told from those that don’t by making both: what shares no fact comes to the same in either order', () => {
     const { pick, whole, between } = seeded(11)
-    const job = threeRowsOfSix()
+    const job = { ...threeRowsOfSix(), ground: { ...bareGround, walls: [plainWall], things: [plainThing] } }
     let apart = 0
-    for (let i = 0; i < 400; i++) {
+    for (let i = 0; i < 1200; i++) {
       const [a, b] = [0, 1].map(() => {
         const kind = pick(editKinds)
         return { kind, edit: kind.example(job, { pick, whole, between }) }

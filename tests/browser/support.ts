@@ -85,7 +85,7 @@ export async function jobWithEngineerAsked(page: Page): Promise<string> {
   await typeOver(page, 'Basic wind speed', '25')
   await pick(page, 'Terrain', 'II')
   await typeOver(page, 'Ground snow load', '0.65 kPa')
-  // The form grows with the plan that comes in: a list opened before would stay where it was.
+  // The form grows as the rules begin: a list opened before would stay where it was.
   await expect(page.getByLabel('Sliding', { exact: true })).toBeVisible()
   await choose(page, 'A licensed engineer', /asked for by code/)
   return jobId

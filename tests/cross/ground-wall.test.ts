@@ -1,8 +1,13 @@
 import { describe, expect, it } from 'vitest'
 import { figuresOf } from '../../core/electrical'
 import { type Body, GRID_MM, type Link, type Piece, placeOnWall, troubleOf, wayBetween, type WallFacts } from '../../core/ground'
-import type { Block, Wall } from '../../core/job'
-import { bareGround, plainWall } from '../../core/job'
+import type { Block, Wall, Thing } from '../../core/job'
+import { bareGround, plainThing, plainWall } from '../../core/job'
+import type { Laid } from '../../core/ground/lay'
+import type { Edge } from '../../core/ground/net'
+import { perMetre, placingOf } from '../../core/ground/placing'
+import { groundRules } from '../../core/ground/rules'
+import { grounded } from '../fixtures/ground'
 import { type Random, seeded } from '../fixtures/random'
 
 const figures = figuresOf('2023')
@@ -13,6 +18,18 @@ function mayStand(bodies: Body[], wall: WallFacts): boolean {
   for (const [i, one] of bodies.entries()) {
     if (one.x < 0 || one.y < 0 || one.x + one.wide > wall.wideMm || one.y + one.high > wall.highMm) return false
     if (one.handle !== null && one.y + one.handle > 79 * 25.4) return false
+    // Anchors in masonry, from the outline out to wherever the wall ends: a step at a time, sideways and along a circle about its corners.
+    if (one.edge && wall.base !== 'stud') {
+      if ((!wall.corner.left && one.x < one.edge) || (!wall.corner.right && wall.wideMm - one.x - one.wide < one.edge)) return false
+      for (const hole of wall.blocks.filter(block => block.kind === 'door' || block.kind === 'window')) {
+        for (let turn = 0; turn < 360; turn++) {
+          const [dx, dy] = [one.edge * Math.cos(turn * Math.PI / 180), one.edge * Math.sin(turn * Math.PI / 180)]
+          for (const k of [0, 0.25, 0.5, 0.75, 0.999]) {
+            if (meets({ ...one, x: one.x + k * dx, y: one.y + k * dy }, { x: hole.xMm, y: hole.yMm, wide: hole.wideMm, high: hole.highMm }, 0)) return false
+          }
+        }
+      }
+    }
     for (const block of wall.blocks) {
       const other = { x: block.xMm, y: block.yMm, wide: block.wideMm, high: block.highMm }
       if (meets(one, other, 25)) return false
@@ -50,13 +67,13 @@ const block = (kind: Block['kind'], xMm: number, yMm: number, wideMm: number, hi
 function smallWall(random: Random): WallFacts {
   const wideMm = 25 * random.whole(18, 48)
   return {
-    wideMm, highMm: 25 * random.whole(28, 40), corner: { left: random.next() < 0.3, right: random.next() < 0.3 }, sleeping: false, place: 'outside',
+    wideMm, highMm: 25 * random.whole(28, 40), corner: { left: random.next() < 0.3, right: random.next() < 0.3 }, sleeping: false, place: 'outside', base: random.pick(['stud', 'masonry', 'concrete'] as const),
     blocks: random.next() < 0.5 ? [block(random.pick(['other', 'window'] as const), 25 * random.whole(6, 30), 25 * random.whole(2, 20), 25 * random.whole(2, 6), 25 * random.whole(2, 8), random.pick([0, 400]))] : [],
   }
 }
 const piece = (id: string, random: Random): Piece => {
   const [wide, high] = [25 * random.whole(6, 12), 25 * random.whole(8, 14)]
-  return { body: { id, name: id, wide, high, deep: random.pick([90, 120, 300]), handle: random.next() < 0.5 ? high - 25 : null, door: random.pick(['none', 'left', 'right'] as const), works: random.next() < 0.7, store: null }, entry: { x: Math.round(wide / 50) * 25, y: Math.round(high / 50) * 25 } }
+  return { body: { id, name: id, wide, high, deep: random.pick([90, 120, 300]), handle: random.next() < 0.5 ? high - 25 : null, door: random.pick(['none', 'left', 'right'] as const), works: random.next() < 0.7, store: null, edge: random.pick([0, 60, 110]) }, entry: { x: Math.round(wide / 50) * 25, y: Math.round(high / 50) * 25 } }
 }
 const costOf = (places: Map<string, { x: number, y: number }>, pieces: Piece[], links: Link[]): number => links.reduce((sum, link) => {
   const at = (id: string) => ({ x: places.get(id)!.x + pieces.find(one => one.body.id === id)!.entry.x, y: places.get(id)!.y + pieces.find(one => one.body.id === id)!.entry.y })
@@ -145,6 +162,61 @@ describe('places on a wall', () => {
     expect(said.yes).toBeGreaterThan(200)
     expect(said.no).toBeGreaterThan(200)
   })
+})
+
+describe('places on two walls with several ways between them', () => {
+  const rules = groundRules(grounded('main-panel'), bareGround)
+  const flat = { groupId: null, wallId: 'a', deepMm: 100, wideMm: 150, highMm: 200 }
+  it('cost as little as any on the grid by any ways, tried one by one', () => {
+    const random = seeded(80)
+    const seen = { several: 0, notShortest: 0 }
+    for (let i = 0; i < 150; i++) {
+      const walls = ['a', 'b'].map((id): Wall => ({ ...plainWall, id, wideMm: 25 * random.whole(16, 30), highMm: 25 * random.whole(14, 24), blocks: [] }))
+      const spot = (wall: Wall) => ({ wallId: wall.id, xMm: 25 * random.whole(0, wall.wideMm / 25), yMm: 25 * random.whole(0, wall.highMm / 25) })
+      const passages = Array.from({ length: random.whole(1, 3) }, (_, n) => ({ id: `p${n}`, from: spot(walls[0]!), to: spot(walls[1]!), mm: 10 * random.whole(10, 50) }))
+      const stand = (wall: Wall) => ({ xMm: 25 * random.whole(0, (wall.wideMm - 150) / 25), yMm: 25 * random.whole(0, (wall.highMm - 200) / 25) })
+      const first: Thing = { ...plainThing, ...flat, id: 'first', at: stand(walls[0]!) }
+      const last: Thing = { ...plainThing, ...flat, id: 'last', wallId: 'b', at: stand(walls[1]!) }
+      // From the first, which is there, to one that is free on the other wall, to one that is free on this, and back to the last.
+      const things = [first, { ...plainThing, ...flat, id: 'b1', wallId: 'b', at: null }, { ...plainThing, ...flat, id: 'a1', at: null }, last]
+      const ground = { ...bareGround, walls, passages, things }
+      const edges = [0, 1, 2].map(n => ({ edge: { from: things[n]!, to: things[n + 1]! } as Edge, laid: { flows: [], choice: { size: '10 AWG' } } as unknown as Laid }))
+      const perMm = perMetre(edges[0]!.laid, ground, rules) / 1000
+      const free = (wall: Wall, other: Thing) => {
+        const found: { x: number, y: number }[] = []
+        for (let x = 0; x + 150 <= wall.wideMm; x += 25) for (let y = 0; y + 200 <= wall.highMm; y += 25) if (!(x < other.at!.xMm + 175 && other.at!.xMm < x + 175 && y < other.at!.yMm + 225 && other.at!.yMm < y + 225)) found.push({ x, y })
+        return found
+      }
+      const entry = (at: { x: number, y: number }) => ({ x: at.x + 75, y: at.y + 100 })
+      const leg = (at: { x: number, y: number }, end: { xMm: number, yMm: number }) => Math.abs(at.x - end.xMm) + Math.abs(at.y - end.yMm)
+      let least = Infinity
+      let byShortest = Infinity
+      const shortest = Math.min(...passages.map(one => one.mm))
+      for (const p of passages) for (const q of passages) for (const r of passages) {
+        const fixed = leg(entry({ x: first.at!.xMm, y: first.at!.yMm }), p.from) + p.mm + q.mm + r.mm + leg(entry({ x: last.at!.xMm, y: last.at!.yMm }), r.to)
+        const onB = Math.min(...free(walls[1]!, last).map(at => leg(entry(at), p.to) + leg(entry(at), q.to)))
+        const onA = Math.min(...free(walls[0]!, first).map(at => leg(entry(at), q.from) + leg(entry(at), r.from)))
+        least = Math.min(least, fixed + onA + onB)
+        if ([p, q, r].every(one => one.mm === shortest)) byShortest = Math.min(byShortest, fixed + onA + onB)
+      }
+      const placing = placingOf(ground, edges, rules, false)
+      if (least === Infinity) {
+        expect(placing.without.length).toBeGreaterThan(0)
+        continue
+      }
+      if (passages.length > 2) {
+        expect(placing.allWays).toBe(false)
+        expect(placing.cost).toBeGreaterThanOrEqual(perMm * least - 1e-6)
+        continue
+      }
+      expect(placing).toMatchObject({ proved: true, allWays: true })
+      expect(placing.cost).toBeCloseTo(perMm * least, 6)
+      if (passages.length > 1) seen.several++
+      if (byShortest > least + 1) seen.notShortest++
+    }
+    expect(seen.several).toBeGreaterThan(30)
+    expect(seen.notShortest).toBeGreaterThan(8)
+  }, 120_000)
 })
 
 describe('the way of cable', () => {

@@ -45,6 +45,25 @@ const set = (change: Partial<Anchors>) => setThing(thing.value!, { anchors: { ..
     :shown="figureShown(anchors.shearN, 'N')"
     :commit="takeFigure(shearN => set({ shearN }), 'N')"
   />
+  <FieldLengthField
+    label="That holds so far from an edge"
+    hint="of masonry or concrete: a free end, a door, a window"
+    :mm="anchors.edgeMm"
+    :units="units"
+    :commit="mm => set({ edgeMm: mm! })"
+  />
+  <FieldLengthField
+    label="And so far from the next anchor"
+    :mm="anchors.spacingMm"
+    :units="units"
+    :commit="mm => set({ spacingMm: mm! })"
+  />
+  <FieldLengthField
+    label="Set so deep"
+    :mm="anchors.embedMm"
+    :units="units"
+    :commit="mm => set({ embedMm: mm! })"
+  />
   <FieldYesNoField
     label="Screwed"
     :value="anchors.board"

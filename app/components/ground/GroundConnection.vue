@@ -11,11 +11,15 @@ const rows = (bus: NonNullable<typeof grid.value>['buses'][number]) => bus.tries
   cells: [{ words: ruleNames[one.rule] }, { words: one.formula }, { words: `${one.leftA.toFixed(1)} A of ${one.rightA.toFixed(1)} A`, over: !one.holds }, { words: one.barred ? `not here: ${one.barred}` : one.holds ? 'holds' : 'does not hold' }, { words: one.clause }],
 }))
 const workings = computed(() => [...grid.value!.buses.flatMap(one => one.workings), ...grid.value!.tap ? [grid.value!.tap.working] : [], ...grid.value!.stores.flatMap(one => one.workings), ...grid.value!.ratios.map(one => one.working), ...grid.value!.island ? [grid.value!.island.working] : [], ...grid.value!.anchors.map(one => one.working), ...grid.value!.runs.filter(one => !one.existing).flatMap(one => one.workings)])
-const nameOf = (id: string) => ground.value!.things.find(one => one.id === id)!.name
+const thingOf = (id: string) => grid.value!.ground.things.find(one => one.id === id)!
+const nameOf = (id: string) => thingOf(id).name
 function tick(thingId: string, says: NonNullable<typeof grid.value>['asked'][number]['says']) {
-  const own = ground.value!.things.find(one => one.id === thingId)!
-  return setThing(own, { says: [...own.says, says] })
+  const own = ground.value!.things.find(one => one.id === thingId) ?? thingOf(thingId)
+  return own.says.includes(says) || setThing(own, { says: [...own.says, says] })
 }
+type Growth = NonNullable<typeof ground.value>['growth'][number]
+const isTaken = (id: Growth) => ground.value!.growth.includes(id)
+const take = (id: Growth) => set({ growth: isTaken(id) ? ground.value!.growth.filter(one => one !== id) : [...ground.value!.growth, id] })
 const money = (price: number) => `${price.toFixed(0)} ${catalogue.value.currency}`
 </script>
 
@@ -35,7 +39,7 @@ const money = (price: number) => `${price.toFixed(0)} ${catalogue.value.currency
           {{ bus.name }}
         </button>: {{ bus.busA }} A busbar, {{ bus.held ? ruleNames[bus.held.rule].toLowerCase() : 'no rule holds' }}
       </h3>
-      <WiringTable
+      <FigureTable
         :caption="`Rules tried on ${bus.name}`"
         :heads="['Rule', 'Formula', 'Comes to', '', 'Clause, from memory']"
         :rows="rows(bus)"
@@ -116,11 +120,11 @@ const money = (price: number) => `${price.toFixed(0)} ${catalogue.value.currency
             v-if="!readsOnly"
             size="xs"
             color="neutral"
-            :variant="one.taken ? 'solid' : 'outline'"
-            :label="one.taken ? 'Taken' : 'Take it'"
-            :aria-pressed="one.taken"
+            :variant="isTaken(one.id) ? 'solid' : 'outline'"
+            :label="isTaken(one.id) ? 'Taken' : 'Take it'"
+            :aria-pressed="isTaken(one.id)"
             class="shrink-0"
-            @click="set({ growth: one.taken ? ground!.growth.filter(id => id !== one.id) : [...ground!.growth, one.id] })"
+            @click="take(one.id)"
           />
         </li>
       </ul>

@@ -23,28 +23,19 @@ const schedule = computed(() => grid.value!.runs.filter(one => !one.existing).ma
   }, new Map<string, { name: string, fn: string, marks: string[], n: number }>()).values()],
 })))
 /** Holes of a box, side by side: each by its running reading from the side's left or lower end. */
-const holesOf = (id: string) => grid.value!.knockouts.filter(one => one.thingId === id).map(one => `${one.side}, at ${formatLength(one.readingMm, units.value)} ${one.side === 'top' || one.side === 'bottom' ? 'from its left' : 'from below'}, ${formatLength(one.holeMm, units.value)} for run ${one.run}${one.fits ? '' : ' (too near to a corner)'}`).join('; ')
+const holesOf = (id: string) => grid.value!.knockouts.filter(one => one.thingId === id).map(one => `${one.side}, at ${formatLength(one.readingMm, units.value)} ${one.side === 'top' || one.side === 'bottom' ? 'from its left' : 'from below'}, ${formatLength(one.holeMm, units.value)} for run ${one.run}${one.fits ? '' : ' (no room: see Findings)'}`).join('; ')
 const worst = computed(() => [...grid.value!.drops].sort((a, b) => b.share - a.share)[0] ?? null)
 </script>
 
 <template>
   <div>
-    <WiringTable
+    <FigureTable
       caption="Runs from the roof box to the meter"
       :heads="['Run', 'Current', 'Conductors', 'Lies in', 'Carries', 'Length', 'Lost']"
       :rows="rows"
-    >
-      <template #first="{ row }">
-        <button
-          type="button"
-          class="text-left underline decoration-2 underline-offset-4"
-          :aria-pressed="row.picked"
-          @click="pick('run', row.key)"
-        >
-          {{ row.cells[0]!.words }}
-        </button>
-      </template>
-    </WiringTable>
+      picks
+      @pick="pick('run', $event)"
+    />
     <p
       v-if="worst"
       class="mt-2 text-[15px]"

@@ -8,7 +8,7 @@ const readsOnly = useReadsOnly()
 const stood = computed(() => grid.value?.placing.stood.find(one => one.thingId === thing.value?.id) ?? null)
 const targets = computed(() => [{ value: '-', label: 'Nobody has said' }, ...ground.value!.things.filter(one => one.id !== thing.value?.id && !isAside(one) && one.kind !== 'roof-box').map(one => ({ value: one.id, label: one.name }))])
 const set = (change: Partial<Thing>) => setThing(thing.value!, change)
-const place = (change: { xMm?: number, yMm?: number }) => set({ at: { xMm: stood.value?.xMm ?? 0, yMm: stood.value?.yMm ?? 0, ...change } })
+const place = (change: { xMm?: number, yMm?: number }) => set({ at: { xMm: stood.value?.xMm ?? 0, yMm: stood.value?.yMm ?? 0, ...thing.value!.at, ...change } })
 const kinds = thingKinds.map(value => ({ value, label: thingNames[value] }))
 const adds = ref<Thing['kind']>('ac-disconnect')
 function add() {

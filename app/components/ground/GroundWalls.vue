@@ -22,7 +22,8 @@ const said = computed(() => {
   const { placing } = grid.value!
   const found = placing.stood.some(one => one.found)
   if (!found) return 'Every place was typed.'
-  return placing.proved ? 'Found: no other places on a 25 mm grid that keep all distances cost less in raceway and copper.' : `Found: the best so far; at most ${(100 * (placing.cost - placing.boundCost) / placing.cost).toFixed(0)} % of the runs’ cost could still be saved.`
+  const ways = placing.allWays ? '' : ' by the shortest ways between walls; others were not tried'
+  return placing.proved ? `Found: no other places on a 25 mm grid that keep all distances cost less in raceway and copper${ways}.` : `Found: the best so far; at most ${(100 * (placing.cost - placing.boundCost) / placing.cost).toFixed(0)} % of the runs’ cost could still be saved${ways}.`
 })
 </script>
 
@@ -61,22 +62,13 @@ const said = computed(() => {
       <p class="text-sm text-muted">
         {{ said }} Dashed: there already. A number is a run, L a label.
       </p>
-      <WiringTable
+      <FigureTable
         caption="Where things stand, from the left corner and the floor to their lower left corner"
         :heads="['Thing', 'From the corner', 'From the floor', 'Size', 'Mass', 'Place']"
         :rows="rows"
-      >
-        <template #first="{ row }">
-          <button
-            type="button"
-            class="underline decoration-2 underline-offset-4"
-            :aria-pressed="row.picked"
-            @click="pick('thing', row.key)"
-          >
-            {{ row.cells[0]!.words }}
-          </button>
-        </template>
-      </WiringTable>
+        picks
+        @pick="pick('thing', $event)"
+      />
     </template>
   </div>
 </template>

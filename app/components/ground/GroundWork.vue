@@ -13,7 +13,7 @@ const tab = ref('wall')
 
 <template>
   <div>
-    <GroundBegin v-if="!grid" />
+    <GroundBegin v-if="!grid || !ground" />
     <template v-else>
       <div class="flex items-center justify-between gap-2 pr-4">
         <PlannerStageTabs

@@ -3,8 +3,9 @@ import { askedBy, type LoadEdition, loadEditionNames, loadEditions, type LoadRul
 import { zoneWords } from '#core/loads'
 
 /** What loads the roof: one edition with all its parts, every figure there to be typed over. */
-const { job, facePlan, units, commit } = useFace()
-const loads = computed(() => job.value.loads)
+// Rules begin when the last of what the place has to say is typed: that asks what has been typed, not what is planned.
+const { newest, facePlan, units, commitNewest: commit } = useFace()
+const loads = computed(() => newest.value.loads)
 const rules = computed(() => loads.value.rules)
 const set = (values: Partial<Loads>) => commit(loadsEdit(values))
 const setRules = (values: LoadRules) => set({ rules: values })

@@ -2,8 +2,8 @@
 import { type LoadRules, riskCategories } from '#core/job'
 
 /** Snow by the edition in force; each figure can be typed over. */
-const { job, units, commit } = useFace()
-const rules = computed(() => job.value.loads.rules)
+const { newest, units, commitNewest: commit } = useFace()
+const rules = computed(() => newest.value.loads.rules)
 const isEn = computed(() => rules.value.edition === 'en')
 const snow = computed(() => rules.value.edition === 'none' ? null : rules.value.snow)
 const setSnow = (values: Record<string, unknown>) => commit(loadsEdit({ rules: { ...rules.value, snow: { ...snow.value, ...values } } as LoadRules }))

@@ -8,7 +8,7 @@ import TimberForm from './TimberForm.vue'
 import VanForm from './VanForm.vue'
 import SlipLoadSummary from '../slip/SlipLoadSummary.vue'
 import { mountOnJob } from '../../testing/mount-on-job'
-import { type Job, type LoadEdition, loadEditions } from '../../../core/job'
+import { type Job, type LoadEdition, loadEditions, noPlaceLoads } from '../../../core/job'
 import { after, changed, threeRowsOfSix } from '../../../tests/fixtures/jobs'
 import { plainRules } from '../../../tests/fixtures/plain-rules'
 
@@ -35,6 +35,19 @@ describe('what loads the roof', () => {
     expect((field('Ground snow').element as HTMLInputElement).value).toBe('25.1 psf')
     await type('Topography, Kzt', '12')
     expect(wrapper.text()).toContain('at most 3')
+  })
+  it('what the place has to say, typed quicker than it can be planned, begins the rules all the same, and is mended in them', async () => {
+    const waits: Job = after(threeRowsOfSix(), { type: 'set-loads', values: { place: { ...noPlaceLoads, edition: 'en' }, rules: { edition: 'none' } } })
+    const { type, job, wrapper } = await mountOnJob(LoadsForm, waits, {}, { kind: 'face' }, true)
+    await type('Basic wind speed', '25 m/s')
+    wrapper.findAllComponents({ name: 'FieldPickField' }).find(one => one.props('label') === 'Terrain')!.vm.$emit('choose', 'II')
+    await nextTick()
+    await type('Ground snow load', '0.65 kPa')
+    expect(job.value.loads.rules).toMatchObject({ edition: 'en', wind: { speedMs: 25, terrain: 'II' }, snow: { groundPa: 650 } })
+    expect(job.value.loads.place).toEqual(noPlaceLoads)
+    await type('Basic wind speed', '27 m/s')
+    await type('Ground snow', '0.7 kPa')
+    expect(job.value.loads.rules).toMatchObject({ wind: { speedMs: 27, terrain: 'II' }, snow: { groundPa: 700 } })
   })
   it('lets an engineer type over a zone’s coefficient, and says that it was typed', async () => {
     const { type, job, wrapper } = await mountOnJob(LoadsForm, loaded('us-2016'))

@@ -54,8 +54,8 @@ const over = computed(() => view.value.shows === 'face' ? view.value.over : unde
 const select = (what: FaceRef) => goTo(over.value?.keeps === what.kind ? stage : stageOf({ job: job.value, face: face.value, plan: facePlan.value }, what) ?? stage, what)
 
 provideFace({
-  job, plan, face, facePlan, catalogue: computed(() => store.catalogue!), units: computed(() => job.value.units),
-  stage: computed(() => stage), selection, select, commit: store.commit, chooseFace: choose,
+  job, newest: computed(() => store.job ?? job.value), plan, face, facePlan, catalogue: computed(() => store.catalogue!), units: computed(() => job.value.units),
+  stage: computed(() => stage), selection, select, commit: store.commit, commitNewest: store.commitNewest, chooseFace: choose,
 })
 
 const found = computed(() => findingsFor(stage, plan.value.findings))

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** The thing or run in hand, and the place's own facts. */
-const { grid, thing, run } = useGrid()
+const { grid, ground, thing, run } = useGrid()
 const part = ref(run.value ? 'run' : thing.value ? 'thing' : 'place')
 watch(thing, now => now && (part.value = 'thing'))
 watch(run, now => now && (part.value = 'run'))
@@ -9,7 +9,7 @@ const parts = [{ label: 'Thing', value: 'thing' }, { label: 'Run', value: 'run' 
 
 <template>
   <p
-    v-if="!grid"
+    v-if="!grid || !ground"
     class="text-[15px] leading-snug"
   >
     Choose a way of connecting it first.

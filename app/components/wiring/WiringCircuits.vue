@@ -32,23 +32,14 @@ const schoolRows = ({ schools }: GroupPlan) => schools.map(({ school, sizes, cab
     >
       Nothing is wired yet. Choose a system on the right: units, branches, strings, trunk and bond follow from it.
     </p>
-    <WiringTable
+    <FigureTable
       v-else
       caption="Circuits of the whole roof"
       :heads="['Circuit', 'Holds', 'Device or volts', 'Current', 'Home run', 'Lost']"
       :rows="circuitRows"
-    >
-      <template #first="{ row }">
-        <button
-          type="button"
-          class="underline decoration-2 underline-offset-4"
-          :aria-pressed="row.picked"
-          @click="pick(row.key)"
-        >
-          {{ row.cells[0]!.words }}
-        </button>
-      </template>
-    </WiringTable>
+      picks
+      @pick="pick($event)"
+    />
     <p
       v-if="wiring.combined && circuits.length"
       class="mt-2 text-[15px]"
@@ -63,7 +54,7 @@ const schoolRows = ({ schools }: GroupPlan) => schools.map(({ school, sizes, cab
       <h3 class="slip-title">
         {{ group.group.name }}
       </h3>
-      <WiringTable
+      <FigureTable
         v-if="group.schools.length"
         caption="Ways of splitting into branches"
         :heads="['Split', 'Branches', 'Cable on the roof', '']"
@@ -86,7 +77,7 @@ const schoolRows = ({ schools }: GroupPlan) => schools.map(({ school, sizes, cab
             @click="commit(wiringEdit({ school: row.key }))"
           />
         </template>
-      </WiringTable>
+      </FigureTable>
       <p
         v-if="group.sizes"
         class="text-[15px]"

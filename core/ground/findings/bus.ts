@@ -6,7 +6,7 @@ import type { GroundAsk } from '../ask'
 import type { BusPlan, GroundPlan } from '../layout'
 import { netOf } from '../net'
 import type { Cure } from '../../trade'
-import { judged, onThing, thingOf, withPanel, withThing } from './on'
+import { judged, onThing, thingOf, withPanel, withRun, withThing } from './on'
 
 /** A busbar that no rule of the edition lets its sources on. */
 export const busOver = judged((ask, grid) => grid.buses.filter(bus => !bus.held).map((bus) => {
@@ -78,7 +78,7 @@ export const tapOver = judged((ask, grid) => {
       ? [{ ...onThing(ask, 'tap-far', thing.id), severity: 'caution' as const, sentence: `Nobody has said how far the device stands from the tap: within 10 ft in dwellings (${rules.figures['tap-device'].clause}).`, propose: () => [] }]
       : [],
     ...run.choice.size !== null && rules.us && ['14 AWG', '12 AWG', '10 AWG', '8 AWG'].includes(run.size)
-      ? [{ ...onThing(ask, 'tap-thin', thing.id), severity: 'stop' as const, sentence: `Run ${run.number} taps the service with ${run.size}; 6 AWG copper is the least.`, propose: () => [{ label: '6 AWG and thicker, by its current', edit: { type: 'put-run' as const, fromId: run.fromId, toId: run.toId, run: { ...run.choice, size: null } } }] }]
+      ? [{ ...onThing(ask, 'tap-thin', thing.id), severity: 'stop' as const, sentence: `Run ${run.number} taps the service with ${run.size}; 6 AWG copper is the least.`, propose: () => [withRun('6 AWG and thicker, by its current', run, { size: null })] }]
       : [],
   ]
 })

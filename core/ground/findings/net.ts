@@ -1,9 +1,9 @@
 import type { Thing } from '../../job'
 import { type Cure, type DraftFinding, noCures, sentenceCase } from '../../trade'
-import { count, current, words } from '../../units'
+import { count } from '../../units'
 import type { GroundAsk } from '../ask'
 import { usualThing } from '../start'
-import { judged, onGrid, onRun, onThing, thingOf, withPanel, withRun, withThing } from './on'
+import { judged, onGrid, onRun, onThing, withRun, withThing } from './on'
 
 /** Circuits come down from the roof and nobody has said how they reach the grid. The page offers the ways: a cure would place boxes on a wall with every plan of every roof. */
 export const unbegun = (ask: GroundAsk): DraftFinding[] => ask.grid || !ask.wiring.circuits.length
@@ -80,40 +80,6 @@ export const islandLinks = judged((ask, grid) => {
     ],
   }]
 })
-
-/** What no plate was read for yet. */
-export const unread = judged((ask, grid) => grid.asked.map(({ thingId, says, sentence }) => ({
-  ...onThing(ask, `plate-${says}`, thingId), severity: 'caution' as const, sentence: `${sentence}. Nobody has read that it does.`, measured: words('not read'),
-  propose: () => [withThing('Its plate or data sheet says so', thingOf(grid, thingId), { says: [...thingOf(grid, thingId).says, says] })],
-})))
-
-/** Something stands less short-circuit current than the utility may send. */
-export const faultTooLow = judged((ask, grid) => grid.ground.things.filter(one => one.faultKA !== null && grid.ground.supply.faultKA !== null && one.faultKA < grid.ground.supply.faultKA && (one.panel || one.kind === 'ac-disconnect')).map(thing => ({
-  ...onThing(ask, 'fault', thing.id), severity: 'stop' as const, measured: current(1000 * thing.faultKA!), limit: current(1000 * grid.ground.supply.faultKA!),
-  sentence: `${thing.name} stands ${thing.faultKA} kA; ${grid.ground.supply.faultKA} kA may come where the utility hands over (${grid.rules.us ? `NEC ${grid.rules.set}, 110.9` : 'IEC 60364-4-43'}).`,
-  propose: () => [withThing(`One that stands ${grid.ground.supply.faultKA} kA`, thing, { faultKA: grid.ground.supply.faultKA })],
-})))
-
-/** No way free for what comes in. */
-export const noWay = judged((ask, grid) => grid.buses.filter(bus => bus.ways.needed > bus.ways.free).map((bus) => {
-  const thing = thingOf(grid, bus.thingId)
-  return {
-    ...onThing(ask, 'ways', thing.id), severity: 'stop' as const, measured: count(bus.ways.free, 'poles'), limit: count(bus.ways.needed, 'poles'), sentence: `${thing.name} has ${bus.ways.free === 0 ? 'no free way' : `${bus.ways.free} free poles`}; what comes in takes ${bus.ways.needed}.`,
-    propose: () => [
-      ...noWayCures(grid, thing.id),
-      ...thing.existing ? [] : withPanel(`A panel with ${bus.ways.needed} free poles`, thing, { ways: bus.ways.needed }),
-      ...thing.existing ? withPanel(`Two loads move to one device each: ${bus.ways.needed} poles free`, thing, { ways: bus.ways.needed }) : [],
-    ],
-  }
-}))
-
-/** What leads to a full panel may meet the service before it. */
-function noWayCures(grid: NonNullable<GroundAsk['grid']>, panelId: string) {
-  const meter = grid.ground.things.find(one => one.kind === 'meter')
-  const into = grid.runs.filter(run => run.toId === panelId && !run.existing)
-  const one = into.length === 1 ? thingOf(grid, into[0]!.fromId) : null
-  return meter && one && one.kind === 'ac-disconnect' ? [withThing('Connect before the main, at the service', one, { leadsTo: meter.id })] : []
-}
 
 /** Runs that nobody has measured and that lie on no wall. */
 export const unmeasured = judged((ask, grid) => grid.runs.filter(run => !run.existing && !run.length.known).map(run => ({

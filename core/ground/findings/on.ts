@@ -13,7 +13,7 @@ export const onRun = (ask: GroundAsk, id: string, run: Run) => ({ ...onGrid(ask,
 
 export const thingOf = ({ ground }: GroundPlan, id: string): Thing => ground.things.find(one => one.id === id)!
 
-export const withThing = (label: string, thing: Thing, change: Partial<Thing>): Cure => ({ label, edit: { type: 'put-thing', thingId: thing.id, thing: { ...thing, ...change } } })
+export const withThing = (label: string, thing: Thing, change: Partial<Thing>): Cure => ({ label, edit: { type: 'set-thing', thingId: thing.id, values: change } })
 export const withPanel = (label: string, thing: Thing, change: Partial<Panel>): Cure[] => thing.panel ? [withThing(label, thing, { panel: { ...thing.panel, ...change } })] : []
-export const runEdit = (run: Run, change: Partial<RunChoice>): Edit => ({ type: 'put-run', fromId: run.fromId, toId: run.toId, run: { ...run.choice, ...change } })
+export const runEdit = (run: Run, change: Partial<RunChoice>): Edit => ({ type: 'set-run', fromId: run.fromId, toId: run.toId, values: change })
 export const withRun = (label: string, run: Run, change: Partial<RunChoice>): Cure => ({ label, edit: runEdit(run, change) })

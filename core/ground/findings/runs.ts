@@ -2,7 +2,7 @@ import { isAmerican, isMetal, racewayNames, wiresOf } from '../../electrical'
 import { angle, current, length, share } from '../../units'
 import { hasLoads } from '../flows'
 import { noCures } from '../../trade'
-import { judged, onGrid, onRun, thingOf, withRun } from './on'
+import { judged, onGrid, onRun, thingOf, withRun, withThing } from './on'
 
 /** Conductors that don't carry what runs through them. */
 export const thin = judged((ask, grid) => grid.runs.filter(run => !run.existing && !run.carries).map(run => ({
@@ -69,7 +69,7 @@ export const deviceWrong = judged((ask, grid) => grid.runs.filter(run => !run.ex
   const from = thingOf(grid, run.fromId)
   return {
     ...onRun(ask, 'device', run), severity: 'stop' as const, measured: current(flow.deviceA!), limit: current(flow.amps * (grid.rules.us ? grid.rules.figures.continuous.value : 1)), sentence: `Run ${run.number} has a device of ${flow.deviceA} A for ${flow.amps.toFixed(1)} A that flow for hours: ${(flow.amps * (grid.rules.us ? grid.rules.figures.continuous.value : 1)).toFixed(1)} A at least.`,
-    propose: () => from.deviceA === null ? [] : [{ label: 'The least device that may', edit: { type: 'put-thing' as const, thingId: from.id, thing: { ...from, deviceA: null } } }],
+    propose: () => from.deviceA === null ? [] : [withThing('The least device that may', from, { deviceA: null })],
   }
 }))
 

@@ -1,4 +1,4 @@
-import { count, force, length, mass, share } from '../../units'
+import { count, length, mass } from '../../units'
 import { entryOf } from '../wall/body'
 import { wayBetween } from '../wall/route'
 import { noCures } from '../../trade'
@@ -27,9 +27,9 @@ export const unhung = judged((ask, grid) => {
 })
 
 /** A search that came to its limit says how far it got. */
-export const notProved = judged((ask, grid) => grid.placing.proved
+export const notProved = judged((ask, { placing: { proved, allWays, cost, boundCost } }) => proved && allWays
   ? []
-  : [{ ...onGrid(ask, 'places'), severity: 'note', sentence: `Places on the walls: the best found costs ${grid.placing.cost.toFixed(2)}; nothing under ${grid.placing.boundCost.toFixed(2)} is possible, and between the two not every way was looked at.`, propose: noCures }])
+  : [{ ...onGrid(ask, 'places'), severity: 'note', sentence: `Places on the walls: the best found costs ${cost.toFixed(2)}${proved ? '' : `; nothing under ${boundCost.toFixed(2)} is possible${allWays ? '' : ' by these ways between walls'}, and between the two not everything was looked at`}.${allWays ? '' : ' There are too many choices of ways between walls: only the shortest of each were tried.'}`, propose: noCures }])
 
 /** Over what one person lifts. */
 export const heavy = judged((ask, grid) => {
@@ -37,23 +37,6 @@ export const heavy = judged((ask, grid) => {
   const lifted = grid.ground.things.filter(one => !one.existing && one.massKg !== null && one.massKg > limit)
   return lifted.length ? [{ ...onGrid(ask, 'heavy'), severity: 'note', measured: mass(Math.max(...lifted.map(one => one.massKg!))), limit: mass(limit), onSheets: true, sentence: `Two people lift ${lifted.map(one => `${one.name} (${one.massKg} kg)`).join(', ')}; batteries and inverters always.`, propose: noCures }] : []
 })
-
-/** Anchors that don't hold, or of which nobody knows what they hold. */
-export const anchorsOver = judged((ask, grid) => grid.anchors.filter(one => one.utilisation === null || one.utilisation > 1 + 1e-9).map((anchor) => {
-  const thing = thingOf(grid, anchor.thingId)
-  const { anchors } = thing
-  const known = anchor.utilisation !== null
-  return {
-    ...onThing(ask, 'anchors', thing.id), severity: known ? 'stop' as const : 'caution' as const, measured: known ? share(anchor.utilisation!) : force(anchor.pullN), ...known ? { limit: share(1) } : {},
-    sentence: known ? `The anchors of ${thing.name} are used to ${Math.round(100 * anchor.utilisation!)} %: ${Math.round(anchor.pullN)} N of pull and ${Math.round(anchor.shearN)} N of shear on each.` : `Each anchor of ${thing.name} is pulled with ${Math.round(anchor.pullN)} N and sheared with ${Math.round(anchor.shearN)} N; nobody has said what one holds in this base by its maker. A person’s weight on a bracket proves nothing.`,
-    propose: () => known && anchors
-      ? [
-          ...anchors.topRestraint ? [] : [withThing('Restrain its top', thing, { anchors: { ...anchors, topRestraint: true } })],
-          ...[2, 4].map(more => withThing(`${anchors.inTension + more} anchors in tension`, thing, { anchors: { ...anchors, inTension: Math.min(24, anchors.inTension + more), count: Math.min(24, anchors.count + more) } })),
-        ]
-      : [],
-  }
-}))
 
 /** The utility looks for its disconnect beside the meter, outside and in reach. */
 export const outOfSight = judged((ask, grid) => {
@@ -77,14 +60,3 @@ export const outOfSight = judged((ask, grid) => {
     propose: () => one.wallId === from.wallId && !one.at ? [] : [withThing('Hang it on the meter’s wall, where it is cheapest', one, { wallId: from.wallId, at: null })],
   }]
 })
-
-/** On studs anchors go where studs are; a thing between two of them wants a board behind it. */
-export const noStud = judged((ask, grid) => grid.ground.things.filter(one => !one.existing && one.anchors && !one.anchors.board).flatMap((thing) => {
-  const at = grid.placing.stood.find(one => one.thingId === thing.id)
-  const wall = at && grid.ground.walls.find(one => one.id === at.wallId)
-  if (!at || wall?.base !== 'stud' || !wall.studs) return []
-  const { firstMm, everyMm } = wall.studs
-  const first = Math.ceil((at.xMm - firstMm) / everyMm - 1e-9)
-  const behind = [first, first + 1, first + 2, first + 3].map(n => firstMm + n * everyMm).filter(x => x >= at.xMm - 1e-6 && x <= at.xMm + thing.wideMm + 1e-6)
-  return behind.length >= 2 ? [] : [{ ...onThing(ask, 'stud', thing.id), severity: 'caution' as const, measured: count(behind.length, 'studs'), limit: count(2, 'studs'), sentence: `${behind.length === 0 ? 'No stud is' : 'One stud is'} behind ${thing.name}: screw a board over two studs first, and the box to the board. Its anchors hold in timber, not in the sheet between.`, propose: () => [withThing('On a board over two studs', thing, { anchors: { ...thing.anchors!, board: true } })] }]
-}))

@@ -32,10 +32,11 @@ export function anchorsOf(thing: Thing, figures: Figures, quakeShare: number): A
         { symbol: 'P', what: anchors.topRestraint ? 'a person leaning: taken by the restraint at its top' : 'a person leaning on its top', value: force(anchors.topRestraint ? 0 : figures.lean.value) },
         { symbol: 'k', what: 'the earthquake’s share of its weight', value: share(quakeShare) },
         { symbol: 'T', what: 'pull on one', value: force(pullN) }, { symbol: 'V', what: 'shear on one', value: force(shearN) },
+        { symbol: 'd', what: 'set so deep', value: length(anchors.embedMm) },
         ...holdsN === null || holdsShearN === null ? [] : [{ symbol: 'T0', what: 'one holds, pulled', value: force(holdsN) }, { symbol: 'V0', what: 'one holds, sheared', value: force(holdsShearN) }],
       ],
       result: utilisation === null ? { kind: 'words', text: `${Math.round(pullN)} N pull, ${Math.round(shearN)} N shear; what one holds nobody has said` } : share(utilisation),
-      source: 'Statics; what one anchor holds by its maker, in this base, at this edge', basis: 'arithmetic',
+      source: `Statics; what one anchor holds by its maker in this base, from ${anchors.edgeMm} mm off an edge and ${anchors.spacingMm} mm apart on`, basis: 'arithmetic',
     },
   }
 }

@@ -15,6 +15,8 @@ export interface Body {
   /** Somebody may have to work on it while it is live. */
   works: boolean
   store: { testedCloser: boolean } | null
+  /** How far its anchors keep from an edge of masonry or concrete, mm; nought where they hold in something else. */
+  edge: number
 }
 
 /** Kinds that are opened, read or switched while they are live (NEC 110.26(A)). */
@@ -22,6 +24,7 @@ const WORKED: Thing['kind'][] = ['combiner', 'inverter', 'sub-panel', 'ac-discon
 
 export const bodyOf = (thing: Thing, at: { xMm: number, yMm: number }): Body => ({
   id: thing.id, name: thing.name, x: at.xMm, y: at.yMm, wide: thing.wideMm, high: thing.highMm, deep: thing.deepMm, handle: thing.handleMm, door: thing.door, works: WORKED.includes(thing.kind), store: thing.store && { testedCloser: thing.store.testedCloser },
+  edge: thing.anchors && !thing.anchors.board ? thing.anchors.edgeMm : 0,
 })
 
 /** Boxes stand on this grid when they are found a place, mm. */
@@ -29,4 +32,4 @@ export const GRID_MM = 25
 /** Where a run enters a thing: the middle of it, to the grid. */
 export const entryOf = (thing: Pick<Thing, 'wideMm' | 'highMm'>, at: { xMm: number, yMm: number }): { x: number, y: number } => ({ x: at.xMm + Math.round(thing.wideMm / 2 / GRID_MM) * GRID_MM, y: at.yMm + Math.round(thing.highMm / 2 / GRID_MM) * GRID_MM })
 
-export type WallFacts = Pick<Wall, 'wideMm' | 'highMm' | 'corner' | 'blocks' | 'sleeping' | 'place'>
+export type WallFacts = Pick<Wall, 'wideMm' | 'highMm' | 'corner' | 'blocks' | 'sleeping' | 'place' | 'base'>

@@ -30,6 +30,8 @@ export function aloneTrouble(body: Body, wall: WallFacts, figures: Figures): Tro
   if (body.x < -1e-6 || body.x + body.wide > wall.wideMm + 1e-6 || body.y < -1e-6 || body.y + body.high > wall.highMm + 1e-6) return { why: 'it stands out past the wall', ...none }
   if (body.handle !== null && body.y + body.handle > figures.handle.value + 1e-6) return { why: `its handle is too high (${figures.handle.clause})`, measuredMm: body.y + body.handle, limitMm: figures.handle.value }
   if (body.store && wall.sleeping) return { why: 'storage doesn’t stand in a room where people sleep (IRC R328.4)', ...none }
+  const edge = edgeTrouble(body, wall)
+  if (edge) return edge
   for (const block of wall.blocks) {
     const [keepMm, by] = keepOff(block, body, figures)
     const parted = apartMm(body, boxOf(block))
@@ -37,6 +39,20 @@ export function aloneTrouble(body: Body, wall: WallFacts, figures: Figures): Tro
     if (parted < keepMm - 1e-6) return { why: `it is too near to ${block.name} (${by})`, measuredMm: parted, limitMm: keepMm }
   }
   return workTrouble(body, [], wall, figures)
+}
+
+/**
+ * Masonry and concrete break out at an edge: at a wall's free end, at a door or a window. Anchors stand inside the outline of what they hold, so that its
+ * outline as far off keeps them as far at least.
+ */
+function edgeTrouble(body: Body, wall: WallFacts): Trouble | null {
+  if (!body.edge || wall.base === 'stud') return null
+  const edges: [mm: number, name: string][] = [
+    ...wall.corner.left ? [] : [[body.x, 'the wall’s left end'] as [number, string]], ...wall.corner.right ? [] : [[wall.wideMm - body.x - body.wide, 'the wall’s right end'] as [number, string]],
+    ...wall.blocks.filter(one => one.kind === 'door' || one.kind === 'window').map((one): [number, string] => [apartMm(body, boxOf(one)), one.name]),
+  ]
+  const near = edges.find(([mm]) => mm < body.edge - 1e-6)
+  return near ? { why: `its anchors are too near to ${near[1]} for what their maker says they hold`, measuredMm: near[0], limitMm: body.edge } : null
 }
 
 /** How far a body keeps off what is there already, and by whose word. */

@@ -1,6 +1,9 @@
 /** Whoever begins anew between roof and grid replaces all that stands there. */
 const onGround = (key: string): boolean => /^(ground\/|(thing|wall|run|figure) )/.test(key)
 const GROUND_WHOLE = 'ground/whole'
+/** A thing, wall or run put or taken away whole has all facts of it. */
+const partOf = (key: string): string | null => /^(?:thing|wall|run) [^/]+/.exec(key)?.[0] ?? null
+const sharesPart = (key: string, other: string): boolean => partOf(key) !== null && partOf(key) === partOf(other) && [key, other].includes(`${partOf(key)}/whole`)
 
 const faceOf = (key: string): string | null => /^face [^/]+/.exec(key)?.[0] ?? null
 
@@ -18,6 +21,7 @@ export function collide(touched: string[], theirs: Iterable<string>): boolean {
   return touched.some((key) => {
     if (others.has(key)) return true
     if (onGround(key) && (key === GROUND_WHOLE ? [...others].some(onGround) : others.has(GROUND_WHOLE))) return true
+    if ([...others].some(other => sharesPart(key, other))) return true
     const face = faceOf(key)
     return face !== null && [...others].some(other => faceOf(other) === face && (holds(key, other, face) || holds(other, key, face)))
   })

@@ -4,6 +4,8 @@ import { type Random, seeded } from '../../../tests/fixtures/random'
 import {
   applyEdit,
   bareGround,
+  plainThing,
+  plainWall,
   type Edit,
   editKinds,
   foldEntries,
@@ -22,7 +24,7 @@ import {
   wordsFor,
 } from '../index'
 
-const logged = (): Job => applyEdit(applyEdit({ ...threeRowsOfSix(), ground: bareGround }, { type: 'take-in-roof', faceId: 'main', inRoof: { ...plainInRoof, systemId: 'saltings-tray', tasks: [{ id: 'task-felt', trade: 'roofer', what: 'Lay the felt', due: null, done: false }] } }), {
+const logged = (): Job => applyEdit(applyEdit({ ...threeRowsOfSix(), ground: { ...bareGround, walls: [plainWall], things: [plainThing] } }, { type: 'take-in-roof', faceId: 'main', inRoof: { ...plainInRoof, systemId: 'saltings-tray', tasks: [{ id: 'task-felt', trade: 'roofer', what: 'Lay the felt', due: null, done: false }] } }), {
   type: 'log-hits',
   faceId: 'main',
   hits: ['a', 'b', 'c'].map((id, at) => ({ at, hit: { id, xMm: 610 * at, yMm: 900, state: 'knock', use: 'rafter' } })),

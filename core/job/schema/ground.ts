@@ -57,7 +57,8 @@ export const anchorsSchema = z.object({
   outMm: lengthMm('The way out to its mass', 1, 1000), apartMm: lengthMm('The way down to the lower edge', 20, 3000),
   /** What one anchor holds in this base by its maker, pull and shear, N; null where nobody has looked. */
   pullN: z.number().positive().max(100_000).nullable(), shearN: z.number().positive().max(100_000).nullable(),
-  edgeMm: lengthMm('The distance to the edge', 0, 2000), embedMm: lengthMm('The embedment', 0, 500), topRestraint: z.boolean(),
+  /** What the maker's values ask for: so far from an edge of masonry or concrete and so far apart at least, and so deep. */
+  edgeMm: lengthMm('The distance to an edge', 0, 2000), spacingMm: lengthMm('The distance from anchor to anchor', 0, 2000), embedMm: lengthMm('The embedment', 0, 500), topRestraint: z.boolean(),
   /** On a board that is screwed to two studs at least. */
   board: z.boolean(),
 })
@@ -95,6 +96,10 @@ export const thingSchema = z.object({
   panel: panelSchema.nullable(), store: storeSchema.nullable(), transfer: transferSchema.nullable(), anchors: anchorsSchema.nullable(),
 })
 export type Thing = z.infer<typeof thingSchema>
+export const thingWords: WordsOf<Omit<Thing, 'id'>> = {
+  kind: 'what a thing on the wall is', name: 'a thing’s name', leadsTo: 'what a thing leads to', groupId: 'what comes in to a thing', phase: 'a thing’s phase', wallId: 'a thing’s wall', at: 'where a thing stands', wideMm: 'a thing’s width', highMm: 'a thing’s height', deepMm: 'a thing’s depth', massKg: 'a thing’s mass', price: 'a thing’s price', handleMm: 'a thing’s handle', door: 'a thing’s door',
+  sourceA: 'a source’s output', existing: 'whether a thing stays', neutralLink: 'where neutral and earth are joined', deviceA: 'a thing’s device', faultKA: 'what short-circuit current a thing stands', torqueNm: 'a thing’s torque', says: 'what a thing’s plate says', panel: 'a panel’s busbar', store: 'the storage', transfer: 'what parts the house from the grid', anchors: 'what holds a thing',
+}
 
 export const blockKinds = ['gas', 'door', 'window', 'heat', 'water', 'other'] as const
 export const blockNames: Record<typeof blockKinds[number], string> = { gas: 'Gas', door: 'Door', window: 'Window', heat: 'Heat', water: 'Water', other: 'Something' }
@@ -112,6 +117,7 @@ export const wallSchema = z.object({
   })).max(30),
 })
 export type Wall = z.infer<typeof wallSchema>
+export const wallWords: WordsOf<Omit<Wall, 'id'>> = { name: 'a wall’s name', place: 'where a wall is', wideMm: 'a wall’s width', highMm: 'a wall’s height', base: 'what a wall is of', studs: 'a wall’s studs', corner: 'a wall’s corners', sleeping: 'whether people sleep behind a wall', blocks: 'what is on a wall' }
 export type Block = Wall['blocks'][number]
 
 /** Where cable goes from one wall to another. */

@@ -1,6 +1,10 @@
 <script setup lang="ts" generic="Row extends { key: string | number, cells: { words: string, over?: boolean }[], picked?: boolean }">
-/** A table of figures: the first and the last cell may be filled by the slots. On a phone every row becomes a card whose figures carry their heads. */
-const { caption, heads, rows } = defineProps<{ caption: string, heads: string[], rows: Row[] }>()
+/**
+ * A table of figures; the last cell may be filled by its slot. On a phone every row becomes a card whose figures carry their heads.
+ * With `picks` the first cell takes its row in hand.
+ */
+const { caption, heads, rows, picks = false } = defineProps<{ caption: string, heads: string[], rows: Row[], picks?: boolean }>()
+const emit = defineEmits<{ pick: [key: Row['key']] }>()
 </script>
 
 <template>
@@ -53,13 +57,15 @@ const { caption, heads, rows } = defineProps<{ caption: string, heads: string[],
             aria-hidden="true"
             class="mt-0.5 block text-sm font-normal text-muted sm:hidden"
           >{{ heads[i] }}</span>
-          <slot
-            v-if="i === 0"
-            name="first"
-            :row="row"
+          <button
+            v-if="i === 0 && picks"
+            type="button"
+            class="text-left underline decoration-2 underline-offset-4"
+            :aria-pressed="Boolean(row.picked)"
+            @click="emit('pick', row.key)"
           >
             {{ cell.words }}
-          </slot>
+          </button>
           <slot
             v-else-if="i === row.cells.length - 1"
             name="last"
