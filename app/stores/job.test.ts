@@ -1,9 +1,10 @@
 import 'fake-indexeddb/auto'
 import { mockNuxtImport, registerEndpoint } from '@nuxt/test-utils/runtime'
 import { createError, readBody } from 'h3'
+import { nextTick } from 'vue'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { catalogue, threeRowsOfSix } from '../../tests/fixtures/jobs'
-import { applyEdit, collide, type Edit, type HistoryEntry, inverseOf, type Job, stacksOf, touches } from '#core/job'
+import { applyEdit, bareGround, collide, type Edit, type HistoryEntry, inverseOf, type Job, plainThing, plainWall, stacksOf, touches } from '#core/job'
 
 // There are no threads here: the plan is worked out in place.
 mockNuxtImport('usePlanner', () => () => ({
@@ -246,6 +247,27 @@ describe('what is on the way', () => {
     expect(store.undo().ok).toBe(false)
     await settled(store, 'saved')
     expect([pitchOf(office.job), office.job.place]).toEqual([51, 'Here'])
+  })
+  it('is shared by two on one wall: 80 readings of a box in a row here, its plate and a neighbour typed there, all of it kept', async () => {
+    const box = { ...plainThing, id: 'box', wallId: plainWall.id, at: { xMm: 0, yMm: 900 } }
+    office.job = { ...office.job, ground: { ...bareGround, walls: [plainWall], things: [box, { ...box, id: 'other', name: 'Other' }] } }
+    const store = await opened()
+    const there = (n: number): Edit => n % 2
+      ? { type: 'set-thing', thingId: 'box', values: { massKg: n } }
+      : { type: 'set-thing', thingId: 'other', values: { at: { xMm: 25 * n, yMm: 300 } } }
+    for (let n = 1; n <= 80; n++) {
+      expect(store.commitNewest({ type: 'set-thing', thingId: 'box', values: { at: { xMm: 25 * n, yMm: 900 } } }).ok).toBe(true)
+      if (n % 4 === 0) office.make(there(n / 4), `33333333-0000-4000-8000-${String(n).padStart(12, '0')}`, 'edit', 'Dabney Thrift')
+      if (n % 16 === 0) await nextTick()
+    }
+    await settled(store, 'saved')
+    const expected = [{ massKg: 19, at: { xMm: 2000, yMm: 900 } }, { at: { xMm: 500, yMm: 300 } }]
+    expect(office.job.ground!.things).toMatchObject(expected)
+    expect(store.job!.ground!.things).toMatchObject(expected)
+    expect(store.meanwhile).toMatchObject({ who: ['Dabney Thrift'], theirs: [] })
+    expect(store.undo().ok).toBe(true)
+    expect(store.job!.ground!.things[0]).toMatchObject({ massKg: 19, at: { xMm: 1975, yMm: 900 } })
+    await settled(store, 'saved')
   })
   it('stands against the other’s side of the same fact until that is taken', async () => {
     const store = await opened()

@@ -92,6 +92,20 @@ async function everyPartOfTheWiring(page: Page, look: boolean) {
   }
 }
 
+/** Every wall, the one-line diagram, runs, connection and labels, and what is said of thing, run and place. */
+async function everyPartOfTheGrid(page: Page, walls: string[], look: boolean) {
+  for (const part of ['Wall', 'One-line', 'Runs', 'Connection', 'Labels', 'Thing', 'Run', 'Place']) {
+    await toTab(page, part)
+    await text(page)
+    for (const wall of part === 'Wall' && walls.length > 1 ? walls : []) {
+      await page.getByRole('button', { name: wall, exact: true }).click()
+      expect([wall, await wordsApart(page)]).toEqual([wall, []])
+    }
+    expect([part, await wordsApart(page)]).toEqual([part, []])
+    if (look) await noSeriousFault(page)
+  }
+}
+
 async function everyPartOfTheLoad(page: Page, look: boolean) {
   for (const part of ['By face', 'Lifts', 'Cut plan', 'Buy', 'Spares', 'Van list']) {
     await toTab(page, part)
@@ -137,6 +151,7 @@ for (const [i, { id, job }] of demoJobs.entries()) {
       if (stage.id === 'rails' && !job.faces[0]!.inRoof) await everyRail(page, i === 2)
       if (stage.id === 'covering' && job.faces[0]!.inRoof) await everyPartInTheRoof(page, job.title.startsWith('Fennel'))
       if (stage.id === 'wiring') await everyPartOfTheWiring(page, i === 2 || i === 10)
+      if (stage.id === 'grid' && job.ground) await everyPartOfTheGrid(page, job.ground.walls.map(wall => wall.name), job.ground.walls.length > 1)
       if (stage.id === 'load-out') await everyPartOfTheLoad(page, i === 2)
     }
     if (i % 3 !== 2) return

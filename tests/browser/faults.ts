@@ -42,7 +42,7 @@ export async function inTheme(page: Page, theme: 'Light' | 'Dark') {
  * @param most things of a kind that are taken hold of
  */
 export const wordsApart = (page: Page, kinds = 0, most = 300): Promise<string[]> => page.evaluate(async ({ kinds, most }) => {
-  const drawing = () => document.querySelector<HTMLElement>('[role=application]')
+  const drawing = () => document.querySelector<HTMLElement>('[role=application], main :has(> svg[role=group])')
   const seen: string[] = []
   const frame = () => new Promise(resolve => requestAnimationFrame(() => setTimeout(resolve)))
   const look = (held: string) => {

@@ -7,7 +7,9 @@ import type { Laid } from '../../core/ground/lay'
 import type { Edge } from '../../core/ground/net'
 import { perMetre, placingOf } from '../../core/ground/placing'
 import { groundRules } from '../../core/ground/rules'
-import { grounded } from '../fixtures/ground'
+import { letterOf, wallFigure } from '../../core/sheets/ground'
+import { gridOf, grounded } from '../fixtures/ground'
+import { after } from '../fixtures/jobs'
 import { type Random, seeded } from '../fixtures/random'
 
 const figures = figuresOf('2023')
@@ -230,5 +232,31 @@ describe('the way of cable', () => {
     // 1000 + 1000 to the passage, 300 through, 2500 + 1000 on b, 200 through, 100 + 0 on c.
     expect(mm(wayBetween({ wallId: 'outside', x: 0, y: 1000 }, { wallId: 'c', x: 100, y: 1000 }, ground))).toBe(2000 + 300 + 3500 + 200 + 100)
     expect(wayBetween({ wallId: 'outside', x: 0, y: 0 }, { wallId: 'z', x: 0, y: 0 }, ground)).toBeNull()
+  })
+  it('is drawn as it is measured, wall by wall, also where several lead there and where it crosses a third wall', () => {
+    const base = grounded('main-panel')
+    const own = base.ground!
+    const [first] = own.walls
+    const random = seeded(81)
+    const spot = (wallId: string) => ({ wallId, xMm: 100 * random.whole(2, 25), yMm: 100 * random.whole(3, 24) })
+    let crossed = 0
+    for (let i = 0; i < 6; i++) {
+      const passages = [[first!.id, 'b'], [first!.id, 'b'], ['b', 'c'], ['c', 'b']].map(([from, to], n) => ({ id: `p${n}`, from: spot(from!), to: spot(to!), mm: 50 * random.whole(2, 12) }))
+      const at = () => ({ xMm: 25 * random.whole(4, 100), yMm: 25 * random.whole(10, 60) })
+      const things = own.things.map((one, n) => ({ ...one, wallId: [first!.id, 'c', 'b'][n % 3]!, at: at() }))
+      const job = after(base, { type: 'begin-ground', ground: { ...own, walls: [first!, { ...plainWall, id: 'b' }, { ...plainWall, id: 'c' }], passages, things } })
+      const grid = gridOf(job)
+      const measured = grid.runs.flatMap(run => run.length.parts).filter(part => part.what === 'on the wall').reduce((sum, part) => sum + part.mm, 0)
+      const drawn = grid.ground.walls.flatMap(wall => wallFigure(grid, wall).figure.layers.find(one => one.layer === 'wall-runs')!.lines).reduce((sum, [a, b]) => sum + Math.hypot(a.x - b.x, a.y - b.y), 0)
+      expect(drawn).toBeCloseTo(measured, 3)
+      if (grid.runs.some(run => run.length.parts.filter(part => part.what === 'through').length > 1)) crossed++
+    }
+    expect(crossed).toBeGreaterThan(2)
+  })
+  it('thirty things have thirty letters', () => {
+    const things = Array.from({ length: 30 }, (_, n) => ({ ...plainThing, id: `t${n}` }))
+    const letters = things.map(one => letterOf({ ground: { ...bareGround, things } }, one.id))
+    expect(new Set(letters).size).toBe(30)
+    expect(letters.every(one => /^[A-Z]\d?$/.test(one))).toBe(true)
   })
 })

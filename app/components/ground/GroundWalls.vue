@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { numberedThings, wallFigure } from '#core/sheets/ground'
+import { letterOf, wallFigure } from '#core/sheets/ground'
 import { formatLength, formatMass } from '#core/units'
 
 /** Walls to scale with what stands on them, the runs between, and every reading from the left corner and the floor. */
@@ -14,9 +14,9 @@ watch(held, (now) => {
 }, { immediate: true })
 const drawn = computed(() => wall.value && wallFigure(grid.value!, wall.value))
 const length = (mm: number) => formatLength(mm, units.value)
-const rows = computed(() => numberedThings(grid.value!).flatMap(({ n, thing }) => {
+const rows = computed(() => grid.value!.ground.things.flatMap((thing) => {
   const at = grid.value!.placing.stood.find(one => one.thingId === thing.id && one.wallId === wall.value?.id)
-  return at ? [{ key: thing.id, picked: held.value?.kind === 'thing' && held.value.id === thing.id, cells: [`${String.fromCharCode(64 + n)}  ${thing.name}`, length(at.xMm), length(at.yMm), `${length(thing.wideMm)} x ${length(thing.highMm)}`, thing.massKg === null ? '' : formatMass(thing.massKg, units.value), thing.existing ? 'there' : at.found ? 'found' : 'typed'].map(words => ({ words })) }] : []
+  return at ? [{ key: thing.id, picked: held.value?.kind === 'thing' && held.value.id === thing.id, cells: [`${letterOf(grid.value!, thing.id)}  ${thing.name}`, length(at.xMm), length(at.yMm), `${length(thing.wideMm)} x ${length(thing.highMm)}`, thing.massKg === null ? '' : formatMass(thing.massKg, units.value), thing.existing ? 'there' : at.found ? 'found' : 'typed'].map(words => ({ words })) }] : []
 }))
 const said = computed(() => {
   const { placing } = grid.value!

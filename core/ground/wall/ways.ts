@@ -7,7 +7,7 @@ type Spot = Passage['from']
 const MOST_PASSAGES = 3
 
 /** A way from one wall to another: where it leaves the first, where it comes out on the last, and how far it is between the two, mm. */
-export interface Way { leaves: Spot, comes: Spot, betweenMm: number, parts: { what: string, mm: number }[] }
+export interface Way { leaves: Spot, comes: Spot, betweenMm: number, /** Its legs on walls between the two. */ between: [Spot, Spot][], parts: { what: string, mm: number }[] }
 
 const onWall = (a: { xMm: number, yMm: number }, b: { xMm: number, yMm: number }): number => Math.abs(a.xMm - b.xMm) + Math.abs(a.yMm - b.yMm)
 
@@ -20,7 +20,7 @@ export function waysFrom(fromId: string, toId: string, passages: Passage[]): Way
     return ends.filter(one => one.here.wallId === at && !used.includes(one.id)).flatMap((one) => {
       const along = way ? [{ what: 'on the wall', mm: onWall(way.comes, one.here) }] : []
       const parts = [...way?.parts ?? [], ...along, { what: 'through', mm: one.mm }]
-      return on({ leaves: way?.leaves ?? one.here, comes: one.there, betweenMm: parts.reduce((sum, part) => sum + part.mm, 0), parts }, one.there.wallId, [...used, one.id])
+      return on({ leaves: way?.leaves ?? one.here, comes: one.there, betweenMm: parts.reduce((sum, part) => sum + part.mm, 0), between: way ? [...way.between, [way.comes, one.here]] : [], parts }, one.there.wallId, [...used, one.id])
     })
   }
   return on(null, fromId, []).sort((a, b) => a.betweenMm - b.betweenMm)

@@ -6,7 +6,7 @@ import { formatLength, formatMass, formatPower } from '../../units'
 import type { Working } from '../../working'
 import { type CalculationSection, calculationSheet } from '../calculation'
 import { type FaceFigure, faceFigure } from '../figure'
-import { letterOf, numberedThings, oneLineFigure, wallFigure } from '../ground'
+import { letterOf, oneLineFigure, wallFigure } from '../ground'
 import { sitePlan } from './site-plan'
 
 /** A table of a page. */
@@ -69,7 +69,7 @@ const structureTable = (sections: CalculationSection[]): PermitTable => ({ head:
 
 const placesTable = (grid: GroundPlan, wallId: string, say: (mm: number) => string, job: Job): PermitTable => ({
   head: ['Thing', 'From corner', 'From floor', 'Wide x high x deep', 'Mass', 'Working space'], widths: [0.25, 0.13, 0.13, 0.24, 0.1, 0.15],
-  rows: numberedThings(grid).flatMap(({ thing }) => {
+  rows: grid.ground.things.flatMap((thing) => {
     const at = grid.placing.stood.find(one => one.thingId === thing.id && one.wallId === wallId)
     return at ? [[`${letterOf(grid, thing.id)}  ${thing.name}${thing.existing ? ' (there)' : ''}`, say(at.xMm), say(at.yMm), `${say(thing.wideMm)} x ${say(thing.highMm)} x ${say(thing.deepMm)}`, thing.massKg === null ? '' : formatMass(thing.massKg, job.units), thing.panel || thing.kind === 'ac-disconnect' || thing.kind === 'inverter' ? `${say(Math.max(grid.rules.figures['working-width'].value, thing.wideMm))} wide, ${say(grid.rules.figures['working-depth'].value)} deep` : '']] : []
   }),
