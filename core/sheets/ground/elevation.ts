@@ -36,24 +36,28 @@ export function wallFigure(plan: GroundPlan, wall: Wall): GroundFigure {
     return from && to ? legsOn(wall.id, from, to, plan.ground).map(([a, b]) => ({ run, points: [a, { x: a.x, y: b.y }, b] })) : []
   })
   const boxes = here.map(({ thing, at }) => ({ x: at.xMm, y: at.yMm, wide: thing.wideMm, high: thing.highMm }))
-  const hides = ({ x, y }: Point) => boxes.some(one => x > one.x - TAG_MM && x < one.x + one.wide + TAG_MM && y > one.y - TAG_MM && y < one.y + one.high + TAG_MM)
   const tags: { at: Point, text: string }[] = []
-  const crowded = (at: Point) => tags.some(one => Math.abs(one.at.x - at.x) < TAG_MM && Math.abs(one.at.y - at.y) < TAG_MM)
-  /** Where a run's number is read: beside its longer leg, and under the boxes where they hide it all; never on another number. */
+  const hides = ({ x, y }: Point) => boxes.some(one => x > one.x - MARGIN_MM && x < one.x + one.wide + MARGIN_MM && y > one.y - MARGIN_MM && y < one.y + one.high + MARGIN_MM)
+  const crowded = (at: Point) => tags.some(one => Math.abs(one.at.x - at.x) < 2 * TAG_MM && Math.abs(one.at.y - at.y) < TAG_MM)
+  const onRun = (at: Point) => runs.some(({ points }) => points.slice(1).some((to, i) => nearLeg(at, points[i]!, to)))
+  /** Where a run's number is read: beside its longer leg, and under the boxes where they hide it all; never on another number or line. */
   const tag = ({ points }: typeof runs[number]): Point => {
     const [a, corner, b] = points as [Point, Point, Point]
     const legs = [[a, corner], [corner, b]].sort((one, other) => legMm(other!) - legMm(one!)) as [Point, Point][]
-    for (const [from, to] of legs) {
-      const upright = Math.abs(from.x - to.x) < 1
-      for (const share of [0.5, 0.4, 0.6, 0.3, 0.7, 0.2, 0.8]) {
-        const at = { x: from.x + (to.x - from.x) * share + (upright ? TAG_MM : 0), y: from.y + (to.y - from.y) * share + (upright ? 0 : TAG_MM) }
-        if (legMm([from, to]) > TAG_MM && !hides(at) && !crowded(at)) return at
+    for (const off of [1, -1, 2.5, -2.5]) {
+      for (const [from, to] of legs) {
+        if (legMm([from, to]) <= TAG_MM) continue
+        const upright = Math.abs(from.x - to.x) < 1
+        for (const share of [0.5, 0.4, 0.6, 0.3, 0.7, 0.2, 0.8, 0.1, 0.9]) {
+          const at = { x: from.x + (to.x - from.x) * share + (upright ? off * TAG_MM : 0), y: from.y + (to.y - from.y) * share + (upright ? 0 : off * TAG_MM) }
+          if (!hides(at) && !crowded(at) && !onRun(at)) return at
+        }
       }
     }
     const middle = { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 }
     const under = Math.min(...boxes.filter(one => middle.x > one.x - 2 * TAG_MM && middle.x < one.x + one.wide + 2 * TAG_MM && middle.y > one.y - 1 && middle.y < one.y + one.high + 1).map(one => one.y), middle.y)
     let at = { x: middle.x, y: under - TAG_MM }
-    while (crowded(at)) at = { ...at, x: at.x + TAG_MM }
+    while (at.x < wall.wideMm && (crowded(at) || onRun(at))) at = { ...at, x: at.x + TAG_MM }
     return at
   }
   for (const one of runs) tags.push({ at: tag(one), text: String(one.run.number) })
@@ -66,10 +70,10 @@ export function wallFigure(plan: GroundPlan, wall: Wall): GroundFigure {
   const taken: Room[] = [...boxes, ...here.filter(one => isTiny(one.thing)).map(one => ({ x: letterAt(one).x - LETTER_MM / 2, y: letterAt(one).y, wide: LETTER_MM, high: LETTER_MM * 0.75 })), ...tags.map(({ at }) => ({ x: at.x - TAG_MM / 2, y: at.y - TAG_MM / 2, wide: TAG_MM, high: TAG_MM }))]
   const labelTexts = labels.map(({ thing, at, text }) => {
     const x = at.xMm + thing.wideMm / 2
-    const room = (y: number): Room => ({ x: x - wordsWide(text, LABEL_MM) / 2, y, wide: wordsWide(text, LABEL_MM), high: LABEL_MM * 0.75 })
+    const room = (y: number): Room => ({ x: x - wordsWide(`${text} `, LABEL_MM) / 2, y, wide: wordsWide(`${text} `, LABEL_MM), high: LABEL_MM * 0.75 })
     const over = at.yMm + thing.highMm + 60
     const beside = boxes.filter(one => overlaps({ ...room(0), high: wall.highMm }, one)).map(one => one.y + one.high + 60)
-    const y = [over, at.yMm - 60 - LABEL_MM * 0.75, ...beside.sort((a, b) => a - b)].find(one => !taken.some(other => overlaps(room(one), other))) ?? over
+    const y = [over, at.yMm - 60 - LABEL_MM * 0.75, ...beside.sort((a, b) => a - b), ...[1, 2, 3].map(n => Math.max(over, ...beside) + n * LABEL_MM)].find(one => !taken.some(other => overlaps(room(one), other))) ?? over
     taken.push(room(y))
     return { at: { x, y }, text }
   })
@@ -92,7 +96,7 @@ export function wallFigure(plan: GroundPlan, wall: Wall): GroundFigure {
 /** A name that is wider than what it names stands under it, or over it where it reaches down to the floor. */
 function nameAt({ name, yMm, wideMm, highMm }: Block): number {
   if (wordsWide(name, NAME_MM) <= wideMm) return yMm + highMm / 2
-  return yMm > 2 * NAME_MM ? yMm - NAME_MM : yMm + highMm + NAME_MM / 3
+  return yMm > 2 * NAME_MM ? yMm - NAME_MM : yMm + highMm + NAME_MM * 0.7
 }
 
 /** Parts of a run that lie on one wall, by the way it is measured by. */
@@ -115,8 +119,9 @@ interface Room { x: number, y: number, wide: number, high: number }
 const wordsWide = (text: string, sizeMm: number): number => text.length * sizeMm * 0.55
 const overlaps = (a: Room, b: Room): boolean => a.x < b.x + b.wide && b.x < a.x + a.wide && a.y < b.y + b.high && b.y < a.y + a.high
 
-/** Room that a run's number takes, mm. */
-const TAG_MM = 70
+/** Room that a run's number takes, and how near it comes to what it is not of, mm. */
+const [TAG_MM, MARGIN_MM] = [70, 50]
+const nearLeg = ({ x, y }: Point, a: Point, b: Point): boolean => x > Math.min(a.x, b.x) - MARGIN_MM && x < Math.max(a.x, b.x) + MARGIN_MM && y > Math.min(a.y, b.y) - MARGIN_MM && y < Math.max(a.y, b.y) + MARGIN_MM
 const legMm = ([from, to]: Point[]): number => Math.abs(from!.x - to!.x) + Math.abs(from!.y - to!.y)
 
 /** Short strokes at the floor where studs are. */
