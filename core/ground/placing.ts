@@ -7,7 +7,7 @@ import type { Edge } from './net'
 import type { GroundRules } from './rules'
 import { bodyOf, entryOf } from './wall/body'
 import { legMm } from './wall/route'
-import { type Link, nearestFit, placeOnWall, type WallAnswer, type WallProblem } from './wall/search'
+import { type Link, nearestFit, placeOnWall, type WallAnswer } from './wall/search'
 import { troubleOf } from './wall/space'
 import { type Way, waysFrom } from './wall/ways'
 
@@ -22,18 +22,8 @@ export function perMetre(laid: Laid, ground: Ground, rules: GroundRules): number
 const QUICK = 150_000
 const ALL_STEPS = 3_000_000
 
-type Answer = WallAnswer | 'none' | 'unfinished'
-/** What was found for a wall, by how many steps it might take. */
-const answers = bounded<Map<number, Answer>>(200)
-/** A wall that was looked at longer need not be looked at again: a cure that leaves it alone takes what the plan has. */
-function answerOf(problem: WallProblem, steps: number): Answer {
-  const known = answers([problem.wall, problem.figures, problem.fixed, problem.pieces, problem.links], () => new Map())
-  const longest = [...known].filter(([taken]) => taken >= steps).sort(([a], [b]) => b - a)[0]
-  if (longest) return longest[1]
-  const answer = placeOnWall(problem, steps)
-  known.set(steps, answer)
-  return answer
-}
+/** What was found for a wall in so many steps: walls that a cure leaves alone are looked at once. */
+const answers = bounded<{ answer: WallAnswer | 'none' | 'unfinished' }>(200)
 
 /** A run that something still to be placed is an end of. */
 interface Tie { from: Thing, to: Thing, perMm: number }
@@ -102,7 +92,7 @@ function placedBy(ground: Ground, parts: Part[], rules: GroundRules, steps: numb
     })
     const led = (id: string) => links.some(link => link.a === id || ('b' in link && link.b === id))
     const pieces = all.filter(one => led(one.body.id))
-    const answer = answerOf({ wall, figures: rules.figures, fixed, pieces, links }, steps)
+    const { answer } = answers([steps, wall, rules.figures, fixed, pieces, links], () => ({ answer: placeOnWall({ wall, figures: rules.figures, fixed, pieces, links }, steps) }))
     if (typeof answer === 'string') {
       placing[answer === 'none' ? 'without' : 'unfinished'].push(...free.map(one => one.id))
       continue

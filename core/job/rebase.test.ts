@@ -91,6 +91,22 @@ describe('edits made while the screen trails behind', () => {
       expect([...now.runs[0]!.ways].sort()).toEqual(['attic', 'eave', 'wall'])
     }
   })
+  it('so are those of a group of the wiring, of a plug made on the roof and of a task; a system chosen meanwhile is not mixed with another', () => {
+    const group = { id: 'g', name: 'Roof', system: 'unit-each' as const, unitId: 'lantern-unit', trunkId: 'lantern-trunk-upright', inverterId: null, faceIds: [] }
+    const end = { id: 'e', place: 'String 1', plugs: 'Gannet', mate: '', pin: '', tool: '', by: '', clicked: false }
+    const plain = changed({})
+    const seen: Job = { ...plain, wiring: { ...plain.wiring, groups: [group], ends: [end] } }
+    const typed: Edit[] = [
+      { type: 'set-wire-group', groupId: 'g', group: { ...group, name: 'South' } }, { type: 'set-wire-group', groupId: 'g', group: { ...group, faceIds: ['main'] } },
+      { type: 'set-site-end', endId: 'e', end: { ...end, pin: '6 mm²' } }, { type: 'set-site-end', endId: 'e', end: { ...end, by: 'Crew lead' } }, { type: 'set-site-end', endId: 'e', end: { ...end, clicked: true } },
+    ]
+    const { wiring } = typed.reduce((now, edit) => applyEdit(now, rebased(edit, seen, now)), seen)
+    expect(wiring.groups).toEqual([{ ...group, name: 'South', faceIds: ['main'] }])
+    expect(wiring.ends).toEqual([{ ...end, pin: '6 mm²', by: 'Crew lead', clicked: true }])
+    const strings = { ...group, system: 'string' as const, unitId: null, trunkId: null, inverterId: 'quillon-two' }
+    const now = applyEdit(seen, { type: 'set-wire-group', groupId: 'g', group: strings })
+    expect(applyEdit(now, rebased(typed[0]!, seen, now)).wiring.groups).toEqual([{ ...group, name: 'South' }])
+  })
   it('what was taken out on one side stays out, and what the other changed of the rest is kept', () => {
     const block = (id: string, xMm: number): Wall['blocks'][number] => ({ id, kind: 'other', name: id, xMm, yMm: 0, wideMm: 100, highMm: 100, deepMm: 0, keepMm: null })
     const blocksOf = (job: Job) => job.ground!.walls[0]!.blocks

@@ -4,7 +4,9 @@ import { type Job, plainRun } from './schema'
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b)
 const isRecord = (one: unknown): one is Record<string, unknown> => typeof one === 'object' && one !== null && !Array.isArray(one)
 /** Facts of which each says which others stand beside it: of two kinds nothing can be joined. */
-const TELLS = ['kind', 'edition', 'form', 'id']
+const TELLS = ['kind', 'edition', 'form', 'system', 'id']
+/** Where an edit has what it puts in place of what was. */
+const PUTS = ['values', 'group', 'end', 'task', 'thing', 'wall', 'run'] as const
 
 /** What somebody made of a fact as he saw it, and what it has become since: both where they changed different parts of it, else his. */
 function joined(seen: unknown, mine: unknown, now: unknown): unknown {
@@ -31,17 +33,16 @@ function joinedLists(seen: unknown[], mine: unknown[], now: unknown[]): unknown[
   ]
 }
 
-/** What the facts that an edit replaces are on a job; null where it replaces none. */
-function factsOn(job: Job, edit: Edit): Record<string, unknown> | null {
+/** What stands on a job where an edit puts something; undefined where that is not there. */
+function standing(job: Job, edit: Edit, at: typeof PUTS[number]): unknown {
   // Of a run that nobody chose anything for, the rules choose.
-  if (edit.type === 'set-run') return { ...job.ground?.runs.find(one => one.fromId === edit.fromId && one.toId === edit.toId) ?? plainRun(edit.fromId, edit.toId) }
+  if (edit.type === 'set-run') return job.ground?.runs.find(one => one.fromId === edit.fromId && one.toId === edit.toId) ?? plainRun(edit.fromId, edit.toId)
   try {
-    const old = inverseOf(job, edit)
-    return 'values' in old ? old.values as Record<string, unknown> : null
+    return (inverseOf(job, edit) as Partial<Record<typeof at, unknown>>)[at]
   }
   catch {
     // What it is about is not there any more, or was not yet: reading the edit says so.
-    return null
+    return undefined
   }
 }
 
@@ -53,11 +54,12 @@ function factsOn(job: Job, edit: Edit): Record<string, unknown> | null {
 export function rebased(edit: Edit, seen: Job, now: Job): Edit {
   if (seen === now) return edit
   if (edit.type === 'batch') return { ...edit, edits: edit.edits.map(one => rebased(one, seen, now)) as typeof edit.edits }
-  if (!('values' in edit)) return edit
-  const [before, after] = [factsOn(seen, edit), factsOn(now, edit)]
-  if (!before || !after) return edit
-  return {
-    ...edit,
-    values: Object.fromEntries(Object.entries(edit.values).map(([key, mine]) => [key, isRecord(mine) || Array.isArray(mine) ? joined(before[key], mine, after[key]) : mine])),
-  } as Edit
+  const at = PUTS.find(one => one in edit)
+  const mine = at && (edit as unknown as Record<string, unknown>)[at]
+  if (!at || !isRecord(mine)) return edit
+  const [before, after] = [standing(seen, edit, at), standing(now, edit, at)]
+  if (!isRecord(before) || !isRecord(after)) return edit
+  // A plain fact of its own is taken as it was typed, also back to what is still shown.
+  const put = at === 'values' ? Object.fromEntries(Object.entries(mine).map(([key, one]) => [key, isRecord(one) || Array.isArray(one) ? joined(before[key], one, after[key]) : one])) : joined(before, mine, after)
+  return { ...edit, [at]: put } as Edit
 }

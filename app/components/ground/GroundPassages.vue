@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { v4 as newId } from 'uuid'
 import type { Ground } from '#core/job'
 
 /** Where cable goes from one wall to another: a hole on each, and the way between. */
@@ -10,9 +11,7 @@ const walls = computed(() => ground.value!.walls.map(one => ({ value: one.id, la
 const change = (id: string, own: Partial<Passage>) => set({ passages: passages.value.map(one => one.id === id ? { ...one, ...own } : one) })
 function add() {
   const [a, b] = ground.value!.walls
-  let n = 1
-  while (passages.value.some(one => one.id === `p${n}`)) n++
-  set({ passages: [...passages.value, { id: `p${n}`, from: { wallId: a!.id, xMm: 500, yMm: 1500 }, to: { wallId: b!.id, xMm: 500, yMm: 1500 }, mm: 250 }] })
+  set({ passages: [...passages.value, { id: newId().slice(0, 8), from: { wallId: a!.id, xMm: 500, yMm: 1500 }, to: { wallId: b!.id, xMm: 500, yMm: 1500 }, mm: 250 }] })
 }
 const ends = [['from', 'On'], ['to', 'And on']] as const
 </script>

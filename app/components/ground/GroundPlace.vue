@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { v4 as newId } from 'uuid'
 import { earthings, plainWall } from '#core/job'
 
 /** Who answers for it, the supply, the place, its walls and the ways between them. */
@@ -11,9 +12,11 @@ const said = (value: boolean | null) => value === null ? 'unsaid' : value ? 'yes
 const bonds = [{ value: 'unsaid', label: 'Nobody has looked' }, { value: 'yes', label: 'Bonded' }, { value: 'no', label: 'Not bonded, or not of metal' }] as const
 const heard = (value: typeof bonds[number]['value']) => value === 'unsaid' ? null : value === 'yes'
 function addWall() {
-  let n = 2
-  while (ground.value!.walls.some(one => one.id === `wall-${n}`)) n++
-  commit({ type: 'put-wall', wallId: `wall-${n}`, wall: { ...ground.value!.walls[0] ?? plainWall, id: `wall-${n}`, name: `Wall ${n}`, blocks: [] } })
+  const { walls } = ground.value!
+  const id = newId().slice(0, 8)
+  let n = walls.length + 1
+  while (walls.some(one => one.name === `Wall ${n}`)) n++
+  commit({ type: 'put-wall', wallId: id, wall: { ...walls[0] ?? plainWall, id, name: `Wall ${n}`, blocks: [] } })
 }
 </script>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { v4 as newId } from 'uuid'
 import { isAside, usualThing } from '#core/ground'
 import { plainPanel, type Thing, thingKinds, thingNames } from '#core/job'
 
@@ -13,11 +14,9 @@ const kinds = thingKinds.map(value => ({ value, label: thingNames[value] }))
 const adds = ref<Thing['kind']>('ac-disconnect')
 function add() {
   const kind = adds.value
-  let n = 1
-  while (ground.value!.things.some(one => one.id === `${kind}-${n}`)) n++
-  const again = ground.value!.things.some(one => one.kind === kind)
-  commit({ type: 'put-thing', thingId: `${kind}-${n}`, thing: usualThing(kind, `${kind}-${n}`, { wallId: ground.value!.walls[0]?.id ?? null, name: again ? `${thingNames[kind]} ${n + 1}` : thingNames[kind], ...panelFor(kind) }) })
-  pick('thing', `${kind}-${n}`)
+  const [id, n] = [newId().slice(0, 8), ground.value!.things.filter(one => one.kind === kind).length]
+  commit({ type: 'put-thing', thingId: id, thing: usualThing(kind, id, { wallId: ground.value!.walls[0]?.id ?? null, name: n ? `${thingNames[kind]} ${n + 1}` : thingNames[kind], ...panelFor(kind) }) })
+  pick('thing', id)
 }
 /** A board of a kind as the ways to begin have it. */
 function panelFor(kind: Thing['kind']): Partial<Thing> {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { v4 as newId } from 'uuid'
 import { blockKinds, blockNames, type Wall } from '#core/job'
 import { formatLength } from '#core/units'
 
@@ -11,9 +12,7 @@ const placeNames = { outside: 'Outside', garage: 'Garage', utility: 'Utility roo
 const baseNames = { stud: 'Studs', masonry: 'Masonry', concrete: 'Concrete' }
 const block = ref<typeof blockKinds[number]>('gas')
 function addBlock() {
-  let n = 1
-  while (wall.blocks.some(one => one.id === `b${n}`)) n++
-  set({ blocks: [...wall.blocks, { id: `b${n}`, kind: block.value, name: blockNames[block.value], xMm: Math.round(wall.wideMm / 2), yMm: 900, wideMm: 400, highMm: 400, deepMm: 150, keepMm: null }] })
+  set({ blocks: [...wall.blocks, { id: newId().slice(0, 8), kind: block.value, name: blockNames[block.value], xMm: Math.round(wall.wideMm / 2), yMm: 900, wideMm: 400, highMm: 400, deepMm: 150, keepMm: null }] })
 }
 const changeBlock = (id: string, change: Partial<Wall['blocks'][number]>) => set({ blocks: wall.blocks.map(one => one.id === id ? { ...one, ...change } : one) })
 const dropBlock = (id: string) => set({ blocks: wall.blocks.filter(one => one.id !== id) })

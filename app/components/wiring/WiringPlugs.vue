@@ -2,10 +2,10 @@
 import { type SiteEnd, siteEndSchema } from '#core/job'
 
 /** Plugs that were made on the roof: where, with which pin and tool, by whom, and whether they clicked. */
-const { job, facePlan, commit } = useFace()
+const { newest, facePlan, commitNewest: commit } = useFace()
 const me = useMe()
 const readsOnly = useReadsOnly()
-const ends = computed(() => job.value.wiring.ends)
+const ends = computed(() => newest.value.wiring.ends)
 const blank = () => ({ place: '', plugs: facePlan.value.parts.module.plugs ?? '', mate: facePlan.value.parts.module.plugs ?? '', pin: '', tool: '', by: me.me?.personName ?? '' })
 const draft = ref(blank())
 const problem = ref('')

@@ -4,9 +4,10 @@ import { type WireGroup, type WiringSystem, wiringSystemNames, wiringSystems } f
 import { unitSuits } from '#core/wiring'
 
 /** How modules are wired: one system for the whole roof, or one for each group of faces. */
-const { job, plan, catalogue, commit } = useFace()
+// Unit, trunk and inverter are fitted to the system: to the one that was chosen, also where it is not planned yet.
+const { job, newest, plan, catalogue, commitNewest: commit } = useFace()
 const readsOnly = useReadsOnly()
-const groups = computed(() => job.value.wiring.groups)
+const groups = computed(() => newest.value.wiring.groups)
 const us = computed(() => plan.value.wiring.rules.us)
 const systems = wiringSystems.map(value => ({ value, label: wiringSystemNames[value] }))
 const unitsFor = (system: WiringSystem) => offered(catalogue.value.electronics).filter(unit => unitSuits(unit, system))
