@@ -103,7 +103,7 @@ describe('edits made while the screen trails behind', () => {
     const { wiring } = typed.reduce((now, edit) => applyEdit(now, rebased(edit, seen, now)), seen)
     expect(wiring.groups).toEqual([{ ...group, name: 'South', faceIds: ['main'] }])
     expect(wiring.ends).toEqual([{ ...end, pin: '6 mm²', by: 'Crew lead', clicked: true }])
-    const strings = { ...group, system: 'string' as const, unitId: null, trunkId: null, inverterId: 'quillon-two' }
+    const strings = { ...group, system: 'strings' as const, unitId: null, trunkId: null, inverterId: 'quillon-two' }
     const now = applyEdit(seen, { type: 'set-wire-group', groupId: 'g', group: strings })
     expect(applyEdit(now, rebased(typed[0]!, seen, now)).wiring.groups).toEqual([{ ...group, name: 'South' }])
   })
