@@ -47,6 +47,7 @@ const byKey = (runs: Run[], key: (run: Run) => string | null, amount: (run: Run)
   return [...sums.values()]
 }
 const tubeName = ({ raceway }: Run): string | null => raceway?.filled ? `${racewayNames[raceway.kind]}, ${raceway.filled.size}${/^\d\d$/.test(raceway.filled.size) ? ' mm' : ' in'}` : null
+const cableOf = ({ cable, size }: Run): string | null => cable ? `${size} ${cableNames[cable]}` : null
 const onRuns = (runs: number[]): string => `Run${runs.length > 1 ? 's' : ''} ${runs.join(', ')}`
 
 const baseNames: Record<Wall['base'], string> = { stud: 'timber', masonry: 'masonry', concrete: 'concrete' }
@@ -67,9 +68,10 @@ export const groundParts = (plan: GroundPlan): Partial<Record<PartKind, PartDraf
   const unit = unitOf(us)
   return {
     'building-wire': wiresOfPlan(plan).flatMap(({ name, mm, kgPerM, runs: on }) => draft('building-wire', name, Math.ceil(mm / unit), `${onRuns(on)}, loose ends in every box counted; by the ${us ? 'foot' : 'metre'}`, { lengthMm: unit, massKg: kgPerM * COVERED * unit / 1000, price: kgPerM * plan.ground.costs.copperPerKg * unit / 1000 })),
-    'building-cable': byKey(runs, run => run.cable ? `${run.size} ${cableNames[run.cable]}` : null, run => run.length.mm).flatMap(({ name, amount, runs: on }) => draft('building-cable', name, Math.ceil(amount / unit), `${onRuns(on)}, by the ${us ? 'foot' : 'metre'}`, { lengthMm: unit })),
+    'building-cable': byKey(runs, cableOf, run => run.length.mm).flatMap(({ name, amount, runs: on }) => draft('building-cable', name, Math.ceil(amount / unit), `${onRuns(on)}, by the ${us ? 'foot' : 'metre'}`, { lengthMm: unit })),
     'raceway': byKey(runs, tubeName, run => run.length.mm).flatMap(({ name, amount, runs: on }) => draft('raceway', name, Math.ceil(amount / stickOf(us)), `${onRuns(on)}, in sticks`, { lengthMm: stickOf(us), price: plan.ground.costs.racewayPerM * stickOf(us) / 1000 })),
-    'raceway-connector': byKey(runs, tubeName, run => 2 + 2 * run.choice.pullBoxes).flatMap(({ name, amount }) => draft('raceway-connector', `Connector for ${name}`, amount, 'One at each end of a run, two at each pull box')),
+    'raceway-connector': byKey(runs, tubeName, run => 2 + 2 * run.choice.pullBoxes).flatMap(({ name, amount }) => draft('raceway-connector', `Connector for ${name}`, amount, 'One at each end of a run, two at each pull box')).concat(
+      byKey(runs, cableOf, run => 2 + 2 * run.choice.pullBoxes).flatMap(({ name, amount }) => draft('raceway-connector', `Clamp for ${name}`, amount, 'One where a cable enters a box'))),
     'raceway-coupling': byKey(runs, tubeName, run => Math.max(0, Math.ceil(run.length.mm / stickOf(us)) - 1)).flatMap(({ name, amount }) => draft('raceway-coupling', `Coupling for ${name}`, amount, 'Between two sticks')),
     'raceway-strap': byKey(runs, tubeName, run => run.supports).flatMap(({ name, amount }) => draft('raceway-strap', `Strap for ${name}`, amount, 'By the farthest that supports may stand apart and from boxes')),
     'expansion-fitting': byKey(runs.filter(wantsExpansion), tubeName, () => 1).flatMap(({ name, amount }) => draft('expansion-fitting', `Expansion fitting for ${name}`, amount, 'Where it lengthens by 1/4 in and more over the year')),

@@ -16,9 +16,10 @@ const { grid, pick } = useGrid()
         :key="label.id"
         class="grid break-inside-avoid grid-cols-1 gap-x-4 border-b border-dotted border-graphite-300 py-2 md:grid-cols-2"
       >
+        <!-- A label is red with white words by day and in the dark alike. -->
         <span
           class="self-start border-2 px-2 py-1 text-[15px] leading-snug font-semibold"
-          :class="label.reflective ? 'border-brick-600 bg-brick-600 text-white' : 'border-graphite-900'"
+          :class="label.reflective ? 'border-[#8c2116] bg-[#8c2116] text-white' : 'border-graphite-900'"
         >{{ label.text }}</span>
         <span class="text-[15px] leading-snug"><b>L{{ i + 1 }}</b>
           <button
