@@ -1,7 +1,8 @@
 import { chromium } from '@playwright/test'
 
-// Takes the pictures in docs/screenshots from the demo of a running `npm start`. usage: npm run screenshots [ADDRESS]
+// Takes the pictures in docs/screenshots from the demo of a running `npm start`. usage: npm run screenshots [ADDRESS [NAME ...]]
 const address = process.argv[2] ?? 'http://127.0.0.1:3100'
+const only = process.argv.slice(3)
 const job = n => `/jobs/2d0c7f7a-0f5e-4f6c-8f10-5a4b3c2d${String(n).padStart(4, '0')}`
 const wide = { width: 1280, height: 800 }
 const phone = { width: 390, height: 844 }
@@ -66,11 +67,12 @@ async function windowOf(viewport) {
   await page.route('**/api/news', route => route.abort())
   return page
 }
-for (const [name, path, viewport, act] of views) {
+for (const [name, path, viewport, act] of views.filter(([name]) => !only.length || only.includes(name))) {
   const page = await windowOf(viewport)
   await page.goto(`${address}${path}`)
   await page.waitForLoadState('networkidle')
   await page.waitForTimeout(1200)
+  await page.getByText('Working out the sheet').waitFor({ state: 'detached', timeout: 60_000 })
   if (act) await act(page)
   await page.mouse.move(1, 1)
   await page.waitForTimeout(600)
