@@ -1,5 +1,5 @@
 import { type GroundPlan, startedGround, startWays } from '#core/ground'
-import type { Ground, Panel, RunChoice, Thing, Wall } from '#core/job'
+import { type Ground, type Panel, type RunChoice, type Thing, type Wall, wallSizeKeys } from '#core/job'
 import { MM_PER_INCH } from '#core/units'
 
 /**
@@ -20,7 +20,7 @@ export function useGrid() {
   const begin = (way: typeof startWays[number]['id']) => {
     const edit = { type: 'begin-ground' as const, ground: startedGround(way, job.value, plan.value.wiring) }
     // Its walls stand at a usual size: nobody has measured them.
-    return commit({ type: 'batch', edits: [edit, { type: 'set-assumed', keys: edit.ground.walls.map(wall => `wall ${wall.id}`), assumed: true }] })
+    return commit({ type: 'batch', edits: [edit, { type: 'set-assumed', keys: edit.ground.walls.flatMap(wall => wallSizeKeys(wall.id)), assumed: true }] })
   }
   const set = (values: Partial<Omit<Ground, 'figures' | 'walls' | 'things' | 'runs'>>) => commit({ type: 'set-ground', values })
   const setThing = (one: Thing, change: Partial<Thing>) => commit({ type: 'set-thing', thingId: one.id, values: change })

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { changed } from '../../tests/fixtures/jobs'
 import { seeded } from '../../tests/fixtures/random'
-import { applyEdit, bareGround, type Edit, type Face, type Job, plainThing, plainWall, readEdit, rebased, type Wall } from './index'
+import { applyEdit, bareGround, type Edit, type Face, type Job, plainInRoof, plainThing, plainWall, readEdit, rebased, type Wall } from './index'
 import { demoCatalogue } from '../catalogue'
 import { plainRules } from '../../tests/fixtures/plain-rules'
 
@@ -103,6 +103,10 @@ describe('edits made while the screen trails behind', () => {
     const { wiring } = typed.reduce((now, edit) => applyEdit(now, rebased(edit, seen, now)), seen)
     expect(wiring.groups).toEqual([{ ...group, name: 'South', faceIds: ['main'] }])
     expect(wiring.ends).toEqual([{ ...end, pin: '6 mm²', by: 'Crew lead', clicked: true }])
+    const task = { id: 't', trade: 'roofer' as const, what: 'Lay the felt', due: null, done: false }
+    const inRoof = applyEdit(plain, { type: 'take-in-roof', faceId: 'main', inRoof: { ...plainInRoof, systemId: 'saltings-tray', tasks: [task] } })
+    const tasks: Edit[] = [{ type: 'put-task', faceId: 'main', task: { ...task, done: true } }, { type: 'put-task', faceId: 'main', task: { ...task, due: '2026-12-03' } }]
+    expect(tasks.reduce((now, edit) => applyEdit(now, rebased(edit, inRoof, now)), inRoof).faces[0]!.inRoof!.tasks).toEqual([{ ...task, done: true, due: '2026-12-03' }])
     const strings = { ...group, system: 'strings' as const, unitId: null, trunkId: null, inverterId: 'quillon-two' }
     const now = applyEdit(seen, { type: 'set-wire-group', groupId: 'g', group: strings })
     expect(applyEdit(now, rebased(typed[0]!, seen, now)).wiring.groups).toEqual([{ ...group, name: 'South' }])

@@ -1,5 +1,5 @@
-import { type Edit, inverseOf } from './edits'
-import { type Job, plainRun } from './schema'
+import { type Edit, inverseOf, runOn } from './edits'
+import type { Job } from './schema'
 
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b)
 const isRecord = (one: unknown): one is Record<string, unknown> => typeof one === 'object' && one !== null && !Array.isArray(one)
@@ -35,8 +35,8 @@ function joinedLists(seen: unknown[], mine: unknown[], now: unknown[]): unknown[
 
 /** What stands on a job where an edit puts something; undefined where that is not there. */
 function standing(job: Job, edit: Edit, at: typeof PUTS[number]): unknown {
-  // Of a run that nobody chose anything for, the rules choose.
-  if (edit.type === 'set-run') return job.ground?.runs.find(one => one.fromId === edit.fromId && one.toId === edit.toId) ?? plainRun(edit.fromId, edit.toId)
+  // It is taken back as a whole where nobody chose anything before.
+  if (edit.type === 'set-run') return runOn(job, edit)
   try {
     return (inverseOf(job, edit) as Partial<Record<typeof at, unknown>>)[at]
   }

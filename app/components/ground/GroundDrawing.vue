@@ -1,13 +1,11 @@
 <script setup lang="ts">
 import type { Point } from '#core/geometry'
-import { byDepth, styleOf } from '#core/sheets/figure'
+import { byDepth, MM_PER_POINT, styleOf } from '#core/sheets/figure'
 import type { GroundFigure, Hold } from '#core/sheets/ground'
 
 /** A wall or a one-line diagram, drawn as it is on paper, with what can be taken hold of on it. */
 const { drawn, picked, label } = defineProps<{ drawn: GroundFigure, picked: string | null, label: string }>()
 const emit = defineEmits<{ pick: [hold: Hold] }>()
-/** A point of a line or of text is so many mm of the drawing, as in its files. */
-const MM_PER_POINT = 15
 const box = computed(() => {
   const { along, up } = drawn.figure
   return { x: along.fromMm, top: up.toMm, wide: along.toMm - along.fromMm, high: up.toMm - up.fromMm }

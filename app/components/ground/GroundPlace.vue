@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { v4 as newId } from 'uuid'
-import { earthings, plainWall } from '#core/job'
+import { earthings, plainWall, wallSizeKeys } from '#core/job'
 
 /** Who answers for it, the supply, the place, its walls and the ways between them. */
 const { ground, grid, units, set, commit } = useGrid()
@@ -16,7 +16,9 @@ function addWall() {
   const id = newId().slice(0, 8)
   let n = walls.length + 1
   while (walls.some(one => one.name === `Wall ${n}`)) n++
-  commit({ type: 'put-wall', wallId: id, wall: { ...walls[0] ?? plainWall, id, name: `Wall ${n}`, blocks: [] } })
+  // As the first stands, until somebody measures it.
+  const wall = { ...walls[0] ?? plainWall, id, name: `Wall ${n}`, blocks: [] }
+  commit({ type: 'batch', edits: [{ type: 'put-wall', wallId: id, wall }, { type: 'set-assumed', keys: wallSizeKeys(id), assumed: true }] })
 }
 </script>
 

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { v4 as newId } from 'uuid'
-import { blockKinds, blockNames, type Wall } from '#core/job'
+import { blockKinds, blockNames, type Wall, wallSizeAssumed } from '#core/job'
 import { formatLength } from '#core/units'
 
 /** One wall: its size, what it is of, and what is there already. */
 const { wall } = defineProps<{ wall: Wall }>()
 const { ground, units, setWall, commit } = useGrid()
+const { newest } = useFace()
 const readsOnly = useReadsOnly()
 const set = (change: Partial<Wall>) => setWall(wall, change)
 const placeNames = { outside: 'Outside', garage: 'Garage', utility: 'Utility room', inside: 'Inside' }
@@ -37,12 +38,14 @@ const sizes = [['xMm', 'From the left corner'], ['yMm', 'From the floor'], ['wid
       label="Wide"
       :mm="wall.wideMm"
       :units="units"
+      :assumed="wallSizeAssumed(newest, wall.id, 'wideMm')"
       :commit="mm => set({ wideMm: mm! })"
     />
     <FieldLengthField
       label="High"
       :mm="wall.highMm"
       :units="units"
+      :assumed="wallSizeAssumed(newest, wall.id, 'highMm')"
       :commit="mm => set({ highMm: mm! })"
     />
     <FieldChoiceField

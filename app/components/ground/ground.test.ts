@@ -30,7 +30,8 @@ describe('between roof and grid', () => {
     expect(wrapper.text()).not.toContain('With storage')
     await press('To a sub-panel')
     expect(job.value.ground!.things.map(one => one.kind)).toContain('sub-panel')
-    expect(job.value.assumed).toContain(`wall ${job.value.ground!.walls[0]!.id}`)
+    const wall = job.value.ground!.walls[0]!
+    expect(job.value.assumed).toEqual(expect.arrayContaining([`wall ${wall.id}/wideMm`, `wall ${wall.id}/highMm`]))
     expect(plan.value.grid!.runs.length).toBeGreaterThan(2)
   })
   it.each(['1 Bellbuoy Lane', '30 Capstan Walk', 'Fennel Field', '9 Halyard Close'])('%s: every sheet of the rung shows figures with their units, none is none', async (title) => {
@@ -109,6 +110,10 @@ describe('the place', () => {
     expect(new Set(walls.map(one => one.name)).size).toBe(6)
     expect(supply).toMatchObject({ ratedA: 150, faultKA: 18 })
     expect(on.wrapper.text()).not.toContain('Another wall')
+    // Nobody has measured the five new ones; a name is no measure.
+    expect(on.job.value.assumed).toHaveLength(10)
+    await on.type('Wall', 'Back of the shed')
+    expect(on.job.value.assumed).toHaveLength(10)
   })
 })
 

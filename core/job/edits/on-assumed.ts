@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { type Face, faceWords, type Job, jobSchema, jobWords, siteFactWords } from '../schema'
+import { type Face, faceWords, type Job, jobSchema, jobWords, siteFactWords, wallWords } from '../schema'
 import { editKind } from './kind'
 
 /** Facts of a face that a new job stands at a usual size until somebody reads them, by their keys below the face's own. */
@@ -10,6 +10,12 @@ export const factKey = (faceId: string, fact: AssumableFact): string => `face ${
 export const CODES_KEY = 'job/codes'
 export const COVERING_STATE_KEY = 'site/coveringState'
 
+/** Facts of a wall that stand at a usual size until somebody reads them, by the same keys that its edits touch. */
+const assumableOnWall = ['wideMm', 'highMm'] as const
+export const wallSizeKeys = (wallId: string): string[] => assumableOnWall.map(fact => `wall ${wallId}/${fact}`)
+/** Whether nobody has read that size of a wall. */
+export const wallSizeAssumed = ({ assumed }: Pick<Job, 'assumed'>, wallId: string, fact: typeof assumableOnWall[number]): boolean => assumed.includes(`wall ${wallId}/${fact}`)
+
 /** What of a face nobody has read yet. */
 export const assumedOn = ({ assumed }: Pick<Job, 'assumed'>, { id }: Pick<Face, 'id'>): AssumableFact[] => assumableOnFace.filter(fact => assumed.includes(factKey(id, fact)))
 
@@ -17,7 +23,8 @@ export const assumedOn = ({ assumed }: Pick<Job, 'assumed'>, { id }: Pick<Face, 
 function wordsOfKey(key: string): string {
   if (key === CODES_KEY) return jobWords.codes
   if (key === COVERING_STATE_KEY) return siteFactWords.coveringState
-  return faceWords[key.split('/')[1] as keyof typeof faceWords] ?? 'a fact'
+  const fact = key.split('/')[1]!
+  return key.startsWith('wall ') ? wallWords[fact as keyof typeof wallWords] : faceWords[fact as keyof typeof faceWords] ?? 'a fact'
 }
 
 const sorted = (keys: Iterable<string>): string[] => [...new Set(keys)].sort()

@@ -79,13 +79,15 @@ export const putRun = editKind({
 })
 
 const chosenFor = (job: Job, edit: { fromId: string, toId: string }): RunChoice | undefined => job.ground?.runs.find(one => isRun(one, edit))
+/** How a run is laid as far as somebody chose it: where nobody did, the rules choose. */
+export const runOn = (job: Job, edit: { fromId: string, toId: string }): RunChoice => chosenFor(job, edit) ?? plainRun(edit.fromId, edit.toId)
 
 /** What somebody chooses of a run, each fact replaced whole; what is not chosen follows from the rules. */
 export const setRun = editKind({
   schema: z.object({ type: z.literal('set-run'), fromId: shortId, toId: shortId, values: runChoiceSchema.omit({ fromId: true, toId: true }).partial() }),
   obstacle: noGround,
   apply: (job, edit) => {
-    const run = { ...chosenFor(job, edit) ?? plainRun(edit.fromId, edit.toId), ...edit.values }
+    const run = { ...runOn(job, edit), ...edit.values }
     return withGround(job, own => ({ ...own, runs: placed(own.runs, one => isRun(one, edit), run, undefined) }))
   },
   invert: (job, edit) => {

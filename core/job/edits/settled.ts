@@ -8,8 +8,6 @@ function tells(touched: string, key: string): boolean {
   if (touched === key || key.startsWith(`${touched}/`)) return true
   const [owner] = key.split('/')
   if (touched === `${owner}/whole`) return true
-  // A wall that nobody has measured is measured as soon as somebody types over something of it.
-  if (/^wall /.test(key) && touched.startsWith(`${key}/`)) return true
   // A spacing, a rafter found or a hit are readings of what the face is fixed to.
   return key === `${owner}/supports` && /^\/(rafter|hit)/.test(touched.slice(owner!.length)) && touched.startsWith(owner!)
 }

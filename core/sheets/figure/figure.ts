@@ -31,6 +31,8 @@ const plain: LayerStyle = { fill: null, stroke: '#22272e', width: 0.6, text: 6, 
 
 /** How a layer looks and what lies over what; a layer that an issued sheet kept and that is drawn no more looks plain. */
 const drawn = new Map([...layers, ...groundLayers].map(({ id, style, depth }) => [id, { style, depth }]))
+/** Widths and words are given in points on paper; on a roof or a wall drawn one to one they are so many mm. */
+export const MM_PER_POINT = 15
 export const styleOf = (id: string): LayerStyle => drawn.get(id)?.style ?? plain
 export const byDepth = (one: LayerShapes[]): LayerShapes[] => [...one].sort((a, b) => depthOf(a.layer) - depthOf(b.layer))
 const depthOf = (id: string): number => drawn.get(id)?.depth ?? 0

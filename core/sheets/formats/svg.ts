@@ -1,8 +1,6 @@
 import type { Point } from '../../geometry'
-import { byDepth, type FaceFigure, type LayerShapes, styleOf } from '../figure'
+import { byDepth, type FaceFigure, type LayerShapes, MM_PER_POINT, styleOf } from '../figure'
 
-/** Widths and words are given in points on paper; on a roof drawn one to one they are so many mm. */
-const MM_PER_POINT = 15
 const CROSS_MM = 55
 const DOT_MM = 15
 const MARGIN_MM = 250

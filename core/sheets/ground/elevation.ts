@@ -2,7 +2,7 @@ import type { Point, Ring } from '../../geometry'
 import { type Entry, entryOf, type GroundPlan, wayTaken } from '../../ground'
 import type { Block, Thing, Wall } from '../../job'
 import { cornerLetter } from '../../roof'
-import type { FaceFigure, LayerShapes } from '../figure'
+import { type FaceFigure, type LayerShapes, MM_PER_POINT, styleOf } from '../figure'
 
 /** What of a drawing is taken hold of: a rectangle of it, by what it is. */
 export interface Hold { kind: 'thing' | 'run', id: string, name: string, x: number, y: number, wide: number, high: number }
@@ -111,8 +111,8 @@ function legsOn(wallId: string, from: Entry, to: Entry, ground: GroundPlan['grou
   ]
 }
 
-/** Sizes of words as the layers have them, at 15 mm a point. */
-const [LABEL_MM, NAME_MM, LETTER_MM] = [90, 105, 135]
+/** Sizes of words, mm, as their layers have them. */
+const [LABEL_MM, NAME_MM, LETTER_MM] = (['wall-labels', 'wall-blocks', 'wall-things'] as const).map(id => styleOf(id).text * MM_PER_POINT) as [number, number, number]
 const isTiny = ({ wideMm, highMm }: Pick<Thing, 'wideMm' | 'highMm'>): boolean => Math.min(wideMm, highMm) < LETTER_MM
 interface Room { x: number, y: number, wide: number, high: number }
 /** How wide words are at most, mm. */
