@@ -5,7 +5,7 @@
 const floors = [
   ['outcome'], ['units'], ['geometry', 'working', 'memory', 'beam'], ['catalogue'], ['electrical'], ['job', 'shelf'], ['roof', 'rooflog', 'capacity', 'people'], ['trade'],
   // The trades in the order of work: each sees what stands before it.
-  ['site', 'survey'], ['supports'], ['coverings'], ['keepclear'], ['rows'], ['loads'], ['rails'], ['fixings'], ['sticks'], ['strength'], ['openings'], ['inroof'], ['wiring'], ['ground'], ['fieldwork'],
+  ['site', 'survey'], ['supports'], ['coverings'], ['keepclear'], ['rows'], ['loads'], ['rails'], ['fixings'], ['sticks'], ['strength'], ['openings'], ['inroof'], ['wiring'], ['ground'], ['fieldwork'], ['proof'],
   ['trades', 'trades-shown'], ['plan', 'start'], ['asks', 'hand'], ['sheets'],
 ]
 const within = folders => `^core/(${folders.join('|')})(/|[.]ts$)`

@@ -6,6 +6,7 @@ import { inRoof, inRoofOfJob } from './inroof'
 import { keepClearOfJob, keepClearOnFace, type RoofClear } from './keepclear'
 import { loads, loadsOfJob } from './loads'
 import { openings, openingsOfJob } from './openings'
+import { proofOfJob } from './proof'
 import { rails } from './rails'
 import { type RoofRowsAsk, rows, rowsOfRoof } from './rows'
 import { site } from './site'
@@ -44,6 +45,7 @@ export const trades: Trade[] = [
   { id: 'wiring', face: wiring, job: wiringOfJob },
   { id: 'ground', job: groundOfJob },
   { id: 'fieldwork', only: 'on-rails', face: fieldwork },
+  { id: 'proof', job: proofOfJob },
 ]
 
 /** The trades that speak of a face: not those for arrays that are built another way. */

@@ -12,6 +12,7 @@ export const stages = [
   { id: 'load-out', title: 'Load-out' },
   { id: 'mark-out', title: 'Mark-out' },
   { id: 'on-roof', title: 'On the roof' },
+  { id: 'proof', title: 'Proof & hand-over' },
 ] as const
 
 export type StageId = typeof stages[number]['id']

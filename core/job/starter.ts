@@ -28,7 +28,7 @@ export function starterJob(title: string, place: string, units: Job['units'], pa
     van: plainVan,
     loadout: plainLoadout,
     wiring: plainWiring,
-    log: [], ground: null,
+    log: [], proof: [], ground: null,
     faces: [starterFace('main', 'Main face', units, parts)],
   }
 }

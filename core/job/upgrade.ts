@@ -69,6 +69,6 @@ function loadsOf(loads: unknown): unknown {
 export function upgraded(data: unknown): unknown {
   if (!isFacts(data) || !Array.isArray(data.faces)) return data
   return {
-    codes: { kind: 'unsaid' }, wanted: null, assumed: [], log: [], ground: null, van: plainVan, loadout: plainLoadout, ...data, site: filled(plainSite, data.site), keepClear: filled(plainKeepClear, data.keepClear), wiring: filled(plainWiring, data.wiring), loads: loadsOf(data.loads ?? noLoads), faces: each(data.faces, faceOf),
+    codes: { kind: 'unsaid' }, wanted: null, assumed: [], log: [], proof: [], ground: null, van: plainVan, loadout: plainLoadout, ...data, site: filled(plainSite, data.site), keepClear: filled(plainKeepClear, data.keepClear), wiring: filled(plainWiring, data.wiring), loads: loadsOf(data.loads ?? noLoads), faces: each(data.faces, faceOf),
   }
 }

@@ -10,7 +10,7 @@ export type EditNeed = 'log' | 'move' | 'plan'
 
 /** Readings that move no module: what is there, whether it suits the plan or not. */
 const logged = [
-  /^face [^/]+\/(hit|rafter|broken) /, /^face [^/]+\/rafters\//, /^face [^/]+\/datum$/, /^site\/(hazards|coveringState|access|accessNote|bring|bringNote)$/, /^assumed /, /^site-end /, /^log /, /^face [^/]+\/(following|feet)$/,
+  /^face [^/]+\/(hit|rafter|broken) /, /^face [^/]+\/rafters\//, /^face [^/]+\/datum$/, /^site\/(hazards|coveringState|access|accessNote|bring|bringNote)$/, /^assumed /, /^site-end /, /^log /, /^proof /, /^face [^/]+\/(following|feet)$/,
   /^face [^/]+\/in-roof\/(found|foundBy|foundOn|coursesLaid|task .+)$/,
 ]
 /** What may be, or stand, otherwise on the roof than planned, as long as every limit and the number of modules are kept. */

@@ -24,6 +24,7 @@ export type Quantity
     | { kind: 'voltage', v: number }
     | { kind: 'current', a: number }
     | { kind: 'temperature', c: number }
+    | { kind: 'irradiance', wm2: number }
     | { kind: 'words', text: string }
 
 export const length = (mm: number): Quantity => ({ kind: 'length', mm })
@@ -44,6 +45,7 @@ export const power = (w: number): Quantity => ({ kind: 'power', w })
 export const voltage = (v: number): Quantity => ({ kind: 'voltage', v })
 export const current = (a: number): Quantity => ({ kind: 'current', a })
 export const temperature = (c: number): Quantity => ({ kind: 'temperature', c })
+export const irradiance = (wm2: number): Quantity => ({ kind: 'irradiance', wm2 })
 export const share = (value: number): Quantity => ({ kind: 'share', value })
 export const factor = (value: number): Quantity => ({ kind: 'factor', value })
 
@@ -83,6 +85,7 @@ export function formatQuantity(quantity: Quantity, units: UnitSystem): string {
     case 'current': return `${plain(quantity.a, 2).replace(/\.?0+$/, '')} A`
     // Electrical work is written in degrees Celsius on both sides of the ocean: the tables are.
     case 'temperature': return us ? `${plain(quantity.c, 0)} °C (${plain(quantity.c * 9 / 5 + 32, 0)} °F)` : `${plain(quantity.c, 0)} °C`
+    case 'irradiance': return `${Math.round(quantity.wm2)} W/m²`
     case 'words': return quantity.text
   }
 }

@@ -32,7 +32,7 @@ export const demoCatalogue: Catalogue = {
     {
       ...invented, id: 'skerry-425', maker: 'Skerry Glassworks', name: 'Skerry 425',
       longMm: 1755, shortMm: 1038, thicknessMm: 32, massKg: 20.4, powerW: 425,
-      plate: { vocV: 38.9, vmpV: 32.4, iscA: 13.9, impA: 13.12, powerPerK: -0.0032, vocPerK: -0.0026, iscPerK: 0.00045, cells: 108, halfCut: true, seriesFuseA: 25, overPlate: null, backGain: null },
+      plate: { vocV: 38.9, vmpV: 32.4, iscA: 13.9, impA: 13.12, powerPerK: -0.0032, vocPerK: -0.0026, iscPerK: 0.00045, cells: 108, halfCut: true, seriesFuseA: 25, overPlate: null, backGain: null, diodeFactor: 1.08 },
       lipMm: 24, junctionBox: { fromEndMm: 877, fromMiddleMm: 0, leadsApartMm: 620 }, leadMm: 1100, plugs: 'Gannet', warranty: { productYears: 20, powerYears: 25, powerShare: 0.87 },
       clampZones: { longEdge: { fromMm: 265, toMm: 455 }, shortEdge: { fromMm: 120, toMm: 255 } },
       ratings: [
@@ -44,7 +44,7 @@ export const demoCatalogue: Catalogue = {
     {
       ...invented, id: 'skerry-390', maker: 'Skerry Glassworks', name: 'Skerry 390',
       longMm: 1692, shortMm: 1021, thicknessMm: 32, massKg: 18.9, powerW: 390,
-      plate: { vocV: 37.2, vmpV: 31.2, iscA: 13.3, impA: 12.5, powerPerK: -0.0034, vocPerK: -0.0027, iscPerK: 0.0005, cells: 108, halfCut: true, seriesFuseA: 25, overPlate: null, backGain: null },
+      plate: { vocV: 37.2, vmpV: 31.2, iscA: 13.3, impA: 12.5, powerPerK: -0.0034, vocPerK: -0.0027, iscPerK: 0.0005, cells: 108, halfCut: true, seriesFuseA: 25, overPlate: null, backGain: null, diodeFactor: 1.12 },
       lipMm: 24, junctionBox: { fromEndMm: 846, fromMiddleMm: 0, leadsApartMm: 600 }, leadMm: 1100, plugs: 'Gannet', warranty: { productYears: 20, powerYears: 25, powerShare: 0.87 },
       clampZones: { longEdge: { fromMm: 240, toMm: 430 }, shortEdge: { fromMm: 110, toMm: 240 } },
       ratings: [
@@ -56,7 +56,7 @@ export const demoCatalogue: Catalogue = {
     {
       ...invented, id: 'lantern-460', maker: 'Lanternhouse Cells', name: 'Lantern 460 wide',
       longMm: 1812, shortMm: 1116, thicknessMm: 35, massKg: 23.1, powerW: 460,
-      plate: { vocV: 41.3, vmpV: 34.5, iscA: 14.1, impA: 13.34, powerPerK: -0.0029, vocPerK: -0.0024, iscPerK: 0.0004, cells: 96, halfCut: false, seriesFuseA: 25, overPlate: null, backGain: null },
+      plate: { vocV: 41.3, vmpV: 34.5, iscA: 14.1, impA: 13.34, powerPerK: -0.0029, vocPerK: -0.0024, iscPerK: 0.0004, cells: 96, halfCut: false, seriesFuseA: 25, overPlate: null, backGain: null, diodeFactor: 1.04 },
       lipMm: 24, junctionBox: { fromEndMm: 150, fromMiddleMm: 0, leadsApartMm: null }, leadMm: 1100, plugs: 'Gannet', warranty: { productYears: 20, powerYears: 25, powerShare: 0.87 },
       clampZones: { longEdge: { fromMm: 300, toMm: 480 }, shortEdge: { fromMm: 130, toMm: 280 } },
       ratings: [

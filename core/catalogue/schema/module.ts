@@ -23,6 +23,8 @@ const plateSchema = z.object({
   seriesFuseA: z.number().positive().max(60).nullable().default(null),
   /** What it may be over its plate when it leaves the works, and the gain of light on its back that its maker rates it for, as shares. */
   overPlate: z.number().min(0).max(0.1).nullable().default(null), backGain: z.number().min(0).max(0.3).nullable().default(null),
+  /** Diode factor of its cells, by which voltage falls with the light; null where its maker gives none. */
+  diodeFactor: z.number().min(0.8).max(2).nullable().default(null),
 })
 export type Plate = z.infer<typeof plateSchema>
 

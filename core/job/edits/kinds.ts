@@ -6,6 +6,7 @@ import { beginGround, setGround, typeFigure } from './on-ground'
 import { dropTask, putTask, setInRoof, takeIn } from './on-in-roof'
 import { setJob, setKeepClear, setLoadout, setLoads, setSite, setVan } from './on-job'
 import { dropWork, follow, logWork } from './on-log'
+import { dropProof, sayProof } from './on-proof'
 import { putInCircuit, setSiteEnd, setWireGroup, setWiring } from './on-wiring'
 import { putRun, putThing, putWall, setRun, setThing, setWall } from './on-wall'
 import { dropHits, logHits, moveRafter, setRafters, useHit } from './on-rafters'
@@ -17,6 +18,7 @@ export const editKinds = [
   setRafters, moveRafter, logHits, dropHits, useHit,
   logBroken, dropBroken,
   logWork, dropWork, follow,
+  sayProof, dropProof,
   takeIn, setInRoof, putTask, dropTask,
   setWiring, setWireGroup, putInCircuit, setSiteEnd,
   beginGround, setGround, typeFigure, putThing, setThing, putWall, setWall, putRun, setRun,

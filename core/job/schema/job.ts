@@ -14,6 +14,7 @@ import { followingSchema, logEntrySchema, MOST_LOG } from './log'
 import { keepClearSchema, reservedSchema } from './keepclear'
 import { obstructionSchema } from './obstruction'
 import { outlineSchema } from './outline'
+import { MOST_PROOF, proofEntrySchema } from './proof'
 import { setbacksSchema } from './setbacks'
 import { facePlaceSchema, siteSchema } from './site'
 import { supportsSchema } from './supports'
@@ -79,6 +80,8 @@ export const jobSchema = z.object({
   ground: groundSchema.nullable(),
   /** What the crew says from the roof, in the order in which it arrived. */
   log: z.array(logEntrySchema).max(MOST_LOG, `The roof log has at most ${MOST_LOG} entries.`),
+  /** What was said in proof of what was built: serial numbers, tests, papers, in the order in which it arrived. */
+  proof: z.array(proofEntrySchema).max(MOST_PROOF, `The proof has at most ${MOST_PROOF} entries.`),
   faces: z.array(faceSchema).min(1, 'A job has at least one face.').max(MOST_FACES, `A job has at most ${MOST_FACES} faces.`),
 }).superRefine((job, context) => {
   const seen = new Set<string>()

@@ -15,6 +15,7 @@ export const moduleGroups: Group[] = [
       { path: 'plate.seriesFuseA', label: 'Largest series fuse', is: 'current', optional: true },
       { path: 'plate.overPlate', label: 'Over its plate at most', is: 'share', hint: 'tolerance, upwards', optional: true },
       { path: 'plate.backGain', label: 'Gain from the back', is: 'share', hint: 'bifacial, by its maker', optional: true },
+      { path: 'plate.diodeFactor', label: 'Diode factor', is: 'number', of: 'times the ideal', hint: 'how voltage falls with the light: about 1.1 for crystalline cells; IEC 60891 has a = this × Ns k T / (q Voc)', optional: true },
       { path: 'plate.halfCut', label: 'Cut', is: 'flag', yes: 'Half-cut cells', no: 'Whole cells', also: ['Half-cut', 'Half cut'] },
     ],
   },

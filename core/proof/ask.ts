@@ -1,0 +1,6 @@
+import type { GroundPlan } from '../ground'
+import type { JobAsk } from '../trade'
+import type { WiringLayout, WiringPlan } from '../wiring'
+
+/** What is looked at when what was built is proved: the job with its record, and what was planned. */
+export interface ProofAsk extends JobAsk<WiringLayout> { wiring: WiringPlan, grid: GroundPlan | null }

@@ -1,0 +1,25 @@
+/**
+ * What proves that what was built is right: serial numbers by place, tests in their order with what each should read, commissioning, photographs, papers, and
+ * what is open before it is handed over. Nothing here changes the plan.
+ */
+export * from './ask'
+export * from './chain'
+export { chainsOf, storageAlone } from './chains'
+export * from './circuits'
+export * from './expected'
+export * from './gateway'
+export * from './insulation'
+export { alike, type Beside, judgeIsc, judgeStandby, judgeVoc, STRING_TO_STRING } from './judge-string'
+export * from './judge-rest'
+export * from './labels'
+export * from './open'
+export * from './papers'
+export * from './photographs'
+export * from './portal'
+export { proofOfJob } from './says'
+export * from './serials'
+export { readyAsks, type StepPlan, stepPlans } from './steps'
+export * from './telling'
+export * from './torques'
+export * from './verdict'
+export * from './visits'
