@@ -107,7 +107,7 @@ export default defineNuxtConfig({
     },
     workbox: {
       navigateFallback: '/shell', navigateFallbackDenylist: [/^\/api\//, /^\/_/],
-      globPatterns: ['**/*.{js,css,html,svg,woff2,json}'], globIgnores: ['**/*vietnamese*', '**/*cyrillic*'],
+      globPatterns: ['**/*.{js,css,html,svg,woff2,json,wasm}'], globIgnores: ['**/*vietnamese*', '**/*cyrillic*'],
       clientsClaim: true, cleanupOutdatedCaches: true, maximumFileSizeToCacheInBytes: 4_000_000,
       // What was read of the office's is read again from the device where the office can't be reached.
       runtimeCaching: [
@@ -123,7 +123,8 @@ export default defineNuxtConfig({
     headers: {
       contentSecurityPolicy: {
         'default-src': ['\'self\''],
-        'script-src': ['\'self\'', '\'nonce-{{nonce}}\'', '\'strict-dynamic\''],
+        // The reader of codes is compiled from WebAssembly that ships with the app.
+        'script-src': ['\'self\'', '\'nonce-{{nonce}}\'', '\'strict-dynamic\'', '\'wasm-unsafe-eval\''],
         'style-src': ['\'self\'', '\'unsafe-inline\''],
         'img-src': ['\'self\'', 'data:', 'blob:'],
         'font-src': ['\'self\''],

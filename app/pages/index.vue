@@ -5,7 +5,7 @@ import type { Outcome } from '#core/outcome'
 useHead({ title: 'Jobs · Upper Deck' })
 const me = useMe()
 // Whoever reads one job has no list: there is that one.
-watchEffect(() => me.me?.jobId && me.me.revision === null && void navigateTo(`/jobs/${me.me.jobId}/survey`, { replace: true }))
+watchEffect(() => me.me?.jobId && me.me.revision === null && me.me.pack === null && void navigateTo(`/jobs/${me.me.jobId}/survey`, { replace: true }))
 
 const sought = ref('')
 const order = useLocalStorage<JobOrder>('job-order', 'changed')
@@ -110,6 +110,15 @@ async function openFile(event: Event) {
       You hold a link to one issued sheet: <a
         class="font-semibold text-chalk-600 underline"
         :href="`/api/jobs/${me.me.jobId}/mark-out.pdf?revision=${me.me.revision}`"
+      >open it</a>. To see more, sign in.
+    </p>
+    <p
+      v-else-if="me.me?.pack"
+      class="text-lg"
+    >
+      You hold a link to one pack: <a
+        class="font-semibold text-chalk-600 underline"
+        :href="`/api/jobs/${me.me.jobId}/hand-over.pdf?for=${me.me.pack}`"
       >open it</a>. To see more, sign in.
     </p>
     <p

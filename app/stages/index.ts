@@ -18,6 +18,8 @@ const SheetMarkout = defineAsyncComponent(() => import('../components/sheet/Shee
 const SitePhotographs = defineAsyncComponent(() => import('../components/site/SitePhotographs.vue'))
 const WiringWork = defineAsyncComponent(() => import('../components/wiring/WiringWork.vue'))
 const GroundWork = defineAsyncComponent(() => import('../components/ground/GroundWork.vue'))
+const ProofWork = defineAsyncComponent(() => import('../components/proof/ProofWork.vue'))
+const ProofRecord = defineAsyncComponent(() => import('../components/proof/ProofRecord.vue'))
 const SiteSheet = defineAsyncComponent(() => import('../components/site/SiteSheet.vue'))
 
 /**
@@ -35,11 +37,11 @@ export type StageView
     /** Shown in the face's place, which stands in its slot; what is taken hold of there stays on this rung. */
     over?: { component: Component, keeps: FaceRef['kind'] }
   }
-  | { shows: 'page', label: string, page: Component, beside: Component }
+  | { shows: 'page', label: string, page: Component, beside: Component, /** What stands beside it, as a phone’s button says it. */ besideName: string }
   | { shows: 'sheet', sheet: Component }
 
 export const stageViews: Record<StageId, StageView> = {
-  'site': { shows: 'page', label: 'Site sheet', page: SiteSheet, beside: SitePhotographs },
+  'site': { shows: 'page', label: 'Site sheet', page: SiteSheet, beside: SitePhotographs, besideName: 'Photographs' },
   'survey': { shows: 'face', slip: SlipSurvey, selects: faceRef },
   'rafters': { shows: 'face', slip: SlipRafters, selects: { kind: 'rafters' }, hits: true },
   'keep-clear': { shows: 'face', slip: SlipKeepClear, selects: { kind: 'keep-clear' } },
@@ -51,6 +53,7 @@ export const stageViews: Record<StageId, StageView> = {
   'load-out': { shows: 'sheet', sheet: SheetLoadout },
   'mark-out': { shows: 'sheet', sheet: SheetMarkout },
   'on-roof': { shows: 'face', slip: SlipOnRoof, selects: faceRef },
+  'proof': { shows: 'page', label: 'Proof and hand-over', page: ProofWork, beside: ProofRecord, besideName: 'The record' },
 }
 
 /** What is selected where a rung is reached and nothing on it is asked for. */

@@ -4,7 +4,7 @@ import { type Drilled, holeAt, type Spot } from '#core/rooflog'
 import type { LineCard, MarkTask } from '#core/sheets/markout'
 
 /** What stands on the phone's screen in place of a line: one thing at a time. */
-export type CrewViewId = 'hole' | 'moves' | 'laid' | 'level' | 'turn' | 'pause' | 'damage' | 'phone'
+export type CrewViewId = 'hole' | 'moves' | 'laid' | 'level' | 'turn' | 'pause' | 'damage' | 'serials' | 'tests' | 'phone'
 
 /** A fixing whose card is open. */
 export interface HeldFixing { spot: Spot, railId: string, title: string }

@@ -18,5 +18,5 @@ export interface JobLine {
 }
 
 /** How the list is sorted. */
-export const jobOrders = { changed: 'Changed last', opened: 'Opened last', name: 'Name', settle: 'Most to settle' } as const
+export const jobOrders = { changed: 'Changed last', opened: 'Opened last', name: 'Name', settle: 'Most to settle', due: 'Next day first' } as const
 export type JobOrder = keyof typeof jobOrders

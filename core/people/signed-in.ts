@@ -17,4 +17,6 @@ export interface SignedIn {
   jobId: string | null
   /** The one issued sheet that a link shows. */
   revision: number | null
+  /** The one hand-over pack that a link shows: the householder’s or the inspector’s. */
+  pack: 'householder' | 'inspector' | null
 }

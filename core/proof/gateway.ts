@@ -1,5 +1,5 @@
 import type { ProofOf, SeenUnit } from '../job'
-import { listed } from '../trade'
+import { listed, sentenceCase } from '../trade'
 import type { ProofAsk } from './ask'
 import { circuitsOf } from './circuits'
 import { placeWords, type SerialPlace, serialPlaces } from './serials'
@@ -25,7 +25,7 @@ function unitsOf(ask: ProofAsk, report: ProofOf<'report'>, places: SerialPlace[]
   const at = (place: SerialPlace) => order.findIndex(one => one.member === place.id)
   return places.filter(one => one.what === 'unit').sort((a, b) => at(a) - at(b)).map(place => ({
     place, circuit: place.circuit, seen: report.units.find(one => one.serial === place.found?.serial) ?? null,
-    name: `${ask.job.faces.length > 1 ? `${ask.job.faces.find(one => one.id === place.faceId)!.name}, ` : ''}${placeWords(place, ask.job.faces.find(one => one.id === place.faceId)!)}`,
+    name: `${ask.faces.filter(({ plan }) => plan.modules).length > 1 ? `${ask.job.faces.find(one => one.id === place.faceId)!.name}, ` : ''}${placeWords(place, ask.job.faces.find(one => one.id === place.faceId)!)}`,
   }))
 }
 
@@ -77,8 +77,8 @@ function missingCauses(ask: ProofAsk, known: Unit[]): Cause[] {
       const heard = neighbours(own, one).flatMap(near => near.seen ? [near.seen.signal] : [])
       const weak = heard.length > 0 && middle(heard) < GOOD_SIGNAL
       causes.push(weak
-        ? cause('weak', `${one.name} does not report, and those beside it are heard weakly, ${middle(heard)} of 5.`, 'Move the gateway nearer the panel, away from metal and other electronics; then ask again.', [one])
-        : cause('connector', `${one.name} does not report, though those beside it are heard well.`, 'Look at its own plugs: the one on the trunk and both of the module, pushed home until they click.', [one]))
+        ? cause('weak', `${sentenceCase(one.name)} does not report, and those beside it are heard weakly, ${middle(heard)} of 5.`, 'Move the gateway nearer the panel, away from metal and other electronics; then ask again.', [one])
+        : cause('connector', `${sentenceCase(one.name)} does not report, though those beside it are heard well.`, 'Look at its own plugs: the one on the trunk and both of the module, pushed home until they click.', [one]))
     }
   }
   const faint = known.filter(one => one.seen && one.seen.signal < GOOD_SIGNAL)
@@ -111,7 +111,7 @@ function outputCauses(known: Unit[]): Cause[] {
     if (own.length && usual < TOO_DARK_W) causes.push(cause('too-dark', `The middle unit of this face makes ${Math.round(usual)} W: too little light to tell outputs apart.`, 'Ask again in daylight, before anybody calls it done.', own))
     else {
       const low = own.filter(one => one.seen!.watts! < TOO_LITTLE * usual)
-      if (low.length) causes.push(cause('little', `${low.length === 1 ? `${low[0]!.name} makes` : `${low.length} units make`} ${listed(low.slice(0, 4).map(one => `${Math.round(one.seen!.watts!)} W`))} where the middle one of the face makes ${Math.round(usual)} W.`, 'Shade now? If not: a module plug half in, a shorted diode, or the wrong module at that unit.', low))
+      if (low.length) causes.push(cause('little', `${low.length === 1 ? `${sentenceCase(low[0]!.name)} makes` : `${low.length} units make`} ${listed(low.slice(0, 4).map(one => `${Math.round(one.seen!.watts!)} W`))} where the middle one of the face makes ${Math.round(usual)} W.`, 'Shade now? If not: a module plug half in, a shorted diode, or the wrong module at that unit.', low))
     }
   }
   return causes

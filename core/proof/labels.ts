@@ -2,6 +2,7 @@ import type { Module } from '../catalogue'
 import type { ProofOf } from '../job'
 import { done, type Outcome, refused } from '../outcome'
 import type { ProofAsk } from './ask'
+import { judgeIsc, judgeVoc } from './judge-string'
 import { placeWords, type SerialPlace } from './serials'
 
 /** A label as a reader or a hand gives it: its serial number in capitals, and the part that it names beside it, where it does. */
@@ -24,6 +25,8 @@ export function serialAt(ask: ProofAsk, places: SerialPlace[], at: SerialPlace, 
   const counted = ask.job.proof.findLast((entry): entry is ProofOf<'bench'> => entry.kind === 'bench' && entry.serial === label.serial)
   const partId = label.partId ?? counted?.partId ?? at.partId
   if (partId !== at.partId) return refused(`This label says ${nameOf(ask, partId)}, and here the plan has ${at.partName}. Put it aside, or change the plan first.`)
+  const sick = counted && benchProblem(ask, counted)
+  if (sick) return refused(`${label.serial} was measured on the ground and is not sound: ${sick}`)
   const used = ask.job.proof.find(entry => entry.kind === 'serial-off' && entry.serial === label.serial)
   if (used && !counted) return refused(`${label.serial} was taken off this roof before. Measure it on the ground and say so, then it may go up again.`)
   const secondHand = ask.job.proof.findLast((entry): entry is ProofOf<'goods'> => entry.kind === 'goods' && entry.partId === partId)?.secondHand
@@ -32,3 +35,10 @@ export function serialAt(ask: ProofAsk, places: SerialPlace[], at: SerialPlace, 
 }
 
 const nameOf = ({ catalogue }: ProofAsk, id: string): string => [...catalogue.modules, ...catalogue.electronics].find(one => one.id === id)?.name ?? id
+
+/** What is wrong with a module by what it read on the ground; null where nothing is. */
+export function benchProblem({ catalogue }: Pick<ProofAsk, 'catalogue'>, { partId, volts, amps, light, at }: ProofOf<'bench'>): string | null {
+  const plate = catalogue.modules.find(one => one.id === partId)?.plate ?? null
+  const ask = { modules: 1, plate, at, beside: [] }
+  return [judgeVoc({ volts, light }, ask), judgeIsc({ amps, light }, ask)].find(one => one.state === 'fail')?.sentence ?? null
+}

@@ -3,7 +3,7 @@ import type { ProofAsk } from './ask'
 import { type SerialPlace, serialPlaces } from './serials'
 
 /** The layout that a monitoring portal is given: one row a module, with the unit that takes it. */
-export interface PortalRow { face: string, azimuthDeg: number, pitchDeg: number, row: number, place: number, orientation: string, xMm: number, yMm: number, module: string, moduleSerial: string, unit: string, unitSerial: string, circuit: number | null }
+export interface PortalRow { face: string, number: number, azimuthDeg: number, pitchDeg: number, row: number, place: number, orientation: string, xMm: number, yMm: number, module: string, moduleSerial: string, unit: string, unitSerial: string, circuit: number | null }
 
 export function portalRows(ask: ProofAsk, places: SerialPlace[] = serialPlaces(ask)): PortalRow[] {
   return ask.faces.flatMap(({ face, plan }) => {
@@ -13,7 +13,7 @@ export function portalRows(ask: ProofAsk, places: SerialPlace[] = serialPlaces(a
       const hung = plan.wiring?.units.find(unit => unit.modules.includes(module.id))
       const unit = hung && own.find(one => one.what === 'unit' && one.id === hung.id)
       return {
-        face: face.name, azimuthDeg: face.place.azimuthDeg, pitchDeg: Number(face.pitchDeg.toFixed(2)), row: module.row + 1, place: module.place + 1, orientation: module.orientation, xMm: Math.round(at.xMm), yMm: Math.round(at.yMm),
+        face: face.name, number: at.number, azimuthDeg: face.place.azimuthDeg, pitchDeg: Number(face.pitchDeg.toFixed(2)), row: module.row + 1, place: module.place + 1, orientation: module.orientation, xMm: Math.round(at.xMm), yMm: Math.round(at.yMm),
         module: at.partName, moduleSerial: at.found?.serial ?? '', unit: unit?.partName ?? '', unitSerial: unit?.found?.serial ?? '', circuit: at.circuit,
       }
     })

@@ -8,7 +8,7 @@ import { seeded } from '../../tests/fixtures/random'
 import { planJob } from '../plan'
 import { applyEdit, type Found, type FoundOf, type SeenUnit } from '../job'
 import {
-  causesOf, type Chain, chainsOf, circuitsOf, endsByCompass, gaps, gatewayNow, handOverState, holdingEdits, insulationClass, isProved, judgeInsulation, judgeLoop, judgeMainsLoss, judgeMainsVolts, judgeRcd, judgeShutdown,
+  causesOf, type Chain, expectedIscA, expectedVocV, chainsOf, circuitsOf, endsByCompass, gaps, gatewayNow, handOverState, holdingEdits, insulationClass, isProved, judgeInsulation, judgeLoop, judgeMainsLoss, judgeMainsVolts, judgeRcd, judgeShutdown,
   openProof, papersOf, portalRows, readLabel, readResistance, remindersOf, serialAt, serialPlaces, stepOf, storageAlone, thenAndNow, tightenedOf, wantedPictures,
 } from './index'
 
@@ -195,14 +195,17 @@ describe('serial numbers', () => {
       const outcome = serialAt({ ...one.ask, job }, now, at, label)
       return outcome.ok ? outcome.value.serial : outcome.problem
     }
-    expect(tried({ serial: 'SK-1234', partId: null })).toMatch(/stands already at .*row 1 from the eave, 1 from the left/)
+    expect(tried({ serial: 'SK-1234', partId: null })).toMatch(/stands already at .*module 1, row 1 from the eave, 1 from the left/)
     expect(tried({ serial: 'SK-9999', partId: other })).toMatch(/This label says/)
     expect(tried({ serial: 'SK-9999', partId: own })).toBe('SK-9999')
     const off = saying(placed, 'serial-off', { faceId: a!.faceId, xMm: a!.xMm, yMm: a!.yMm, what: 'module', serial: 'SK-5555' })
     expect(tried({ serial: 'SK-5555', partId: null }, off)).toMatch(/taken off this roof before/)
     const used = saying(placed, 'goods', { partId: own, ordered: 18, counted: 18, glass: true, frame: true, label: true, secondHand: true, words: '' })
     expect(tried({ serial: 'SK-7777', partId: null }, used)).toMatch(/second-hand/)
-    expect(tried({ serial: 'SK-7777', partId: null }, saying(used, 'bench', { serial: 'SK-7777', partId: own, volts: 40, amps: 9, light: one.light }))).toBe('SK-7777')
+    const { plate } = catalogue.modules.find(module => module.id === own)!
+    const bench = (share: number) => saying(used, 'bench', { serial: 'SK-7777', partId: own, volts: share * expectedVocV(plate!, one.light), amps: expectedIscA(plate!, one.light), light: one.light })
+    expect(tried({ serial: 'SK-7777', partId: null }, bench(1))).toBe('SK-7777')
+    expect(tried({ serial: 'SK-7777', partId: null }, bench(0.67))).toMatch(/not sound: .*bypass diode/)
   })
   it('a portal’s rows: one a module, with the unit that takes it, by random places none twice', () => {
     const rows = portalRows(proved(grounded('main-panel')).ask)
@@ -324,7 +327,7 @@ describe('what is open', () => {
 })
 
 describe('later years', () => {
-  const handed = saying(provedStrings(), 'handed-over', { to: 'Mr Sallow', on: '2026-05-20' })
+  const handed = saying(provedStrings(), 'handed-over', { to: 'Mr Sallow', on: '2026-05-20', calls: '' })
   it('is opened again, and what is read now is set beside what was read then, in the same light', () => {
     expect(handOverState({ job: handed }).state).toBe('handed-over')
     const one = prover(saying(handed, 'visit', { why: 'fault', words: 'Half the yield since autumn' }))

@@ -18,6 +18,8 @@ export interface SerialPlace {
   row: number
   /** In its row, 0 first from the left, seen from outside. */
   place: number
+  /** The module's number on the drawing of its face, counted from 1 along each row from the eave; a unit has that of the module it hangs under. */
+  number: number
   /** The part by the plan. */
   partId: string
   partName: string
@@ -54,18 +56,18 @@ export const serialPlaces = onceFor((ask: ProofAsk): SerialPlace[] => {
   const circuits = circuitsOf(ask)
   const found = (what: SerialWhat, at: { faceId: string, xMm: number, yMm: number }) => there.find(one => one.now.what === what && near(one.now, at)) ?? null
   return ask.faces.flatMap(({ face, plan }) => {
-    const place = (what: SerialWhat, own: Pick<SerialPlace, 'id' | 'xMm' | 'yMm' | 'row' | 'place' | 'partId' | 'partName'>, member: string): SerialPlace => {
+    const place = (what: SerialWhat, own: Pick<SerialPlace, 'id' | 'xMm' | 'yMm' | 'row' | 'place' | 'number' | 'partId' | 'partName'>, member: string): SerialPlace => {
       const known = found(what, { faceId: face.id, ...own })
       return { what, faceId: face.id, ...own, circuit: circuits.find(one => one.members.includes(`${face.id}:${member}`))?.circuit.number ?? null, found: known?.now ?? null, before: known?.before ?? [] }
     }
     const modules = wiredModulesOn(face, plan)
     const { module } = plan.parts
     return [
-      ...modules.map(one => place('module', { id: one.id, xMm: one.middle.at.x, yMm: one.middle.at.y, row: one.row, place: one.place, partId: module.id, partName: module.name }, one.id)),
+      ...modules.map((one, i) => place('module', { number: i + 1, id: one.id, xMm: one.middle.at.x, yMm: one.middle.at.y, row: one.row, place: one.place, partId: module.id, partName: module.name }, one.id)),
       ...(plan.wiring?.units ?? []).flatMap((unit) => {
         const part = partOf(ask, unit)
         const under = modules.find(one => one.id === unit.under)
-        return part && under ? [place('unit', { id: unit.id, xMm: unit.place.at.x, yMm: unit.place.at.y, row: unit.row, place: under.place, partId: part.id, partName: part.name }, unit.under)] : []
+        return part && under ? [place('unit', { number: modules.indexOf(under) + 1, id: unit.id, xMm: unit.place.at.x, yMm: unit.place.at.y, row: unit.row, place: under.place, partId: part.id, partName: part.name }, unit.under)] : []
       }),
     ]
   })
@@ -76,8 +78,8 @@ const partOf = ({ wiring }: ProofAsk, unit: WiredUnit) => {
   return (wiring.groups.find(one => one.group.id === circuit?.groupId) ?? wiring.groups.find(one => one.unit))?.unit ?? null
 }
 
-/** Where a place lies, in words: the row from the eave, the place from the left with its compass. */
-export const placeWords = ({ row, place }: Pick<SerialPlace, 'row' | 'place'>, face: Pick<Face, 'place'>): string => `row ${row + 1} from the eave, ${place + 1} from the left (${endsByCompass(face).left})`
+/** Where a place lies, in words: the module's number, the row from the eave, the place from the left with its compass. */
+export const placeWords = ({ what, number, row, place }: Pick<SerialPlace, 'what' | 'number' | 'row' | 'place'>, face: Pick<Face, 'place'>): string => `${what === 'unit' ? 'the unit under module' : 'module'} ${number}, row ${row + 1} from the eave, ${place + 1} from the left (${endsByCompass(face).left})`
 
 /** Compass directions of a face's two ends, seen from outside, and of where it looks. */
 export function endsByCompass({ place: { azimuthDeg } }: Pick<Face, 'place'>): { left: string, right: string, faces: string } {

@@ -47,7 +47,7 @@ describe('units on a branch', () => {
 })
 
 describe('voltages of strings', () => {
-  const plate = (values: Partial<Plate>): Plate => ({ vocV: 37.4, vmpV: 31, iscA: 9.3, impA: 8.8, powerPerK: -0.0036, vocPerK: -0.0027, iscPerK: 0.0005, cells: 60, halfCut: false, seriesFuseA: 15, overPlate: null, backGain: null, ...values })
+  const plate = (values: Partial<Plate>): Plate => ({ vocV: 37.4, vmpV: 31, iscA: 9.3, impA: 8.8, powerPerK: -0.0036, vocPerK: -0.0027, iscPerK: 0.0005, cells: 60, halfCut: false, seriesFuseA: 15, overPlate: null, backGain: null, diodeFactor: null, ...values })
   it('7 modules at 37.4 V are 262 V (common practice)', () => expect(7 * 37.4).toBeCloseTo(262, 0))
   it('14 of Voc 37.4 V at 25 °C: 524 V, 573 V at -10 °C with -0.27 %/K, 597 V by the table', () => {
     expect(14 * 37.4).toBeCloseTo(523.6, 6)

@@ -3,6 +3,7 @@ import { usualCovering } from '../../core/coverings'
 import { blankRoof, startedJob } from '../../core/start'
 import { pitchFromRise } from '../../core/units'
 import { beforeMain, threePhases, toSubPanel, wholeBackup } from './grounds'
+import { finishedJob } from './finished'
 import { halfWayUp } from './half-way'
 import { eelgrass, fennel, mizzen } from './in-roof-jobs'
 import { groups, wiredBrackwater, wiredHaven } from './wiring'
@@ -377,7 +378,7 @@ const idOf = (i: number): string => `2d0c7f7a-0f5e-4f6c-8f10-5a4b3c2d${String(i 
 let halfWay: Job | null = null
 const reached = new Map<string, Job>()
 
-/** All of the demo. The last is half-way up: it has to be planned before its crew can drill, so that is done when it is first looked at. */
+/** All of the demo. The last two are half-way up, and finished: they have to be planned before their crews can drill, so that is done when they are first looked at. */
 export const demoJobs: { id: string, job: Job }[] = [
   ...settledJobs.map((settled, i) => ({
     id: idOf(i),
@@ -391,6 +392,12 @@ export const demoJobs: { id: string, job: Job }[] = [
     id: idOf(settledJobs.length),
     get job() {
       return halfWay ??= halfWayUp()
+    },
+  },
+  {
+    id: idOf(settledJobs.length + 1),
+    get job() {
+      return finishedJob()
     },
   },
 ]

@@ -8,7 +8,8 @@ import { DEMO_FIRM_ID, DEMO_LEAD } from './ids'
 import { lookAtPicture } from '../../server/documents/picture'
 import { insertPhotograph } from '../../server/db/photographs'
 import { demoJobs } from './jobs'
-import { demoPictures } from './pictures'
+import { finishedPictures } from './finished'
+import { demoPictures, finishedPicture } from './pictures'
 
 const people = [
   { id: '6a1f0c1e-5b0e-4a0c-9d57-0d4f6f9a1001', name: 'Perrin Oakum', role: 'planner' },
@@ -78,9 +79,12 @@ async function fill(client: pg.Client): Promise<void> {
     await client.query('insert into jobs (firm_id, job_id, document) values ($1, $2, $3)', [DEMO_FIRM_ID, id, read.value])
     for (const item of struckBefore(read.value)) await client.query('insert into ticks (firm_id, job_id, list, item, person_id) values ($1, $2, $3, $4, $5)', [DEMO_FIRM_ID, id, 'mark-out', item, DEMO_LEAD.id])
   }
-  for (const { jobIndex, caption, picture } of await demoPictures()) {
-    const seen = await lookAtPicture(picture)
-    if (!seen) throw new Error(`Demo picture “${caption}” can’t be read.`)
-    await insertPhotograph(client, { photoId: randomUUID(), firmId: DEMO_FIRM_ID, jobId: demoJobs[jobIndex]!.id, personId: people[1]!.id, caption, ...seen })
-  }
+  for (const { jobIndex, caption, picture } of await demoPictures()) await keepPicture(client, demoJobs[jobIndex]!.id, randomUUID(), caption, picture)
+  for (const { photoId, caption } of finishedPictures()) await keepPicture(client, demoJobs.at(-1)!.id, photoId, caption, await finishedPicture(caption))
+}
+
+async function keepPicture(client: pg.Client, jobId: string, photoId: string, caption: string, picture: Buffer): Promise<void> {
+  const seen = await lookAtPicture(picture)
+  if (!seen) throw new Error(`Demo picture “${caption}” can’t be read.`)
+  await insertPhotograph(client, { photoId, firmId: DEMO_FIRM_ID, jobId, personId: people[1]!.id, caption, ...seen })
 }

@@ -56,8 +56,22 @@ const scenes: { jobIndex: number, caption: string, svg: string }[] = [
   },
 ]
 
+/** What photographs of a finished job show, drawn by what their caption is about. */
+const finishedScenes: [about: RegExp, svg: string][] = [
+  [/array|under|wires/i, `<rect width="800" height="600" fill="#b9cbd6"/><path d="M0 140h800v460H0z" fill="#8d5a44"/>${[0, 1, 2, 3, 4, 5, 6].map(r => `<path d="M0 ${170 + r * 64}h800" stroke="#7a4c39" stroke-width="8"/>`).join('')}<g fill="#27313c" stroke="#aeb6bd" stroke-width="4">${[0, 1, 2, 3].map(c => [0, 1].map(r => `<path d="M${120 + c * 142} ${210 + r * 176}h134v168h-134z"/>`).join('')).join('')}</g>`],
+  [/lug|bond|earth/i, '<rect width="800" height="600" fill="#8d5a44"/><path d="M0 250h800v90H0z" fill="#b9bec2"/><circle cx="410" cy="295" r="46" fill="#d8dde0" stroke="#6b7278" stroke-width="8"/><path d="M410 295q160 40 240 240" fill="none" stroke="#3f7d3a" stroke-width="20"/>'],
+  [/tester/i, '<rect width="800" height="600" fill="#cbb9a2"/><rect x="250" y="90" width="300" height="420" rx="24" fill="#3c4146"/><rect x="290" y="140" width="220" height="130" fill="#c8d4b4"/><circle cx="400" cy="380" r="60" fill="#565c62"/>'],
+  [/label|schedule/i, '<rect width="800" height="600" fill="#d9d4c8"/><rect x="160" y="170" width="480" height="260" fill="#f2c230" stroke="#22272e" stroke-width="10"/><g stroke="#22272e" stroke-width="14"><path d="M210 250h380M210 310h300M210 370h340"/></g>'],
+  [/./, '<rect width="800" height="600" fill="#d9d4c8"/><rect x="230" y="110" width="340" height="360" rx="10" fill="#e9ecee" stroke="#7f868b" stroke-width="8"/><rect x="290" y="170" width="220" height="90" fill="#3c4146"/><path d="M320 470v130M480 470v130" stroke="#5c6367" stroke-width="18"/>'],
+]
+
+const jpegOf = (svg: string): Promise<Buffer> => sharp(Buffer.from(`<svg xmlns="http://www.w3.org/2000/svg" width="800" height="600" viewBox="0 0 800 600">${svg}</svg>`)).jpeg({ quality: 82 }).toBuffer()
+
+/** A drawn photograph of a finished job, by its caption. */
+export const finishedPicture = (caption: string): Promise<Buffer> => jpegOf(finishedScenes.find(([about]) => about.test(caption))![1])
+
 /** The demo's pictures as JPEG, each with the place of its job in the demo's list. */
 export const demoPictures = (): Promise<{ jobIndex: number, caption: string, picture: Buffer }[]> => Promise.all(scenes.map(async ({ jobIndex, caption, svg }) => ({
   jobIndex, caption,
-  picture: await sharp(Buffer.from(`<svg xmlns="http://www.w3.org/2000/svg" width="800" height="600" viewBox="0 0 800 600">${svg}</svg>`)).jpeg({ quality: 82 }).toBuffer(),
+  picture: await jpegOf(svg),
 })))

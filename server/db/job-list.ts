@@ -16,6 +16,7 @@ const orders = {
   opened: { column: 'created_at', type: 'timestamptz', way: 'desc' },
   name: { column: 'title', type: 'text', way: 'asc' },
   settle: { column: 'stops', type: 'int', way: 'desc' },
+  due: { column: 'due', type: 'text', way: 'asc' },
 } as const
 export type ListOrder = keyof typeof orders
 export const listOrders = Object.keys(orders) as [ListOrder, ...ListOrder[]]

@@ -50,6 +50,12 @@ export async function findPicture(client: ClientBase, jobId: string, photoId: st
   return rows[0] ?? null
 }
 
+/** Small copies of several, by their ids; those that are not there are left out. */
+export async function thumbnailsOf(client: ClientBase, jobId: string, photoIds: string[]): Promise<Record<string, Buffer>> {
+  const { rows } = await client.query<{ photoId: string, bytes: Buffer }>('select photo_id as "photoId", thumbnail as bytes from photographs where job_id = $1 and photo_id = any($2::uuid[])', [jobId, photoIds])
+  return Object.fromEntries(rows.map(({ photoId, bytes }) => [photoId, bytes]))
+}
+
 /** @returns false when there is no such photograph */
 export async function setCaption(client: ClientBase, jobId: string, photoId: string, caption: string): Promise<boolean> {
   return Boolean((await client.query('update photographs set caption = $3 where job_id = $1 and photo_id = $2', [jobId, photoId, caption])).rowCount)

@@ -11,8 +11,10 @@ import { faceDxf, faceSvg } from '#core/sheets/formats'
 import { loadoutCsv, loadoutOf, purchasesCsv } from '#core/sheets/loadout'
 import { type MarkoutSheet, markoutSheet, marksCsv, sheetChanges, stopsOf } from '#core/sheets/markout'
 import { oneLineFigure, wallFigure } from '#core/sheets/ground'
+import { handOverPack, mapPages, type PackFor, portalCsv, portalJson } from '#core/sheets/handover'
 import { permitPack } from '#core/sheets/permit'
-import { permitPdf } from '../documents/permit'
+import { portalRows, type ProofAsk, serialPlaces } from '#core/proof'
+import { packPdf } from '../documents/pages'
 import { calculationPdf } from '../documents/calculation'
 import { documentFonts } from '../documents/fonts'
 import { loadoutXlsx } from '../documents/loadout'
@@ -35,12 +37,18 @@ function ofFace({ job, catalogue }: Planned, faceId: string, write: typeof faceD
   return face ? { name: face.name, text: write(faceFigure({ job, face, plan: planJob(job, catalogue).faces[f]! })) } : null
 }
 
+/** What the proof of a job is judged by: the job and its plan. */
+function proofOf({ job, catalogue }: Planned): ProofAsk {
+  const plan = planJob(job, catalogue)
+  return { job, catalogue, faces: plan.faces.map((own, f) => ({ face: job.faces[f]!, plan: own })), wiring: plan.wiring, grid: plan.grid }
+}
+
 /**
  * What a server works out in threads of its own, so that a request never waits for another's plan. Each takes and gives plain data,
  * knows no database and no request, and gives the same for the same.
  */
 export const tasks = {
-  summary: ({ job, catalogue }: Planned) => summaryOf(planJob(job, catalogue)),
+  summary: ({ job, catalogue }: Planned) => summaryOf(planJob(job, catalogue), job),
   /** What the pages of sheets show: the plan, what goes on the van, and what changed since a sheet was issued. */
   sheetPage({ job, catalogue, issued }: Planned & { issued: MarkoutSheet | null }) {
     const plan = planJob(job, catalogue)
@@ -72,8 +80,21 @@ export const tasks = {
   /** The permit pack; null where nothing stands between roof and grid. */
   permitPdf: async ({ job, catalogue, printed, paper, vouched }: Planned & Vouched & { printed: string, paper: Paper }) => {
     const pack = permitPack(job, planJob(job, catalogue))
-    return pack && await permitPdf({ ...pack, cautions: [...pack.cautions, ...vouched] }, job.units, paper, await documentFonts(), printed)
+    return pack && await packPdf({ ...pack, cautions: [...pack.cautions, ...vouched] }, job.units, paper, await documentFonts(), printed)
   },
+  /** The hand-over pack, or the inspector's. */
+  handOverPdf: async ({ kind, firm, printed, paper, pictures, vouched, ...planned }: Planned & Vouched & { kind: PackFor, firm: string, printed: string, paper: Paper, pictures: Record<string, Uint8Array> }) => {
+    const pack = handOverPack(proofOf(planned), kind, firm)
+    return await packPdf({ ...pack, cautions: [...pack.cautions, ...vouched] }, planned.job.units, paper, await documentFonts(), printed, pictures)
+  },
+  /** The map of serial numbers, as read or with room for labels. */
+  serialMapPdf: async ({ blank, printed, paper, ...planned }: Planned & { blank: boolean, printed: string, paper: Paper }) => {
+    const ask = proofOf(planned)
+    const { title, place, units } = planned.job
+    return await packPdf({ name: 'Serial map', title, place, cautions: [], pages: mapPages(ask, serialPlaces(ask), blank) }, units, paper, await documentFonts(), printed)
+  },
+  /** The array's layout for a monitoring portal. */
+  portalLayout: ({ as, ...planned }: Planned & { as: 'csv' | 'json' }): string => as === 'csv' ? portalCsv(portalRows(proofOf(planned))) : portalJson(planned.job.title, portalRows(proofOf(planned))),
   /** The one-line diagram, or a wall by its id, as a file; null where there is none. */
   groundDrawing({ job, catalogue, what, as }: Planned & { what: string, as: 'svg' | 'dxf' }): { name: string, text: string } | null {
     const plan = planJob(job, catalogue)

@@ -77,8 +77,8 @@ async function within<T>(event: H3Event, right: Right, addressJob: string | null
   }, whoAsks(credential, addressJob)))
 }
 
-/** A link to one sheet shows that and nothing beside it. */
-const mayHere = ({ role, revision }: SignedIn, right: Right): boolean => may(role, right) && (revision === null || right === 'read-sheet')
+/** A link to one sheet or pack shows that and nothing beside it. */
+const mayHere = ({ role, revision, pack }: SignedIn, right: Right): boolean => may(role, right) && ((revision === null && pack === null) || right === 'read-sheet')
 
 /**
  * Does a request's work in one transaction that begins with its session: the firm's rows only. Answers 401 when nobody is signed

@@ -21,7 +21,7 @@ const mayAsk: Record<string, string> = {
   'get /api/jobs/:id': 'oplyg', 'get /api/jobs/:id/edits': 'oplyg', 'get /api/jobs/:id/ticks': 'oplyg', 'get /api/jobs/:id/sheet': 'oplyg', 'get /api/jobs/:id/sheets': 'oplyg',
   'get /api/jobs/:id/job.json': 'oplyg', 'get /api/jobs/:id/roof.geojson': 'oplyg', 'get /api/jobs/:id/mark-out.csv': 'oplyg', 'get /api/jobs/:id/load-out.csv': 'oplyg', 'get /api/jobs/:id/load-out.xlsx': 'oplyg',
   'get /api/jobs/:id/purchases.csv': 'oplyg', 'get /api/jobs/:id/calculations.pdf': 'oplyg', 'get /api/jobs/:id/permit.pdf': 'oplyg', 'get /api/jobs/:id/ground/:drawing': 'oplyg', 'get /api/jobs/:id/faces/:face/drawing.dxf': 'oplyg', 'get /api/jobs/:id/faces/:face/drawing.svg': 'oplyg',
-  'get /api/jobs/:id/mark-out.pdf': 'oplygs',
+  'get /api/jobs/:id/mark-out.pdf': 'oplygs', 'get /api/jobs/:id/hand-over.pdf': 'oplyg', 'get /api/jobs/:id/serial-map.pdf': 'oplyg', 'get /api/jobs/:id/array-layout.csv': 'oplyg', 'get /api/jobs/:id/array-layout.json': 'oplyg',
   'get /api/jobs/:id/photographs': 'oplyg', 'get /api/jobs/:id/photographs/:photo': 'oplyg', 'post /api/jobs/:id/photographs': 'opl', 'patch /api/jobs/:id/photographs/:photo': 'opl', 'delete /api/jobs/:id/photographs/:photo': 'opl',
   'put /api/jobs/:id/ticks': 'oply', 'post /api/jobs/:id/edits': 'opl', 'post /api/jobs/:id/sheets': 'op', 'post /api/jobs/:id/copy': 'op', 'patch /api/jobs/:id': 'op', 'delete /api/jobs/:id': 'op',
   'get /api/jobs/:id/links': 'op', 'post /api/jobs/:id/links': 'op', 'delete /api/jobs/:id/links/:link': 'op',

@@ -72,6 +72,8 @@ const emit = defineEmits<{ cure: [edit: Edit] }>()
     :face="face"
     :face-plan="facePlan"
   />
+  <CrewSerials v-else-if="view === 'serials'" />
+  <CrewTests v-else-if="view === 'tests'" />
   <CrewPause
     v-else-if="view === 'pause'"
     :job="job"

@@ -6,6 +6,10 @@ const { job } = defineProps<{ job: JobLine }>()
 const emit = defineEmits<{ copy: [], archive: [], remove: [], share: [] }>()
 const me = useMe()
 const stops = computed(() => job.summary?.totals.stops ?? 0)
+/** The next day by which somebody wants something. */
+const reminder = computed(() => job.summary?.reminders?.[0] ?? null)
+const isLate = computed(() => reminder.value !== null && reminder.value.due < new Date().toISOString().slice(0, 10))
+const day = computed(() => reminder.value && new Date(`${reminder.value.due}T12:00:00Z`).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' }))
 const menu = computed(() => [[
   ...me.may('jobs')
     ? [
@@ -51,7 +55,12 @@ const menu = computed(() => [[
       />
       <span class="min-w-0">
         <span class="block text-lg leading-tight font-bold">{{ job.title }}</span>
-        <span class="block text-[15px] text-muted">{{ job.place }}</span>
+        <span class="block text-[15px] text-muted">{{ job.place }}{{ job.summary?.handedOver ? ', handed over' : '' }}</span>
+        <span
+          v-if="reminder"
+          class="block text-[15px]"
+          :class="isLate ? 'font-semibold text-brick-600' : ''"
+        >{{ day }}{{ isLate ? ', late' : '' }}: {{ reminder.words }}</span>
       </span>
       <span
         v-if="job.summary"

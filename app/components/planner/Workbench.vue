@@ -302,7 +302,7 @@ usePlannerKeys({
           class="flex-1 border-r border-graphite-300 py-3 font-bold"
           @click="draw('slip')"
         >
-          {{ view.shows === 'page' ? 'Photographs' : 'Measurements' }}
+          {{ view.shows === 'page' ? view.besideName : 'Measurements' }}
         </button>
         <button
           type="button"

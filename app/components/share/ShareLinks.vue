@@ -1,11 +1,12 @@
 <script setup lang="ts">
+import { type PackFor, packNames, packsFor } from '#core/sheets/handover/names'
 import { revisionName } from '#core/sheets/markout'
 import { v4 as newId } from 'uuid'
 
 /** Links by which somebody outside reads a job, or one issued sheet of it: until when, whether it was opened, and an end to it. */
 const { job } = defineProps<{ job: { jobId: string, title: string } | null }>()
 const emit = defineEmits<{ close: [] }>()
-interface Shared { linkId: string, revision: number | null, note: string, madeBy: string, madeAt: string, expiresAt: string, takenBackAt: string | null, openedAt: string | null }
+interface Shared { linkId: string, revision: number | null, pack: PackFor | null, note: string, madeBy: string, madeAt: string, expiresAt: string, takenBackAt: string | null, openedAt: string | null }
 const links = shallowRef<Shared[]>([])
 const sheets = shallowRef<{ revision: number }[]>([])
 const { busy, problem, ask } = useAsking()
@@ -22,10 +23,10 @@ const what = ref('job')
 const days = ref('14')
 const note = ref('')
 const handed = ref('')
-const choices = computed(() => [{ value: 'job', label: 'The whole job, to read' }, ...sheets.value.map(({ revision }) => ({ value: String(revision), label: `Mark-out, revision ${revisionName(revision)}` }))])
+const choices = computed(() => [{ value: 'job', label: 'The whole job, to read' }, ...packsFor.map(pack => ({ value: pack as string, label: packNames[pack] })), ...sheets.value.map(({ revision }) => ({ value: String(revision), label: `Mark-out, revision ${revisionName(revision)}` }))])
 const lasting = [{ value: '1', label: 'One day' }, { value: '7', label: 'A week' }, { value: '14', label: 'Two weeks' }, { value: '60', label: 'Two months' }, { value: '365', label: 'A year' }]
 async function make() {
-  const made = await ask(() => $fetch<{ link: string }>(path.value, { method: 'POST', body: { id: newId(), revision: what.value === 'job' ? null : Number(what.value), days: Number(days.value), note: note.value } }))
+  const made = await ask(() => $fetch<{ link: string }>(path.value, { method: 'POST', body: { id: newId(), revision: Number(what.value) || null, pack: packsFor.find(pack => pack === what.value) ?? null, days: Number(days.value), note: note.value } }))
   if (!made) return
   handed.value = made.link
   note.value = ''
@@ -110,7 +111,7 @@ const stateOf = (one: Shared) => one.takenBackAt ? `taken back ${day(one.takenBa
           class="flex flex-wrap items-center justify-between gap-3 border-b border-dotted border-graphite-300 py-2 text-[15px]"
           :class="over(one) ? 'text-muted' : ''"
         >
-          <span><b>{{ one.revision ? `Mark-out ${revisionName(one.revision)}` : 'The job' }}</b>{{ one.note ? `, ${one.note}` : '' }}, by {{ one.madeBy }}: {{ stateOf(one) }}</span>
+          <span><b>{{ one.pack ? packNames[one.pack] : one.revision ? `Mark-out ${revisionName(one.revision)}` : 'The job' }}</b>{{ one.note ? `, ${one.note}` : '' }}, by {{ one.madeBy }}: {{ stateOf(one) }}</span>
           <UButton
             v-if="!over(one)"
             size="sm"

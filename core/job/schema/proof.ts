@@ -116,7 +116,7 @@ export const proofEntrySchema = z.discriminatedUnion('kind', [
   z.object({ ...said, kind: z.literal('item-done'), itemId: shortId }),
   /** Storage begins alone, strings follow months later. */
   z.object({ ...said, kind: z.literal('stage'), storageAlone: z.boolean() }),
-  z.object({ ...said, kind: z.literal('handed-over'), to: z.string().trim().min(1, 'Say to whom it is handed over.').max(80), on: day }),
+  z.object({ ...said, kind: z.literal('handed-over'), to: z.string().trim().min(1, 'Say to whom it is handed over.').max(80), on: day, /** Whom to call, with the number. */ calls: freeText('Whom to call', 160) }),
   /** A job that was handed over is opened again. */
   z.object({ ...said, kind: z.literal('visit'), why: z.enum(visitReasons), words: freeText('What it is about', 300) }),
 ])

@@ -3,27 +3,16 @@ import { type GroundPlan, labelMade, wireName } from '../../ground'
 import { cableNames, type Job } from '../../job'
 import type { Plan } from '../../plan'
 import { formatLength, formatMass, formatPower } from '../../units'
-import type { Working } from '../../working'
 import { type CalculationSection, calculationSheet } from '../calculation'
-import { type FaceFigure, faceFigure } from '../figure'
+import { faceFigure } from '../figure'
 import { letterOf, oneLineFigure, wallFigure } from '../ground'
+import { type Pack, packPage, type PackTable } from '../pages'
 import { sitePlan } from './site-plan'
-
-/** A table of a page. */
-export interface PermitTable { head: string[], rows: string[][], /** Shares of the page's width. */ widths: number[] }
-
-/** One page, or as many as it takes. */
-export interface PermitPage { title: string, words: string[], figure: FaceFigure | null, /** Its words are as large beside what they name as in its files. */ wordsToScale: boolean, tables: PermitTable[], workings: Working[], labels: { text: string, where: string, clause: string, made: string, reflective: boolean }[] }
-
-/** What an authority and a utility are handed: one set, by one edition, under one licensed name. */
-export interface PermitPack { title: string, place: string, cautions: string[], pages: PermitPage[] }
-
-const page = (title: string, own: Partial<PermitPage>): PermitPage => ({ title, words: [], figure: null, wordsToScale: false, tables: [], workings: [], labels: [], ...own })
 
 const ruleWords = ({ rules }: GroundPlan): string => rules.us ? `NEC ${rules.set}` : 'IEC 60364-7-712 and 60364-4 and -5, with national figures as typed'
 
 /** The pack of a job that reaches the grid; null where nobody has begun with that. */
-export function permitPack(job: Job, plan: Plan): PermitPack | null {
+export function permitPack(job: Job, plan: Plan): Pack | null {
   const { grid } = plan
   if (!grid) return null
   const say = (mm: number) => formatLength(mm, job.units)
@@ -32,7 +21,7 @@ export function permitPack(job: Job, plan: Plan): PermitPack | null {
   const calculation = calculationSheet(job, plan)
   const stops = plan.findings.filter(one => one.severity === 'stop')
   return {
-    title: job.title, place: job.place,
+    name: 'Permit pack', title: job.title, place: job.place,
     cautions: [
       electrician.name && electrician.licence ? `Electrical work: ${electrician.name}, ${electrician.licence}.` : 'STOP: no licensed electrician is named. Not for a permit.',
       `Rules: ${ruleWords(grid)}. Values marked “from memory” were not checked against the document. Local codes, the utility, the makers and licensed people come before this pack.`,
@@ -40,20 +29,20 @@ export function permitPack(job: Job, plan: Plan): PermitPack | null {
       ...plan.findings.filter(one => one.onSheets && one.stage === 'grid').map(one => one.sentence),
     ],
     pages: [
-      page('Site plan', { figure: sitePlan(job, plan), tables: [sumTable(job, plan)] }),
-      ...plan.faces.flatMap((own, f) => own.modules ? [page(`${job.faces[f]!.name}: modules and keep-clear`, { figure: faceFigure({ job, face: job.faces[f]!, plan: own }) })] : []),
-      ...calculation.sections.length ? [page('Structure', { words: calculation.cautions, tables: [structureTable(calculation.sections)] })] : [],
-      page('One-line diagram', { wordsToScale: true, figure: oneLineFigure(grid, plan.wiring, job.units === 'metric').figure }),
-      ...grid.ground.walls.map(wall => page(`Wall: ${wall.name}`, { wordsToScale: true, figure: wallFigure(grid, wall).figure, words: ['Readings run from the wall’s left corner and the floor to the lower left corner. Dashed: there already. Numbers are runs.'], tables: [placesTable(grid, wall.id, say, job)] })),
-      page('Conductor schedule', { tables: [scheduleTable(grid, far), conductorTable(grid), holesTable(grid, say)].filter(one => one.rows.length) }),
-      page('Connection', { workings: [...grid.buses.flatMap(one => one.workings), ...grid.tap ? [grid.tap.working] : [], ...grid.ratios.map(one => one.working), ...grid.stores.flatMap(one => one.workings), ...grid.island ? [grid.island.working] : [], ...grid.anchors.map(one => one.working)] }),
-      page('Labels', { labels: grid.labels.map((one, i) => ({ text: one.text, where: one.thingId === null ? `L${i + 1}, ${one.where}` : `L${i + 1}, at ${letterOf(grid, one.thingId)}: ${one.where}`, clause: one.clause, made: labelMade(one, grid.rules.us), reflective: one.reflective })) }),
-      page('Data sheets, first figures', { tables: [dataTable(plan)] }),
+      packPage('Site plan', { figure: sitePlan(job, plan), tables: [sumTable(job, plan)] }),
+      ...plan.faces.flatMap((own, f) => own.modules ? [packPage(`${job.faces[f]!.name}: modules and keep-clear`, { figure: faceFigure({ job, face: job.faces[f]!, plan: own }) })] : []),
+      ...calculation.sections.length ? [packPage('Structure', { words: calculation.cautions, tables: [structureTable(calculation.sections)] })] : [],
+      packPage('One-line diagram', { wordsToScale: true, figure: oneLineFigure(grid, plan.wiring, job.units === 'metric').figure }),
+      ...grid.ground.walls.map(wall => packPage(`Wall: ${wall.name}`, { wordsToScale: true, figure: wallFigure(grid, wall).figure, words: ['Readings run from the wall’s left corner and the floor to the lower left corner. Dashed: there already. Numbers are runs.'], tables: [placesTable(grid, wall.id, say, job)] })),
+      packPage('Conductor schedule', { tables: [scheduleTable(grid, far), conductorTable(grid), holesTable(grid, say)].filter(one => one.rows.length) }),
+      packPage('Connection', { workings: [...grid.buses.flatMap(one => one.workings), ...grid.tap ? [grid.tap.working] : [], ...grid.ratios.map(one => one.working), ...grid.stores.flatMap(one => one.workings), ...grid.island ? [grid.island.working] : [], ...grid.anchors.map(one => one.working)] }),
+      packPage('Labels', { labels: grid.labels.map((one, i) => ({ text: one.text, where: one.thingId === null ? `L${i + 1}, ${one.where}` : `L${i + 1}, at ${letterOf(grid, one.thingId)}: ${one.where}`, clause: one.clause, made: labelMade(one, grid.rules.us), reflective: one.reflective })) }),
+      packPage('Data sheets, first figures', { tables: [dataTable(plan)] }),
     ],
   }
 }
 
-function sumTable(job: Job, plan: Plan): PermitTable {
+function sumTable(job: Job, plan: Plan): PackTable {
   const { grid } = plan
   return { head: ['What', 'Is'], widths: [0.4, 0.6], rows: [
     ['Modules', `${plan.totals.modules}, ${formatPower(plan.totals.powerW)} direct current`],
@@ -65,9 +54,9 @@ function sumTable(job: Job, plan: Plan): PermitTable {
   ] }
 }
 
-const structureTable = (sections: CalculationSection[]): PermitTable => ({ head: ['Check', 'Comes to', 'Source'], widths: [0.42, 0.2, 0.38], rows: sections.flatMap(one => one.workings.slice(0, 4).map(working => [`${one.title}: ${working.what}`, working.result.kind === 'share' ? `${Math.round(100 * working.result.value)} %` : working.result.kind === 'words' ? working.result.text : '', working.source])) })
+const structureTable = (sections: CalculationSection[]): PackTable => ({ head: ['Check', 'Comes to', 'Source'], widths: [0.42, 0.2, 0.38], rows: sections.flatMap(one => one.workings.slice(0, 4).map(working => [`${one.title}: ${working.what}`, working.result.kind === 'share' ? `${Math.round(100 * working.result.value)} %` : working.result.kind === 'words' ? working.result.text : '', working.source])) })
 
-const placesTable = (grid: GroundPlan, wallId: string, say: (mm: number) => string, job: Job): PermitTable => ({
+const placesTable = (grid: GroundPlan, wallId: string, say: (mm: number) => string, job: Job): PackTable => ({
   head: ['Thing', 'From corner', 'From floor', 'Wide x high x deep', 'Mass', 'Working space'], widths: [0.25, 0.13, 0.13, 0.24, 0.1, 0.15],
   rows: grid.ground.things.flatMap((thing) => {
     const at = grid.placing.stood.find(one => one.thingId === thing.id && one.wallId === wallId)
@@ -75,7 +64,7 @@ const placesTable = (grid: GroundPlan, wallId: string, say: (mm: number) => stri
   }),
 })
 
-const scheduleTable = (grid: GroundPlan, far: (mm: number) => string): PermitTable => ({
+const scheduleTable = (grid: GroundPlan, far: (mm: number) => string): PackTable => ({
   head: ['Run', 'Conductors', 'Earth', 'Lies in', 'A', 'Device', 'Carries', 'Length', 'Lost'], widths: [0.22, 0.14, 0.09, 0.15, 0.07, 0.08, 0.09, 0.08, 0.08],
   rows: grid.runs.map((run) => {
     const flow = [...run.flows].sort((a, b) => b.terminalA - a.terminalA)[0]!
@@ -85,18 +74,18 @@ const scheduleTable = (grid: GroundPlan, far: (mm: number) => string): PermitTab
   }),
 })
 
-const conductorTable = (grid: GroundPlan): PermitTable => ({
+const conductorTable = (grid: GroundPlan): PackTable => ({
   head: ['Run', 'For', 'Conductor', 'Marked'], widths: [0.1, 0.18, 0.42, 0.3],
   rows: grid.runs.filter(one => !one.existing).flatMap(run => run.conductors.map(one => [String(run.number), `${one.function}${one.circuit === null ? '' : `, circuit ${one.circuit}`}`, wireName(one), one.mark ?? ''])),
 })
 
-const holesTable = (grid: GroundPlan, say: (mm: number) => string): PermitTable => ({
+const holesTable = (grid: GroundPlan, say: (mm: number) => string): PackTable => ({
   head: ['Box', 'Side', 'Reading', 'Hole', 'For run'], widths: [0.3, 0.15, 0.25, 0.15, 0.15],
   rows: grid.knockouts.map(one => [grid.ground.things.find(thing => thing.id === one.thingId)!.name, one.side, `${say(one.readingMm)} ${one.side === 'top' || one.side === 'bottom' ? 'from its left' : 'from below'}`, say(one.holeMm), String(one.run)]),
 })
 
 /** The first figures of each plate: what an inspector compares with what is on the roof. */
-function dataTable(plan: Plan): PermitTable {
+function dataTable(plan: Plan): PackTable {
   const modules = [...new Map(plan.faces.filter(one => one.modules).map(one => [one.parts.module.id, one.parts.module])).values()]
   const groups = plan.wiring.groups
   return { head: ['Part', 'Maker', 'Figures'], widths: [0.28, 0.22, 0.5], rows: [

@@ -9,7 +9,7 @@ const over = (): never => refuse(410, [{ path: 'token', sentence: 'This link has
 /** Opens a link: from now on its holder reads what it shows. Whoever works for the firm stays signed in as who they are. */
 export default defineEventHandler(async (event) => {
   const { firmId, id, hash } = await tokenOf(event, (await readChecked(event, bodySchema, 1000)).token, over)
-  const { jobId, revision } = await orAway(() => inTransaction({ firmId }, async (client) => {
+  const { jobId, revision, pack } = await orAway(() => inTransaction({ firmId }, async (client) => {
     const link = await openLink(client, id)
     if (!link || !sameHash(link.hash, hash)) return over()
     await sawLink(client, id)
@@ -17,5 +17,5 @@ export default defineEventHandler(async (event) => {
   }))
   record(event, 'link-opened', { firmId, linkId: id })
   if (!await worksFor(event, firmId)) await setCookieFor(event, { firmId, linkId: id })
-  return { jobId, revision }
+  return { jobId, revision, pack }
 })

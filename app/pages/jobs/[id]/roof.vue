@@ -77,7 +77,7 @@ const items = computed(() => shown.value?.job.faces.flatMap((one, f) => one.foll
 
 /** What stands on the screen: one thing at a time. */
 const view = ref<'line' | 'lines' | CrewViewId>('line')
-const viewNames: Record<Exclude<CrewViewId, 'hole'>, string> = { moves: 'What moves', laid: 'Rails, modules', level: 'Level the feet', turn: 'Is the row true', pause: 'Rain, day’s end', damage: 'Damage', phone: 'On this phone' }
+const viewNames: Record<Exclude<CrewViewId, 'hole'>, string> = { moves: 'What moves', laid: 'Rails, modules', level: 'Level the feet', turn: 'Is the row true', pause: 'Rain, day’s end', damage: 'Damage', serials: 'Serial numbers', tests: 'Tests', phone: 'On this phone' }
 /** The fixing whose card is open keeps it while the plan moves others. */
 const held = shallowRef<HeldFixing | null>(null)
 function openHole() {

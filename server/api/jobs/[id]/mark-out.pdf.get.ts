@@ -14,7 +14,8 @@ export default defineEventHandler(async (event) => {
   const query = querySchema.safeParse(getQuery(event))
   if (!query.success) refuse(400, [{ path: 'query', sentence: 'The paper is A4 or LETTER, and a revision is a whole number from 1.' }])
   const { revision } = query.data
-  const opened = await openedJob(event, async ({ client, jobId, revision: shown }, stored) => {
+  const opened = await openedJob(event, async ({ client, jobId, revision: shown, pack }, stored) => {
+    if (pack !== null) refuse(403, [{ path: 'right', sentence: 'This link shows a hand-over pack and nothing beside it.' }])
     if (shown !== null && shown !== revision) refuse(403, [{ path: 'revision', sentence: 'This link shows one issued sheet and nothing beside it.' }])
     return { vouched: await vouchedLines(client, stored), issued: revision === undefined ? null : await findSheet(client, jobId, revision) ?? refuse(404, [{ path: 'revision', sentence: 'This revision was never issued.' }]) }
   }, 'read-sheet')

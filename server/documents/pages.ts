@@ -1,4 +1,4 @@
-import type { PermitPack, PermitPage, PermitTable } from '#core/sheets/permit'
+import type { Pack, PackLabel, PackPage, PackTable } from '#core/sheets/pages'
 import { formatQuantity, type UnitSystem } from '#core/units'
 import { drawFigure } from './figure'
 import type { Paper } from './paper'
@@ -7,9 +7,12 @@ import { type DocumentFonts, footPages, INK, MUTED, openPdf, type Pdf } from './
 const MARGIN = 36
 const RED = '#8b1a12'
 
-/** The permit pack on paper: a page for each part, its drawing to a round scale, and every table whole. */
-export async function permitPdf(pack: PermitPack, units: UnitSystem, paper: Paper, fonts: DocumentFonts, printed: string): Promise<Buffer> {
-  const { pdf, finish } = openPdf(`Permit pack, ${pack.title}`, paper, MARGIN, fonts)
+/**
+ * A pack on paper: a page for each part, its drawing to a round scale, and every table whole.
+ * @param pictures the photographs' bytes by their names, JPEG or PNG; one that is not there is said
+ */
+export async function packPdf(pack: Pack, units: UnitSystem, paper: Paper, fonts: DocumentFonts, printed: string, pictures: Record<string, Uint8Array> = {}): Promise<Buffer> {
+  const { pdf, finish } = openPdf(`${pack.name}, ${pack.title}`, paper, MARGIN, fonts)
   pack.pages.forEach((page, i) => {
     if (i > 0) pdf.addPage()
     pdf.font('bold').fontSize(17).fillColor(INK).text(page.title, MARGIN, MARGIN)
@@ -20,8 +23,9 @@ export async function permitPdf(pack: PermitPack, units: UnitSystem, paper: Pape
     }
     pdf.moveDown(0.6)
     drawPage(pdf, page, units)
+    drawPictures(pdf, page, pictures)
   })
-  footPages(pdf, MARGIN, (page, pages) => `${pack.title}: permit pack, page ${page} of ${pages}. ${pack.cautions[0]}`)
+  footPages(pdf, MARGIN, (page, pages) => `${pack.title}: ${pack.name.toLowerCase()}, page ${page} of ${pages}. ${pack.cautions[0] ?? ''}`)
   return await finish()
 }
 
@@ -30,7 +34,7 @@ const room = (pdf: Pdf, height: number) => {
   if (pdf.y + height > pdf.page.height - MARGIN - 14) pdf.addPage()
 }
 
-function drawPage(pdf: Pdf, page: PermitPage, units: UnitSystem) {
+function drawPage(pdf: Pdf, page: PackPage, units: UnitSystem) {
   if (page.figure) {
     // Room for what stands over a figure, as a ridge's name.
     const top = pdf.y + 12
@@ -59,7 +63,7 @@ function drawPage(pdf: Pdf, page: PermitPage, units: UnitSystem) {
   for (const label of page.labels) drawLabel(pdf, label)
 }
 
-function drawTable(pdf: Pdf, { head, rows, widths }: PermitTable) {
+function drawTable(pdf: Pdf, { title, head, rows, widths }: PackTable) {
   const line = (cells: string[], font: 'regular' | 'bold') => {
     const columns = widths.map(share => share * widthOf(pdf))
     pdf.font(font).fontSize(8.5)
@@ -75,12 +79,17 @@ function drawTable(pdf: Pdf, { head, rows, widths }: PermitTable) {
     pdf.moveTo(MARGIN, pdf.y - 1.5).lineTo(MARGIN + widthOf(pdf), pdf.y - 1.5).lineWidth(font === 'bold' ? 0.9 : 0.25).strokeColor(INK).stroke()
   }
   pdf.moveDown(0.7)
+  if (title) {
+    room(pdf, 50)
+    pdf.font('bold').fontSize(11).fillColor(INK).text(title, MARGIN, pdf.y, { width: widthOf(pdf) })
+    pdf.moveDown(0.2)
+  }
   line(head, 'bold')
   for (const row of rows) line(row, 'regular')
 }
 
 /** A label as it is made, with its place beside it. */
-function drawLabel(pdf: Pdf, { text, where, clause, made, reflective }: PermitPage['labels'][number]) {
+function drawLabel(pdf: Pdf, { text, where, clause, made, reflective }: PackLabel) {
   const wide = widthOf(pdf) * 0.48
   pdf.font('bold').fontSize(9.5)
   const high = Math.max(26, pdf.heightOfString(text, { width: wide - 16 }) + 12)
@@ -94,4 +103,22 @@ function drawLabel(pdf: Pdf, { text, where, clause, made, reflective }: PermitPa
   pdf.fontSize(7.5).fillColor(MUTED).text(`${clause}. ${made}.`, MARGIN + wide + 10, pdf.y, { width: widthOf(pdf) - wide - 10 })
   pdf.y = Math.max(pdf.y, y + high) + 7
   pdf.x = MARGIN
+}
+
+/** Photographs two abreast, each over what it shows. */
+function drawPictures(pdf: Pdf, { pictures }: PackPage, bytes: Record<string, Uint8Array>) {
+  const gap = 12
+  const wide = (widthOf(pdf) - gap) / 2
+  const high = wide * 0.7
+  pictures.forEach(({ photoId, caption }, i) => {
+    if (i % 2 === 0) room(pdf, high + 34)
+    const y = pdf.y
+    const x = MARGIN + (i % 2) * (wide + gap)
+    const picture = bytes[photoId]
+    if (picture) pdf.image(Buffer.from(picture), x, y, { fit: [wide, high] })
+    else pdf.font('regular').fontSize(8.5).fillColor(MUTED).text('This photograph has not reached the office.', x, y + 10, { width: wide })
+    pdf.font('regular').fontSize(8.5).fillColor(INK).text(caption, x, y + high + 4, { width: wide, height: 24, ellipsis: true })
+    pdf.y = i % 2 === 0 && i < pictures.length - 1 ? y : y + high + 34
+    pdf.x = MARGIN
+  })
 }

@@ -1,0 +1,46 @@
+import type { Found, ProofOf } from '../../job'
+import { type Chain, resistanceWords, type Verdict } from '../../proof'
+import type { PackTable } from '../pages'
+
+/** What was read, with its unit. */
+export function foundWords(found: Found): string {
+  switch (found.step) {
+    case 'continuity': case 'loop': return `${found.ohm} Ω`
+    case 'polarity': case 'mains-polarity': case 'phase-order': case 'combiner': return found.right ? 'right' : 'reversed'
+    case 'voc': return `${found.volts} V${found.units === 'standby' ? ', units standing by' : found.units === 'enabled' ? ', units working' : ''}`
+    case 'isc': return `${found.amps} A`
+    case 'switch': return found.opens ? 'opens' : 'does not part'
+    case 'insulation': return `${found.method === 'joined' ? '± joined' : '−'} ${resistanceWords(found.minus)}${found.plus ? `, + ${resistanceWords(found.plus)}` : ''}, at ${found.testV} V`
+    case 'mains-volts': return `${found.volts} V`
+    case 'rcd': return `${found.ms} ms at ${found.ma} mA`
+    case 'guard': return `${found.what === 'arc-fault' ? 'arc-fault' : 'ground-fault'} ${found.armed ? 'armed' : 'not armed'}`
+    case 'mains-loss': return `${found.stops ? 'stops' : 'goes on'}, ${found.seconds} s`
+    case 'shutdown': return `${found.volts} V left after ${found.seconds} s`
+  }
+}
+
+/** In which light it was read. */
+export const lightWords = (found: Found): string => 'light' in found ? `${Math.round(found.light.gWm2)} W/m², cells ${Math.round(found.light.cellC)} °C` : ''
+
+const two = (value: number): string => String(Number(value.toFixed(2)))
+/** What it should read, with its band. */
+export const expectedWords = ({ expected }: Verdict): string => !expected ? '' : expected.to === Infinity ? `over ${two(expected.from)} ${expected.unit}` : expected.from === 0 ? `up to ${two(expected.to)} ${expected.unit}` : `${two(expected.value)} ${expected.unit} (${two(expected.from)} to ${two(expected.to)})`
+
+export const verdictWords: Record<Verdict['state'], string> = { pass: 'right', caution: 'looked at', fail: 'wrong' }
+
+export const dayAndTime = (at: string): string => `${at.slice(0, 10)} ${at.slice(11, 16)}`
+const saidBy = ({ by, at, instrument }: ProofOf<'test'>): string => `${by || 'somebody'}, ${dayAndTime(at)}${instrument ? `, ${instrument}` : ''}`
+
+/** Tests of a job as a table: every reading that holds, with what it should be. */
+export const testTable = (chains: Chain[]): PackTable => ({
+  title: 'Tests', head: ['Of', 'Test', 'Should read', 'Read', 'Light', 'Is', 'By'], widths: [0.13, 0.14, 0.19, 0.17, 0.13, 0.08, 0.16],
+  rows: chains.flatMap(({ name, steps }) => steps.map(({ title, entry, verdict }) => entry && verdict
+    ? [name, title, expectedWords(verdict), foundWords(entry.found), lightWords(entry.found), verdictWords[verdict.state], saidBy(entry)]
+    : [name, title, '', 'not tested', '', 'open', ''])),
+})
+
+/** Readings that do not hold any more, kept all the same. */
+export const earlierTable = (chains: Chain[]): PackTable => ({
+  title: 'Read before, and not holding any more', head: ['Of', 'Test', 'Read', 'By'], widths: [0.2, 0.25, 0.3, 0.25],
+  rows: chains.flatMap(({ name, steps }) => steps.flatMap(({ title, earlier }) => earlier.map(entry => [name, title, foundWords(entry.found), saidBy(entry)]))),
+})
