@@ -76,7 +76,7 @@ function circuitChains(ask: ProofAsk, earth: Chain[]): Chain[] {
     const { tag, kind, circuit } = own
     return {
       subject: { of: 'circuit', tag }, name: own.name, steps, leftOut, judge: judgeCircuit(ask, own, circuits), since: exchangedAt(ask, own),
-      about: `${tag.count} modules${circuit.kind === 'string' ? `, tracker ${circuit.tracker}${circuit.together > 1 ? `, ${circuit.together} strings together` : ''}` : ''}${kind === 'optimisers' ? ', an optimiser each' : kind === 'shutdown-units' ? ', a shutdown unit each' : kind === 'branch' ? `, ${circuit.kind === 'branch' ? circuit.units.length : 0} units` : ''}`,
+      about: `${tag.count} modules${circuit.kind === 'string' ? `, tracker ${circuit.tracker + 1}${circuit.together > 1 ? `, ${circuit.together} strings together` : ''}` : ''}${kind === 'optimisers' ? ', an optimiser each' : kind === 'shutdown-units' ? ', a shutdown unit each' : kind === 'branch' ? `, ${circuit.kind === 'branch' ? circuit.units.length : 0} units` : ''}`,
       after: earth.filter(one => one.subject.of === 'face' && circuit.faceIds.includes(one.subject.faceId)).map(one => ({ name: `earth continuity of ${one.name}`, right: isProved(one) })),
     }
   }

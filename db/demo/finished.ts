@@ -19,7 +19,7 @@ const marram = wiredBrackwater(loaded(judged(job(starterJob('Marram Rise 11', 'B
   covering: { kind: 'interlocking-tile', gaugeMm: 341, coverWidthMm: 300, lengthMm: 420, firstCourseMm: 318, firstColumnMm: 62, pan: { fromMm: 70, toMm: 238 }, coursesRead: [{ course: 8, mm: 2702 }], coursesCounted: 16, battenMm: 40, battenDeepMm: 27 },
   supports: rafterRow(213, 600, 62, finds([[2, 815], [5, 2611], [8, 4416], [11, 6212], [14, 8015], [17, 9812]])),
   setbacks: setbacks(420, 480, 560, 560),
-}, { mountId: 'windlass-tile-hook', rows: [{ ...plainRow, count: 8 }, { ...plainRow, count: 8 }], rowCount: 2 }, { access: 'scaffold', exposure: 'sheltered', altitudeM: 11, coveringState: 'sound', coveringAgeYears: 12, coveringYearsLeft: 40, decision: 'go-ahead', crew: [DEMO_LEAD.id] }), 'european'), brackwaterLoads(24, 600)), groups.strings('quillon-two'))
+}, { mountId: 'windlass-tile-hook', rows: [{ ...plainRow, count: 8 }, { ...plainRow, count: 8 }], rowCount: 2 }, { access: 'tower', exposure: 'sheltered', altitudeM: 11, coveringState: 'sound', coveringAgeYears: 12, coveringYearsLeft: 40, decision: 'go-ahead', crew: [DEMO_LEAD.id] }), 'european'), brackwaterLoads(24, 600)), groups.strings('quillon-two'))
 
 /** The way to the grid, with what its plates say. */
 function connected(start: Job): Job {

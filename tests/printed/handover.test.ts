@@ -34,7 +34,7 @@ describe('the hand-over pack', () => {
     // Word for word from the record, not from what the pack was made of.
     for (const entry of job.proof) {
       if (entry.kind === 'serial') expect(text).toContain(entry.serial)
-      if (entry.kind === 'torque') for (const words of [`${entry.torqueNm} N·m`, entry.calibratedTo]) expect(text).toContain(words)
+      if (entry.kind === 'torque') for (const words of [`${entry.torqueNm} N m`, entry.calibratedTo]) expect(text).toContain(words)
       if (entry.kind === 'paper') for (const words of [entry.number, entry.on]) expect(text).toContain(words)
       if (entry.kind === 'photograph') expect(text).toContain(entry.caption.slice(0, 30))
       if (entry.kind === 'handed-over') for (const words of [entry.to, entry.on, entry.calls]) expect(text).toContain(words)

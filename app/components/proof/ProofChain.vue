@@ -10,6 +10,9 @@ const anew = ref<string | null>(null)
 watch(() => chain.id, () => anew.value = null)
 const isOpen = (step: StepState) => step.state === 'next' || anew.value === step.step
 const stateOf = (step: StepState) => ({ done: 'clear', looked: 'caution', failed: 'stop', next: 'assumed', waits: 'note' } as const)[step.state]
+/** On the roof what is right makes room for what comes next. */
+const unfolded = ref<string | null>(null)
+const isFolded = (step: StepState) => glare && step.state === 'done' && unfolded.value !== step.step && anew.value !== step.step
 /** A reading that was kept closes its form. */
 watch(() => chain.steps.map(one => one.entry?.id).join(), () => anew.value = null)
 
@@ -51,7 +54,15 @@ const readsOnly = useReadsOnly()
                 :class="glare ? 'text-[15px]' : 'text-[13px] text-muted'"
               >{{ step.why }}</span>
             </p>
-            <template v-if="step.entry && step.verdict">
+            <button
+              v-if="step.entry && isFolded(step)"
+              type="button"
+              class="text-[15px] underline underline-offset-4"
+              @click="unfolded = step.step"
+            >
+              Right. Show it
+            </button>
+            <template v-else-if="step.entry && step.verdict">
               <ProofVerdict
                 :verdict="step.verdict"
                 :glare="glare"

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { type OpenGroup, openGroupNames } from '#core/proof'
+import { countedOf, type OpenGroup, openGroupNames } from '#core/proof'
 
 /** What stands between this job and “done”, by what it belongs to; and things somebody puts down with who and when. */
-const { open, standing, say, told } = useProof()
+const { ask, open, standing, say, told } = useProof()
+const counted = computed(() => ask.value ? countedOf(ask.value) : [])
 const emit = defineEmits<{ go: [tab: string] }>()
 const tabOf: Partial<Record<OpenGroup, string>> = { serials: 'serials', tests: 'tests', commissioning: 'gateway', torques: 'gateway', photographs: 'pictures', papers: 'papers' }
 const groups = computed(() => (Object.keys(openGroupNames) as OpenGroup[]).map(group => ({ group, name: openGroupNames[group], items: open.value.filter(one => one.group === group) })).filter(one => one.items.length))
@@ -24,6 +25,26 @@ const readsOnly = useReadsOnly()
     <h2 class="text-xl font-bold">
       {{ standing.state === 'handed-over' ? `Handed over to ${standing.handedOver!.to} on ${standing.handedOver!.on}` : standing.state === 'reopened' ? 'Opened again' : open.length ? `${open.length} open before it can be handed over` : 'Nothing is open: hand it over' }}
     </h2>
+    <dl class="mt-2 grid grid-cols-5 gap-x-4 border-b border-graphite-300 pb-2 max-sm:grid-cols-2">
+      <div
+        v-for="one in counted"
+        :key="one.group"
+      >
+        <dt class="text-[13px] text-muted">
+          {{ openGroupNames[one.group] }}
+        </dt>
+        <dd class="flex items-baseline gap-1 text-[17px] font-bold tabular-nums">
+          {{ one.had }}<span class="text-[15px] font-normal">of {{ one.of }}</span>
+        </dd>
+        <div class="h-1.5 bg-graphite-300/60">
+          <div
+            class="h-1.5"
+            :class="one.had === one.of ? 'bg-lichen-500' : 'bg-amber-500'"
+            :style="{ width: `${100 * one.had / one.of}%` }"
+          />
+        </div>
+      </div>
+    </dl>
     <section
       v-for="{ group, name, items } in groups"
       :key="group"

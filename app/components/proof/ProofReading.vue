@@ -57,14 +57,20 @@ const faultChoices = Object.entries(testerFaults) as [TesterFault, string][]
       v-for="one in needs"
       :key="one.what"
     >
+      <p
+        v-if="one.ready"
+        class="leading-snug"
+        :class="glare ? 'text-[15px] font-semibold' : 'text-[13px] text-muted'"
+      >
+        <span aria-hidden="true">☑ </span>{{ readyAsks[one.what] }}
+      </p>
       <button
+        v-else
         type="button"
-        :class="[press, 'flex w-full items-center gap-3 py-1.5 text-left', one.ready ? on : '']"
-        :aria-pressed="one.ready"
-        :disabled="one.ready"
+        :class="[press, 'flex w-full items-center gap-3 py-1.5 text-left']"
         @click="tick(one.what)"
       >
-        <span aria-hidden="true">{{ one.ready ? '☑' : '☐' }}</span>{{ readyAsks[one.what] }}
+        <span aria-hidden="true">☐</span>{{ readyAsks[one.what] }}
       </button>
     </div>
     <template v-if="isAllReady">

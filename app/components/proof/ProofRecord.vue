@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import { proofWords } from '#core/job'
+import { paperNames, paperStateWords, torqueWords } from '#core/proof'
 import { foundWords } from '#core/sheets/handover'
 
 /** What was said last in proof, with who and when; what was said wrongly is taken out. */
-const { entries, drop } = useProof()
+const { entries, drop, units } = useProof()
 const MOST_SHOWN = 30
 const last = computed(() => [...entries.value].reverse().slice(0, MOST_SHOWN))
 const time = (at: string) => new Date(at).toLocaleString('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
-const wordsOf = (entry: typeof last.value[number]): string => entry.kind === 'serial' ? entry.serial : entry.kind === 'test' ? foundWords(entry.found) : entry.kind === 'paper' ? `${entry.paper} ${entry.state}` : entry.kind === 'item' ? entry.words : entry.kind === 'torque' ? `${entry.terminal} ${entry.torqueNm} N·m` : ''
+const wordsOf = (entry: typeof last.value[number]): string => entry.kind === 'serial' ? entry.serial : entry.kind === 'test' ? foundWords(entry.found) : entry.kind === 'paper' ? `${paperNames[entry.paper].toLowerCase()}, ${paperStateWords[entry.state]}` : entry.kind === 'photograph' ? entry.caption : entry.kind === 'handed-over' ? entry.to : entry.kind === 'item' ? entry.words : entry.kind === 'torque' ? `${entry.terminal}, ${torqueWords(entry.torqueNm, units.value)}` : ''
 const asking = ref('')
 function takeOut(id: string) {
   if (asking.value === id) drop(id)

@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { tightenedOf } from '#core/proof'
+import { readTorque, tightenedOf, torqueWords } from '#core/proof'
 import { dayAndTime } from '#core/sheets/handover'
 import { simulatedWrench } from '../../instruments/torque-wrench'
 
 /** Lugs and terminals: once, with a calibrated tool, marked so that one sees them turn; a second time only by the maker's word. */
-const { ask, say, told } = useProof()
+const { ask, say, told, units } = useProof()
 const all = computed(() => tightenedOf(ask.value!))
 const thingId = ref('')
 const thing = computed(() => all.value.find(one => one.thing.id === thingId.value) ?? all.value.find(one => !one.said.length) ?? all.value[0] ?? null)
@@ -16,9 +16,14 @@ const marked = ref(true)
 const againBy = ref('')
 const isAgain = computed(() => thing.value?.said.some(one => one.terminal.toLowerCase() === terminal.value.trim().toLowerCase()) ?? false)
 const wrench = simulatedWrench()
-const pull = async () => nm.value = String(await wrench.pull(thing.value?.wantedNm ?? 4))
+const pull = async () => nm.value = `${await wrench.pull(thing.value?.wantedNm ?? 4)} N m`
 function keep() {
-  const outcome = say('torque', { thingId: thing.value!.thing.id, terminal: terminal.value, torqueNm: Number(nm.value.replace(',', '.')), tool: tool.value, calibratedTo: calibrated.value, marked: marked.value, againBy: isAgain.value ? againBy.value : '' })
+  const read = readTorque(nm.value, units.value)
+  if (!read.ok) {
+    told.value = read.problem
+    return
+  }
+  const outcome = say('torque', { thingId: thing.value!.thing.id, terminal: terminal.value, torqueNm: read.value, tool: tool.value, calibratedTo: calibrated.value, marked: marked.value, againBy: isAgain.value ? againBy.value : '' })
   if (outcome.ok) terminal.value = nm.value = againBy.value = ''
 }
 const readsOnly = useReadsOnly()
@@ -38,12 +43,12 @@ const readsOnly = useReadsOnly()
         :key="one.thing.id"
         class="border-b border-dotted border-graphite-300 py-1"
       >
-        <b>{{ one.thing.name }}</b>{{ one.wantedNm === null ? ', torque not read off its plate' : `, ${one.wantedNm} N·m by its plate` }}
+        <b>{{ one.thing.name }}</b>{{ one.wantedNm === null ? ', torque not read off its plate' : `, ${torqueWords(one.wantedNm, units)} by its plate` }}
         <span
           v-for="said in one.said"
           :key="said.id"
           class="block"
-        >{{ said.terminal }}: {{ said.torqueNm }} N·m with {{ said.tool }} (until {{ said.calibratedTo }}){{ said.marked ? ', marked' : ', not marked' }}{{ said.againBy ? `, again by ${said.againBy}` : '' }}; {{ said.by }}, {{ dayAndTime(said.at) }}</span>
+        >{{ said.terminal }}: {{ torqueWords(said.torqueNm, units) }} with {{ said.tool }} (until {{ said.calibratedTo }}){{ said.marked ? ', marked' : ', not marked' }}{{ said.againBy ? `, again by ${said.againBy}` : '' }}; {{ said.by }}, {{ dayAndTime(said.at) }}</span>
         <span
           v-for="words in one.problems"
           :key="words"
@@ -74,7 +79,7 @@ const readsOnly = useReadsOnly()
       />
       <FieldPlainInput
         v-model="nm"
-        label="Torque, N·m"
+        :label="units === 'imperial' ? 'Torque, lb in' : 'Torque, N m'"
       />
       <FieldPlainInput
         v-model="tool"

@@ -3,7 +3,6 @@ import type { Verdict } from '#core/proof'
 
 /** What a reading comes to: the sentence, and where it lies in the band of a good one. */
 const { verdict, glare = false } = defineProps<{ verdict: Verdict, glare?: boolean }>()
-const state = computed(() => ({ pass: 'clear', caution: 'caution', fail: 'stop' } as const)[verdict.state])
 /** Where the reading lies, with as much room on both sides of the band as shows it. */
 const scale = computed(() => {
   const { expected } = verdict
@@ -17,13 +16,10 @@ const scale = computed(() => {
 <template>
   <div>
     <p
-      class="flex items-start gap-2 leading-snug"
-      :class="glare ? 'text-lg font-semibold' : 'text-[15px]'"
+      class="leading-snug"
+      :class="[glare ? 'text-lg font-semibold' : 'text-[15px]', verdict.state === 'fail' ? glare ? 'text-[#a3291c]' : 'font-semibold text-brick-600' : '']"
     >
-      <PlannerStateMark
-        :state="state"
-        class="mt-0.5"
-      /><span>{{ verdict.sentence }}</span>
+      {{ verdict.sentence }}
     </p>
     <svg
       v-if="scale"

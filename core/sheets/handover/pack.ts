@@ -1,7 +1,7 @@
 import { labelMade } from '../../ground'
 import type { ProofOf } from '../../job'
 import {
-  chainsOf, gatewayNow, handOverState, openGroupNames, openProof, papersOf, paperStateWords, type ProofAsk, serialPlaces, storageAlone, thenAndNow, tightenedOf, wantedPictures,
+  chainsOf, gatewayNow, handOverState, openGroupNames, openProof, papersOf, paperStateWords, type ProofAsk, serialPlaces, storageAlone, thenAndNow, tightenedOf, torqueWords, wantedPictures,
 } from '../../proof'
 import { drilledOn, modulesThere, railsThere } from '../../rooflog'
 import { readingOn, readingUp } from '../../roof'
@@ -115,7 +115,7 @@ const thenTable = (ask: ProofAsk): PackTable => ({ title: 'Then and now', head: 
 
 const torqueTable = (ask: ProofAsk): PackTable => ({
   title: 'Terminals', head: ['Of', 'Terminal', 'Torque', 'Tool, calibrated until', 'Marked', 'By'], widths: [0.2, 0.18, 0.12, 0.24, 0.1, 0.16],
-  rows: tightenedOf(ask).flatMap(({ thing, said }) => said.map(one => [thing.name, one.terminal, `${one.torqueNm} N·m`, `${one.tool}, ${one.calibratedTo}`, one.marked ? 'yes' : 'no', `${one.by}, ${dayAndTime(one.at)}`])),
+  rows: tightenedOf(ask).flatMap(({ thing, said }) => said.map(one => [thing.name, one.terminal, torqueWords(one.torqueNm, ask.job.units), `${one.tool}, ${one.calibratedTo}`, one.marked ? 'yes' : 'no', `${one.by}, ${dayAndTime(one.at)}`])),
 })
 
 function gatewayTable(ask: ProofAsk): PackTable {
