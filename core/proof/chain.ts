@@ -30,6 +30,8 @@ export interface Chain {
   mayJoin: boolean
   /** It was joined while something was still to be tested. */
   early: boolean
+  /** What a reading of it would come to. */
+  judge: (entry: ProofOf<'test'>) => Verdict
 }
 
 /** What chains are made of: steps with what judges them. */
@@ -85,7 +87,7 @@ export function chainOf(ask: ProofAsk, { subject, name, about, steps, leftOut, j
   const ready = after.every(one => one.right) && firsts.every(isRight)
   return {
     id: subjectId(subject), subject, name, about, steps: states, leftOut, end: end && { state: end.state, tag: end.tag, until: end.until, by: end.by, at: end.at },
-    mayJoin: subject.of === 'circuit' && !joined && ready, early: joined && !firsts.every(isRight),
+    mayJoin: subject.of === 'circuit' && !joined && ready, early: joined && !firsts.every(isRight), judge,
   }
 }
 

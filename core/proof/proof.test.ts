@@ -9,7 +9,7 @@ import { planJob } from '../plan'
 import { applyEdit, type Found, type FoundOf, type SeenUnit } from '../job'
 import {
   causesOf, type Chain, expectedIscA, expectedVocV, chainsOf, circuitsOf, endsByCompass, gaps, gatewayNow, handOverState, holdingEdits, insulationClass, isProved, judgeInsulation, judgeLoop, judgeMainsLoss, judgeMainsVolts, judgeRcd, judgeShutdown,
-  openProof, papersOf, portalRows, readLabel, readResistance, remindersOf, serialAt, serialPlaces, stepOf, storageAlone, thenAndNow, tightenedOf, wantedPictures,
+  judgedOf, judgedThen, openProof, papersOf, portalRows, readLabel, readResistance, readTorque, remindersOf, serialAt, serialPlaces, stepOf, storageAlone, thenAndNow, tightenedOf, torqueWords, wantedPictures,
 } from './index'
 
 const chainNamed = (chains: Chain[], name: string): Chain => chains.find(one => one.name === name)!
@@ -84,7 +84,7 @@ describe('the order of tests', () => {
     const string = () => chainNamed(chainsOf(one.ask), 'String 1')
     one.next(string(), () => ({ step: 'polarity', right: false }))
     expect(states(string())).toEqual(['polarity failed', 'voc waits', 'isc waits', 'insulation waits'])
-    one.say('test', { subject: string().subject, found: { step: 'polarity', right: true }, instrument: '' })
+    one.say('test', { subject: string().subject, found: { step: 'polarity', right: true }, instrument: '', judged: null })
     expect(states(string()).slice(0, 2)).toEqual(['polarity done', 'voc next'])
     expect(stepOf(string(), 'polarity')!.earlier).toHaveLength(1)
   })
@@ -122,7 +122,7 @@ describe('the order of tests', () => {
     const count = circuitsOf(one.ask)[0]!.tag.count
     one.next(string(), () => ({ step: 'voc', volts: count - 1, light: one.light, units: 'standby' }))
     expect(stepOf(string(), 'voc')!.verdict!.sentence).toMatch(count < 11 ? /1 unit short/ : /unit/)
-    one.say('test', { subject: string().subject, instrument: '', found: { step: 'voc', volts: 380, light: one.light, units: 'enabled' } })
+    one.say('test', { subject: string().subject, instrument: '', judged: null, found: { step: 'voc', volts: 380, light: one.light, units: 'enabled' } })
     expect(stepOf(string(), 'voc')).toMatchObject({ state: 'looked', verdict: { sentence: expect.stringMatching(/tells nothing/) } })
   })
   it('shutdown units: standing by they are counted, told to begin the string reads as any', () => {
@@ -288,7 +288,7 @@ describe('what is open', () => {
     expect(problems({ marked: false })[0]).toMatch(/witness mark/)
     expect(problems({}, {})[0]).toMatch(/tightened twice/)
     expect(problems({}, { againBy: 'Maker’s sheet 4' })).toEqual([])
-    expect(problems({ torqueNm: 6 })[0]).toMatch(/asks for 4/)
+    expect(problems({ torqueNm: 6 })[0]).toMatch(/asks for 35.4 lb in \(4 N m\)/)
   })
   it('strings that wait capped while storage runs alone: tested, tagged, with a day', () => {
     const one = prover(strung())
@@ -335,7 +335,7 @@ describe('later years', () => {
     const string = circuitsOf(one.ask)[0]!
     const then = provedStrings().proof.find(entry => entry.kind === 'test' && entry.found.step === 'voc')!
     const volts = then.kind === 'test' && then.found.step === 'voc' ? then.found.volts : 0
-    const read = (found: Found) => one.say('test', { subject: { of: 'circuit', tag: string.tag }, found, instrument: '' })
+    const read = (found: Found) => one.say('test', { subject: { of: 'circuit', tag: string.tag }, found, instrument: '', judged: null })
     read({ step: 'voc', volts: volts * (string.tag.count - 1) / string.tag.count, light: one.light, units: 'none' })
     read({ step: 'insulation', method: 'joined', testV: 500, minus: { mohm: 4, atLeast: false }, plus: null })
     const compared = thenAndNow(one.ask)
@@ -351,5 +351,24 @@ describe('later years', () => {
     const after = planJob(edits.reduce(applyEdit, one.job), catalogue)
     expect(after.faces[0]!.rows.rows.map(row => row.moduleLeftsMm)).toEqual(planJob(one.job, catalogue).faces[0]!.rows.rows.map(row => row.moduleLeftsMm))
     expect(holdingEdits({ faces: after.faces.map(plan => ({ face: edits.reduce(applyEdit, one.job).faces[0]!, plan })) })).toEqual([])
+  })
+})
+
+describe('torques of terminals', () => {
+  it.each([['2.5', 'metric', 2.5], ['2,5 N m', 'metric', 2.5], ['22 lb in', 'metric', 2.4857], ['22', 'imperial', 2.4857], ['22 in-lb', 'imperial', 2.4857], ['30 lb ft', 'imperial', 40.675], ['4 Nm', 'imperial', 4]] as const)('“%s” on a %s job is %d N m (NIST SP 811: 1 lbf·in = 0.1129848 N·m)', (text, units, nm) => {
+    const read = readTorque(text, units)
+    expect(read.ok && read.value).toBeCloseTo(nm, 3)
+  })
+  it.each(['', 'tight', '12 kg'])('refuses “%s”', text => expect(readTorque(text, 'metric').ok).toBe(false))
+  it('is said as its screwdriver is set', () => expect([torqueWords(2.5, 'metric'), torqueWords(2.4857, 'imperial')]).toEqual(['2.5 N m', '22 lb in (2.49 N m)']))
+})
+
+describe('what is kept of a verdict', () => {
+  it('stays as it was judged; where plan or shelf say otherwise now, both are told', () => {
+    const now = judgeInsulation({ step: 'insulation', method: 'joined', testV: 500, minus: { mohm: 30, atLeast: false }, plus: null }, { limit: { systemV: 300, testV: 500, leastMohm: 1 }, before: null })
+    expect(judgedThen(judgedOf(now), now)).toBe('')
+    expect(judgedThen({ state: 'pass', band: { from: 0.5, to: null, unit: 'MΩ' } }, now)).toBe('judged right then, 0.5 and more MΩ')
+    expect(judgedThen({ state: 'fail', band: null }, now)).toBe('judged wrong then')
+    expect(judgedThen(null, now)).toBe('')
   })
 })

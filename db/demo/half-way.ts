@@ -9,6 +9,7 @@ import { DEMO_LEAD } from './ids'
 import { groups, wiredHaven } from './wiring'
 import { havenLoads, loaded } from './weather'
 import { hits, imperialParts, inch, job, setbacks } from './make'
+import { Prover } from './prove'
 
 const [LEAD, SECOND] = [DEMO_LEAD.name, 'Ines Garboard']
 
@@ -71,7 +72,14 @@ export function halfWayUp(): Job {
     { type: 'log-work', entries: log.map(entry => ({ at: null, entry })) },
     { type: 'log-hits', faceId: face!.id, hits: readings.map(hit => ({ at: face!.supports.kind === 'rafters' ? face!.supports.hits.length : 0, hit })) },
   ]
-  return edits.reduce(applyEdit, start)
+  const one = new Prover(edits.reduce(applyEdit, start), LEAD, '2026-05-06T06:40:00Z', undefined, 'sprat-p')
+  one.goods()
+  one.say('gateway', { powered: true, online: true, indoors: true, nearPanel: true, updating: true })
+  one.papers(1)
+  one.say('paper', { paper: 'grid-consent', state: 'asked', on: '2026-04-22', due: '2027-01-18', who: 'Perrin Oakum', number: 'U-2261', photoId: null })
+  one.say('paper', { paper: 'rough-inspection', state: 'booked', on: '2026-05-05', due: '2027-01-25', who: 'Thora Brine', number: '', photoId: null })
+  one.say('item', { words: 'New cap for the vent beside row 2', who: 'Ines Garboard', due: '2027-01-29' })
+  return one.job
 }
 
 /** What a crew that drills has struck before: all lines down to those of the fixings, and the closing reading of the first of these. */

@@ -1,7 +1,7 @@
 import { demoCatalogue, serviceVolts } from '../../core/catalogue'
 import { applyEdit, type Found, type Job, type Light, paperKinds, type ProofEntry, type ProofKind, type ProofOf, type Subject } from '../../core/job'
 import { planJob } from '../../core/plan'
-import { type Chain, chainsOf, circuitsOf, expectedIscA, expectedVocV, insulationClass, MAINS_INSULATION, type ProofAsk, serialPlaces, tightenedOf, wantedPictures } from '../../core/proof'
+import { type Chain, chainsOf, circuitsOf, expectedIscA, expectedVocV, insulationClass, judgedOf, MAINS_INSULATION, type ProofAsk, serialPlaces, tightenedOf, wantedPictures } from '../../core/proof'
 
 /** Facts of an entry beside who says it and when. */
 export type Facts<K extends ProofKind> = Omit<ProofOf<K>, 'id' | 'by' | 'at' | 'kind'>
@@ -72,7 +72,9 @@ export class Prover {
     const step = chain.steps.find(one => one.state === 'next')
     if (!step) return false
     for (const what of step.needs) this.say('ready', { subject: chain.subject, what })
-    this.say('test', { subject: chain.subject, found: found(step.step), instrument: 'Array tester stand-in' })
+    const facts = { subject: chain.subject, found: found(step.step), instrument: 'Array tester stand-in', judged: null }
+    const judged = judgedOf(chain.judge({ ...facts, id: 'x', by: this.by, at: new Date(this.#begins + (this.#said + 1) * 60_000).toISOString(), kind: 'test' }))
+    this.say('test', { ...facts, judged })
     return true
   }
 

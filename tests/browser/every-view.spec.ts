@@ -129,6 +129,23 @@ async function onAPhone(page: Page, look: boolean) {
   await fits()
 }
 
+/** Serial numbers, every chain of tests, the gateway, photographs, papers and the hand-over. */
+async function everyPartOfTheProof(page: Page, look: boolean) {
+  const work = page.getByRole('region', { name: 'Proof and hand-over' })
+  for (const part of ['Serials', 'Tests', 'Commissioning', 'Photographs', 'Papers', 'Hand-over']) {
+    await toTab(page, part)
+    if (part === 'Tests') {
+      const chains = work.getByRole('list', { name: 'What is tested' }).getByRole('button')
+      for (let i = 0; i < Math.min(6, await chains.count()); i++) {
+        await chains.nth(i).click()
+        await text(page)
+      }
+    }
+    await text(page)
+    if (look) await noSeriousFault(page)
+  }
+}
+
 for (const [i, { id, job }] of demoJobs.entries()) {
   // Each job is opened once and walked from the ground up: a reload for each view would cost more than the views.
   test(`${job.title}: every stage, every part and every rail without a figure that is none, and no serious fault`, async ({ page }) => {
@@ -152,6 +169,7 @@ for (const [i, { id, job }] of demoJobs.entries()) {
       if (stage.id === 'covering' && job.faces[0]!.inRoof) await everyPartInTheRoof(page, job.title.startsWith('Fennel'))
       if (stage.id === 'wiring') await everyPartOfTheWiring(page, i === 2 || i === 10)
       if (stage.id === 'grid' && job.ground) await everyPartOfTheGrid(page, job.ground.walls.map(wall => wall.name), job.ground.walls.length > 1)
+      if (stage.id === 'proof') await everyPartOfTheProof(page, look || i === demoJobs.length - 1)
       if (stage.id === 'load-out') await everyPartOfTheLoad(page, i === 2)
     }
     if (i % 3 !== 2) return

@@ -1,17 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { atFullLightA, expectedIscA, expectedVocV, foundShare, judgeIsc, judgeStandby, judgeVoc, lightTermV, normalShare, thirdLostFrom, toldAlone, toldBeside } from '../../core/proof'
-import type { Plate } from '../../core/catalogue'
-import { normal } from '../fixtures/random-normal'
-import { type Random, seeded } from '../fixtures/random'
+import { seeded } from '../fixtures/random'
+import { AT, day, type House, plate, reading, shareWrong, weatherOf } from '../fixtures/strange-strings'
 
-/**
- * What a string should read, and what its reading tells. A stranger's simulation: every module has a voltage of its own, true light and
- * warmth differ from what was read, the meter errs; the judge sees readings only. Errors as written: module 1.5 %, cells 5 K, irradiance 5 %, meter 0.5 %.
- */
-const plate: Plate = { vocV: 37.4, vmpV: 31, iscA: 9.3, impA: 8.8, powerPerK: -0.0036, vocPerK: -0.0027, iscPerK: 0.0005, cells: 108, halfCut: true, seriesFuseA: 15, overPlate: null, backGain: null, diodeFactor: 1.1 }
-const AT = '2026-05-04T10:00:00Z'
-const day = { gWm2: 780, cellC: 46 }
-
+/** What a string should read, by hand and by published formulas, and what its reading tells, by a stranger's simulation. */
 describe('expected readings by hand', () => {
   it('5.08 A at 351 W/m² is 14.47 A at full light, before temperature', () => expect(atFullLightA(5.08, 351)).toBeCloseTo(14.47, 2))
   it('262 V over 7 are 37.4 V a module, 146 V over 4 are 36.5 V', () => {
@@ -43,36 +35,6 @@ describe('expected readings by hand', () => {
     expect(normalShare(0)).toBeCloseTo(0.5, 7)
   })
 })
-
-interface House { alike: boolean, light: { gWm2: number, cellC: number } }
-/** One reading of a string that has so many modules and lacks part of one, by the stranger's own physics. */
-function reading(random: Random, modules: number, lacks: number, { alike, light }: House, weather: { g: number, t: number, batch: number, meter: number }): number {
-  const g = light.gWm2 * weather.g
-  const t = light.cellC + weather.t
-  let volts = 0
-  for (let i = 0; i < Math.ceil(modules - lacks); i++) {
-    const share = Math.min(1, modules - lacks - i)
-    const own = alike ? weather.batch : 1 + 0.015 * normal(random)
-    volts += share * (own * 37.4 * (1 - 0.0027 * (t - 25)) + 1.1 * 54 * 8.617333e-5 * (t + 273.15) * Math.log(g / 1000))
-  }
-  return volts * weather.meter
-}
-const weatherOf = (random: Random, light: House['light']) => ({ g: 1 + 0.05 * Math.max(1, 400 / light.gWm2) * normal(random), t: 5 * normal(random), batch: 1 + 0.015 * normal(random), meter: 1 + 0.005 * normal(random) })
-/** Strings read one after the other: each by itself a little warmer and lit a little otherwise, the meter with its last figure. */
-const nextTo = (random: Random, weather: ReturnType<typeof weatherOf>) => ({ ...weather, g: weather.g * (1 + 0.01 * normal(random)), t: weather.t + 1.5 * normal(random), meter: weather.meter * (1 + 0.001 * normal(random)) })
-
-const TRIALS = 8000
-function shareWrong(modules: number, lacks: number, house: House, strings: number, seed: number): number {
-  const random = seeded(seed)
-  let wrong = 0
-  for (let trial = 0; trial < TRIALS; trial++) {
-    const weather = weatherOf(random, house.light)
-    const beside = Array.from({ length: strings }, (_, i) => ({ name: `String ${i + 2}`, modules, value: reading(random, modules, 0, house, nextTo(random, weather)), light: house.light, at: AT }))
-    const volts = reading(random, modules, lacks, house, strings ? nextTo(random, weather) : weather)
-    if (judgeVoc({ volts, light: house.light }, { modules, plate, at: AT, beside }).state === 'fail') wrong++
-  }
-  return wrong / TRIALS
-}
 
 const counts = [4, 6, 8, 10, 11, 12, 14, 16]
 describe('what a reading tells, by simulation', () => {

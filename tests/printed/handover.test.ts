@@ -74,7 +74,7 @@ describe('the hand-over pack', () => {
   it('after a visit it sets what was read then beside what is read now', async () => {
     const job = finishedJob()
     const test = job.proof.find(one => one.kind === 'test' && one.found.step === 'insulation')!
-    const later = saying(saying(job, 'visit', { why: 'fault', words: 'Trips in rain' }), 'test', { ...(test.kind === 'test' ? { subject: test.subject } : { subject: { of: 'job' as const } }), instrument: '', found: { step: 'insulation', method: 'joined', testV: 500, minus: { mohm: 1.4, atLeast: false }, plus: null } })
+    const later = saying(saying(job, 'visit', { why: 'fault', words: 'Trips in rain' }), 'test', { ...(test.kind === 'test' ? { subject: test.subject } : { subject: { of: 'job' as const } }), instrument: '', judged: null, found: { step: 'insulation', method: 'joined', testV: 500, minus: { mohm: 1.4, atLeast: false }, plus: null } })
     const text = (await print(later, 'householder')).pages.join(' ')
     expect(text).toContain('Then and now')
     expect(text).toContain('1.4 MΩ')

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { ProofOf } from '#core/job'
-import { type Chain, isReady, readyAsks, type StepState } from '#core/proof'
+import { type Chain, isReady, judgedThen, readyAsks, type StepState } from '#core/proof'
 import { dayAndTime, expectedWords, foundWords, lightWords } from '#core/sheets/handover'
 
 /** One chain: its tests in their order, each as it stands; the next one's form; its far end. */
@@ -68,7 +68,7 @@ const readsOnly = useReadsOnly()
                 :glare="glare"
               />
               <p :class="glare ? 'text-[15px]' : 'text-[13px] text-muted'">
-                {{ [expectedWords(step.verdict) && `Should read ${expectedWords(step.verdict)}`, lightWords(step.entry.found), `${step.entry.by || 'somebody'}, ${dayAndTime(step.entry.at)}`].filter(Boolean).join('; ') }}
+                {{ [expectedWords(step.verdict) && `Should read ${expectedWords(step.verdict)}`, lightWords(step.entry.found), judgedThen(step.entry.judged, step.verdict), `${step.entry.by || 'somebody'}, ${dayAndTime(step.entry.at)}`].filter(Boolean).join('; ') }}
               </p>
               <details
                 v-if="step.verdict.workings.length && !glare"

@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import type { ReadyWhat } from '#core/job'
-import { type Chain, circuitsOf, isReady, readyAsks, sameSubject, type StepState } from '#core/proof'
+import type { ProofOf, ReadyWhat } from '#core/job'
+import { type Chain, circuitsOf, isReady, judgedOf, readyAsks, sameSubject, type StepState } from '#core/proof'
 import { type ArrayTester, simulatedTester, type TesterFault, testerFaults } from '../../instruments/array-tester'
 
 /** The next test of a chain: what it needs, what is read, and the instrument that reads it. For a gloved thumb where it is `glare`. */
 const { chain, step, glare = false } = defineProps<{ chain: Chain, step: StepState, glare?: boolean }>()
-const { ask, say, told } = useProof()
+const { ask, say, put, stamped, told } = useProof()
 const circuit = computed(() => chain.subject.of === 'circuit' && ask.value ? circuitsOf(ask.value).find(one => sameSubject(chain.subject, { of: 'circuit', tag: one.tag })) ?? null : null)
 const fields = computed(() => readingFields(step.step, circuit.value !== null && circuit.value.kind !== 'string' && circuit.value.kind !== 'branch'))
 const typed = ref<Record<string, string>>({})
@@ -36,7 +36,8 @@ function keep() {
     told.value = found.problem
     return
   }
-  say('test', { subject: chain.subject, found: found.value, instrument: byInstrument.value })
+  const entry = stamped('test', { subject: chain.subject, found: found.value, instrument: byInstrument.value, judged: null }) as ProofOf<'test'>
+  put([{ ...entry, judged: judgedOf(chain.judge(entry)) }])
 }
 const field = computed(() => glare ? 'block h-16 w-full border-4 border-black bg-white px-3 text-2xl font-bold' : 'block h-10 w-full border border-graphite-400 bg-paper px-2 text-lg font-semibold')
 const press = computed(() => glare ? 'min-h-16 border-4 border-black px-3 text-xl leading-tight font-bold' : 'min-h-9 border border-graphite-400 px-3 text-[15px] leading-tight font-semibold hover:bg-graphite-100')

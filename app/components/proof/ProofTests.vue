@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { isProved, readInstrumentFile } from '#core/proof'
+import type { ProofOf } from '#core/job'
+import { isProved, judgedOf, readInstrumentFile, sameSubject } from '#core/proof'
 
 /** All chains of tests, and the one in hand. */
 const { ask, chains, put, stamped, told } = useProof()
@@ -19,7 +20,11 @@ async function readFile(event: Event) {
   const read = readInstrumentFile(ask.value, await file.text())
   said.value = read.problems
   if (!read.readings.length) return
-  const outcome = put(read.readings.map(({ subject, found, instrument, at }) => ({ ...stamped('test', { subject, found, instrument }), ...at ? { at } : {} })))
+  const outcome = put(read.readings.map(({ subject, found, instrument, at }) => {
+    const entry = { ...stamped('test', { subject, found, instrument, judged: null }), ...at ? { at } : {} } as ProofOf<'test'>
+    const own = chains.value.find(one => sameSubject(one.subject, subject))
+    return { ...entry, judged: own ? judgedOf(own.judge(entry)) : null }
+  }))
   if (outcome.ok) said.value = [`${read.readings.length} ${read.readings.length === 1 ? 'reading' : 'readings'} taken in from ${file.name}.`, ...read.problems]
 }
 </script>

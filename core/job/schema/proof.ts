@@ -63,6 +63,10 @@ export type Found = z.infer<typeof foundSchema>
 export type FoundOf<S extends Found['step']> = Extract<Found, { step: S }>
 export type TestStep = Found['step']
 
+/** What a reading came to, and the band of a good one where it has one; no upper end where more is better. */
+const judgedSchema = z.object({ state: z.enum(['pass', 'caution', 'fail']), band: z.object({ from: z.number(), to: z.number().nullable(), unit: z.string().max(10) }).nullable() })
+export type Judged = z.infer<typeof judgedSchema>
+
 /** What has to be so before a test may be made, ticked by whoever made it so. */
 export const readyWhats = ['far-end-open', 'no-load', 'electronics-off'] as const
 export type ReadyWhat = typeof readyWhats[number]
@@ -104,7 +108,11 @@ export const proofEntrySchema = z.discriminatedUnion('kind', [
   z.object({ ...said, kind: z.literal('serial-off'), ...place, what: z.enum(serialOf), serial }),
   z.object({ ...said, kind: z.literal('ready'), subject: subjectSchema, what: z.enum(readyWhats) }),
   z.object({ ...said, kind: z.literal('end'), subject: subjectSchema, state: z.enum(endStates), /** What its tag says. */ tag: freeText('The tag', 120), until: day.nullable() }),
-  z.object({ ...said, kind: z.literal('test'), subject: subjectSchema, found: foundSchema, instrument: freeText('The instrument', 80) }),
+  z.object({
+    ...said, kind: z.literal('test'), subject: subjectSchema, found: foundSchema, instrument: freeText('The instrument', 80),
+    /** As it was judged when it was said, by the plan and the shelf of that day; null where nobody judged it. */
+    judged: judgedSchema.nullable().default(null),
+  }),
   /** A lug or terminal with a calibrated tool: once, and marked so that it shows when it turns. */
   z.object({ ...said, kind: z.literal('torque'), thingId: shortId, terminal: z.string().trim().min(1, 'Name the terminal.').max(60), torqueNm: z.number({ error: 'Type the torque.' }).positive('A torque is above nought.').max(100), tool: z.string().trim().min(1, 'Name the tool.').max(60), calibratedTo: day, marked: z.boolean(), /** By whose word it was tightened a second time; empty for the first. */ againBy: freeText('Who allows it', 120) }),
   z.object({ ...said, kind: z.literal('gateway'), powered: z.boolean(), online: z.boolean(), indoors: z.boolean(), nearPanel: z.boolean(), updating: z.boolean() }),

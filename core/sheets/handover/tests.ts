@@ -1,5 +1,5 @@
 import type { Found, ProofOf } from '../../job'
-import { type Chain, resistanceWords, type Verdict } from '../../proof'
+import { type Chain, judgedThen, resistanceWords, type Verdict } from '../../proof'
 import type { PackTable } from '../pages'
 
 /** What was read, with its unit. */
@@ -35,7 +35,7 @@ const saidBy = ({ by, at, instrument }: ProofOf<'test'>): string => `${by || 'so
 export const testTable = (chains: Chain[]): PackTable => ({
   title: 'Tests', head: ['Of', 'Test', 'Should read', 'Read', 'Light', 'Is', 'By'], widths: [0.13, 0.14, 0.19, 0.17, 0.13, 0.08, 0.16],
   rows: chains.flatMap(({ name, steps }) => steps.map(({ title, entry, verdict }) => entry && verdict
-    ? [name, title, expectedWords(verdict), foundWords(entry.found), lightWords(entry.found), verdictWords[verdict.state], saidBy(entry)]
+    ? [name, title, [expectedWords(verdict), judgedThen(entry.judged, verdict)].filter(Boolean).join('; '), foundWords(entry.found), lightWords(entry.found), verdictWords[verdict.state], saidBy(entry)]
     : [name, title, '', 'not tested', '', 'open', ''])),
 })
 
