@@ -8,7 +8,7 @@ const job = n => `/jobs/2d0c7f7a-0f5e-4f6c-8f10-5a4b3c2d${String(n).padStart(4, 
 const wide = { width: 1280, height: 800 }
 const phone = { width: 390, height: 844 }
 const views = [
-  ['jobs', '/', wide],
+  ['jobs', '/', wide, page => page.waitForFunction(() => !document.body.innerText.includes('Working it out'), null, { timeout: 240_000 })],
   ['wall', `${job(9)}/grid`, wide],
   ['survey', `${job(5)}/survey`, wide],
   ['rafters', `${job(6)}/rafters`, wide, async (page) => {

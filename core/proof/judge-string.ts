@@ -100,7 +100,7 @@ export function judgeVoc({ volts, light }: Pick<FoundOf<'voc'>, 'volts' | 'light
     const tells = by.found >= FOUND_SHARE ? `Beside ${apart.names} it reads alike: a module short would show` : `Beside ${apart.names} it reads alike, yet in only ${percent(by.found)} of such strings a missing module would show`
     return (by.found >= FOUND_SHARE ? passed : unsure)(`${read}. ${tells}.${untoldWords(plate, light, modules, others.length)}`, more)
   }
-  if (found < FOUND_SHARE) return unsure(`${read}, but this count can’t be told from this reading: ${fits.length > 1 ? `${fits[0]} to ${fits.at(-1)} modules would read so` : `one module short is found in ${percent(found)} of such strings`}. Read another like string within ${LIKE.minutes} minutes in like light and compare.`, more)
+  if (found < FOUND_SHARE) return unsure(`${read}, but this count can’t be told from this reading: ${fits.length > 1 ? `${fits[0]} to ${fits.at(-1)} modules would read so, and of` : 'of'} such strings one module short only ${Math.round(100 * found)} in 100 show. Read another like string within ${LIKE.minutes} minutes in like light and compare.`, more)
   return passed(`${read}.${untoldWords(plate, light, modules, 0)}`, more)
 }
 

@@ -68,6 +68,7 @@ export const openProof = onceFor((ask: ProofAsk): OpenProof[] => {
     }),
     ...unlike.length ? [open('serials', 'astray', `${plural(unlike.length, 'serial number')} stand where the plan has nothing any more: ${unlike.slice(0, 3).map(one => one.serial).join(', ')}.`)] : [],
     ...ofTests(chainsOf(ask), alone),
+    ...ask.wiring.circuits.length && !ask.grid ? [open('tests', 'no-grid', 'Nothing stands between roof box and meter on the plan: what is there of alternating current is not tested.')] : [],
     ...gone.map(one => open('tests', `gone ${one.number} ${one.first}`, `Circuit ${one.number} was tested with ${plural(one.count, 'module')} and is another by the plan now: put the plan right, or test it anew.`)),
     ...ofCommissioning(ask),
     ...tightenedOf(ask).flatMap(({ thing, said, problems }) => said.length ? problems.map((words, i) => open('torques', `${thing.id} ${i}`, `${thing.name}, ${words}`)) : [open('torques', thing.id, `${thing.name}: no terminal is logged.`)]),

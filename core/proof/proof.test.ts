@@ -275,6 +275,7 @@ describe('what is open', () => {
     const groups = (job: ReturnType<typeof plain>) => new Set(openProof(prover(job).ask).map(one => one.group))
     const drop = (kind: string) => ({ ...provedUnits(), proof: provedUnits().proof.filter(one => one.kind !== kind) })
     for (const [kind, group] of [['serial', 'serials'], ['test', 'tests'], ['report', 'commissioning'], ['password', 'commissioning'], ['torque', 'torques'], ['photograph', 'photographs'], ['paper', 'papers'], ['end', 'tests']] as const) expect([kind, groups(drop(kind)).has(group)]).toEqual([kind, true])
+    expect(openProof(prover({ ...provedUnits(), ground: null }).ask).map(one => one.id)).toContain('tests no-grid')
     const item = saying(provedUnits(), 'item', { words: 'Paint the conduit', who: 'Ines', due: '2026-06-01' })
     expect(groups(item).has('items')).toBe(true)
     expect(groups(saying(item, 'item-done', { itemId: item.proof.at(-1)!.id })).has('items')).toBe(false)

@@ -72,7 +72,7 @@ describe('edits', () => {
     kind,
   ] as const))('%s: its example can be read, changes the job, collides with itself only where it should, and has words', (type, kind) => {
     const random = seeded(11)
-    const one = after(logged(), { type: 'log-broken', faceId: 'main', broken: [{ id: 'tab', course: 4, unit: 7, by: 'A roofer', supplies: 'firm', on: '2026-05-04' }] }, { type: 'log-work', entries: [{ at: null, entry: { id: 'hole-1', faceId: 'main', by: 'A roofer', at: '2026-05-04T09:30:00Z', kind: 'note', holeId: null, words: 'Dry' } }] })
+    const one = after(logged(), { type: 'log-broken', faceId: 'main', broken: [{ id: 'tab', course: 4, unit: 7, by: 'A roofer', supplies: 'firm', on: '2026-05-04' }] }, { type: 'log-work', entries: [{ at: null, entry: { id: 'hole-1', faceId: 'main', by: 'A roofer', at: '2026-05-04T09:30:00Z', kind: 'note', holeId: null, words: 'Dry' } }] }, { type: 'say-proof', entries: [{ at: null, entry: { id: 'proof-1', by: 'A roofer', at: '2026-05-04T09:30:00Z', kind: 'password', what: 'Gateway' } }] })
     const two = applyEdit(one, { type: 'add-face', at: 1, face: { ...one.faces[0]!, id: 'wing' } })
     const edits = Array.from({ length: 40 }, () => kind.example(two, random) as PlainEdit)
     for (const edit of edits) {

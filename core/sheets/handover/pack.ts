@@ -12,7 +12,7 @@ import { letterOf, oneLineFigure } from '../ground'
 import { type Pack, packPage, type PackPage, type PackTable } from '../pages'
 import { mapPages } from './map'
 import { type PackFor, packNames } from './names'
-import { dayAndTime, earlierTable, testTable } from './tests'
+import { dayAndTime, earlierTable, instrumentsOf, testTable } from './tests'
 
 /** The pack of a job, all of it from the record: nothing in it was typed for it. */
 export function handOverPack(ask: ProofAsk, kind: PackFor, firm: string): Pack {
@@ -28,7 +28,7 @@ export function handOverPack(ask: ProofAsk, kind: PackFor, firm: string): Pack {
     ...open.length ? [packPage('Still open', { words: ['Nothing here is done over what stands in this list.'], tables: [{ head: ['What', 'Of', 'Who', 'Until'], widths: [0.6, 0.16, 0.12, 0.12], rows: open.map(one => [one.words, openGroupNames[one.group], one.who, one.due ?? '']) }] })] : [],
     ...facePages(ask),
     ...whole ? mapPages(ask, places) : [],
-    packPage('Tests', { words: testWords(ask), tables: full([testTable(chains), earlierTable(chains), thenTable(ask)]), workings: chains.flatMap(chain => chain.steps.flatMap(step => step.step === 'voc' || step.step === 'isc' ? step.verdict?.workings.slice(0, 1) ?? [] : [])) }),
+    packPage('Tests', { words: testWords(ask, instrumentsOf(chains)), tables: full([testTable(chains), earlierTable(chains), thenTable(ask)]), workings: chains.flatMap(chain => chain.steps.flatMap(step => step.step === 'voc' || step.step === 'isc' ? step.verdict?.workings.slice(0, 1) ?? [] : [])) }),
     packPage('Terminals and commissioning', { tables: full([torqueTable(ask), gatewayTable(ask), ...whole ? [unitTable(ask)] : []]) }),
     ...ask.grid ? [packPage('One-line diagram', { wordsToScale: true, figure: oneLineFigure(ask.grid, ask.wiring, job.units === 'metric').figure })] : [],
     ...ask.grid?.labels.length ? [packPage('Labels', { labels: ask.grid.labels.map((one, i) => ({ text: one.text, where: one.thingId === null ? `L${i + 1}, ${one.where}` : `L${i + 1}, at ${letterOf(ask.grid!, one.thingId)}: ${one.where}`, clause: one.clause, made: labelMade(one, ask.grid!.rules.us), reflective: one.reflective })) })] : [],
@@ -106,9 +106,10 @@ const facePages = ({ job, faces }: ProofAsk): PackPage[] => faces.filter(({ plan
   })
 })
 
-const testWords = ({ wiring }: ProofAsk): string[] => [
+const testWords = ({ wiring }: ProofAsk, instruments: string[]): string[] => [
   `In the order of IEC 62446-1, category 1. What a string should read follows from its plate, the irradiance and the cells’ temperature read with it (IEC 60891); its band holds 199 of 200 good strings.`,
   ...wiring.circuits.some(one => one.kind === 'branch') ? ['Units at the modules: there is no test of direct current; each branch has polarity, insulation and volts of its own.'] : [],
+  ...instruments.length ? [`Instruments: ${instruments.join('; ')}.`] : [],
 ]
 
 const thenTable = (ask: ProofAsk): PackTable => ({ title: 'Then and now', head: ['Of', 'Test', 'At the hand-over', 'Now', 'Comes to'], widths: [0.14, 0.12, 0.24, 0.24, 0.26], rows: thenAndNow(ask).map(one => [one.name, one.step, `${one.then.words}, ${one.then.at.slice(0, 10)}`, `${one.now.words}, ${one.now.at.slice(0, 10)}`, one.sentence]) })

@@ -22,18 +22,19 @@ export function foundWords(found: Found): string {
 /** In which light it was read. */
 export const lightWords = (found: Found): string => 'light' in found ? `${Math.round(found.light.gWm2)} W/m², cells ${Math.round(found.light.cellC)} °C` : ''
 
-const two = (value: number): string => String(Number(value.toFixed(2)))
+/** Four figures that count: no instrument on a roof has more. */
+const shown = (value: number): string => String(Number(value.toPrecision(4)))
 /** What it should read, with its band. */
-export const expectedWords = ({ expected }: Verdict): string => !expected ? '' : expected.to === Infinity ? `over ${two(expected.from)} ${expected.unit}` : expected.from === 0 ? `up to ${two(expected.to)} ${expected.unit}` : `${two(expected.value)} ${expected.unit} (${two(expected.from)} to ${two(expected.to)})`
+export const expectedWords = ({ expected }: Verdict): string => !expected ? '' : expected.to === Infinity ? `over ${shown(expected.from)} ${expected.unit}` : expected.from === 0 ? `up to ${shown(expected.to)} ${expected.unit}` : `${shown(expected.value)} ${expected.unit} (${shown(expected.from)} to ${shown(expected.to)})`
 
 export const verdictWords: Record<Verdict['state'], string> = { pass: 'right', caution: 'looked at', fail: 'wrong' }
 
 export const dayAndTime = (at: string): string => `${at.slice(0, 10)} ${at.slice(11, 16)}`
-const saidBy = ({ by, at, instrument }: ProofOf<'test'>): string => `${by || 'somebody'}, ${dayAndTime(at)}${instrument ? `, ${instrument}` : ''}`
+const saidBy = ({ by, at }: ProofOf<'test'>): string => `${by || 'somebody'}, ${dayAndTime(at)}`
 
 /** Tests of a job as a table: every reading that holds, with what it should be. */
 export const testTable = (chains: Chain[]): PackTable => ({
-  title: 'Tests', head: ['Of', 'Test', 'Should read', 'Read', 'Light', 'Is', 'By'], widths: [0.13, 0.14, 0.19, 0.17, 0.13, 0.08, 0.16],
+  title: 'Tests', head: ['Of', 'Test', 'Should read', 'Read', 'Light', 'Is', 'By'], widths: [0.11, 0.15, 0.18, 0.17, 0.13, 0.07, 0.19],
   rows: chains.flatMap(({ name, steps }) => steps.map(({ title, entry, verdict }) => entry && verdict
     ? [name, title, [expectedWords(verdict), judgedThen(entry.judged, verdict)].filter(Boolean).join('; '), foundWords(entry.found), lightWords(entry.found), verdictWords[verdict.state], saidBy(entry)]
     : [name, title, '', 'not tested', '', 'open', ''])),
@@ -44,3 +45,6 @@ export const earlierTable = (chains: Chain[]): PackTable => ({
   title: 'Read before, and not holding any more', head: ['Of', 'Test', 'Read', 'By'], widths: [0.2, 0.25, 0.3, 0.25],
   rows: chains.flatMap(({ name, steps }) => steps.flatMap(({ title, earlier }) => earlier.map(entry => [name, title, foundWords(entry.found), saidBy(entry)]))),
 })
+
+/** Instruments by which the readings that hold were taken. */
+export const instrumentsOf = (chains: Chain[]): string[] => [...new Set(chains.flatMap(({ steps }) => steps.map(({ entry }) => entry?.instrument ?? '')).filter(Boolean))]
