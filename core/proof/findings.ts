@@ -74,11 +74,11 @@ export const goodsWrong = begun(ask => ask.job.proof.filter((entry): entry is Pr
 /** Handed over, and something is open all the same. */
 export const handedOverOpen = begun((ask) => {
   const { state, handedOver } = handOverState(ask)
-  const open = state === 'handed-over' ? openProof(ask) : []
+  const open = state === 'handed-over' && !ask.trial ? openProof(ask) : []
   return open.length ? [{ ...onProof(ask, 'handed-over'), severity: 'stop', measured: count(open.length, 'open'), sentence: `It was handed over on ${handedOver!.on}, and ${open.length === 1 ? 'one thing is' : `${open.length} things are`} open: ${open[0]!.words}` }] : []
 })
 
 export const proofOpen = begun((ask) => {
-  const open = handOverState(ask).state === 'handed-over' ? [] : openProof(ask)
+  const open = ask.trial || handOverState(ask).state === 'handed-over' ? [] : openProof(ask)
   return open.length ? [{ ...onProof(ask, 'open'), severity: 'note', measured: count(open.length, 'open'), sentence: `${open.length === 1 ? 'One thing is' : `${open.length} things are`} open before it can be handed over; the rung lists ${open.length === 1 ? 'it' : 'them'}.` }] : []
 })
