@@ -41,3 +41,6 @@ export const readyAsks: Record<ReadyWhat, string> = {
   'no-load': 'No current flows: inverter stopped, device off, read with a clamp',
   'electronics-off': 'Electronics are disconnected as their maker says; nothing of them hangs on what is tested',
 }
+
+/** Said wherever tests are made. */
+export const testCaution = 'Modules are live in daylight, whatever is switched off. Testing is a licensed electrician’s work where the code says so; the makers’ manuals and the local code come before this list.'

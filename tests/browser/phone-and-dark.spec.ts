@@ -26,7 +26,7 @@ async function onPhone(page: Page, id: StageId, drawing: Locator | null) {
     expect([id, box.height]).toEqual([id, Math.max(box.height, id === 'grid' ? 160 : 420)])
     expect(await wordsApart(page)).toEqual([])
   }
-  for (const sheet of [id === 'site' ? 'Photographs' : 'Measurements', /^Findings/]) {
+  for (const sheet of [id === 'site' ? 'Photographs' : id === 'proof' ? 'The record' : 'Measurements', /^Findings/]) {
     await page.getByRole('button', { name: sheet }).click()
     const slip = page.getByRole('complementary')
     await expect(slip).toBeVisible()
@@ -44,8 +44,16 @@ test('the phone: the face has its own room, measurements and findings come up fr
   await openStage(page, kelp.id, 'survey')
   for (const { id } of stages) {
     await toStage(page, id)
-    // Nothing stands between this roof and the grid yet: that rung asks how to begin.
-    await onPhone(page, id, ['site', 'covering', 'grid'].includes(id) ? null : page.getByRole('application'))
+    // Nothing stands between this roof and the grid yet: that rung asks how to begin; proof has no drawing at first.
+    await onPhone(page, id, ['site', 'covering', 'grid', 'proof'].includes(id) ? null : page.getByRole('application'))
+  }
+  for (const { id } of [kelp, bellbuoy]) {
+    await openStage(page, id, 'proof')
+    for (const tab of ['Serials', 'Tests', 'Commissioning', 'Photographs', 'Papers', 'Hand-over']) {
+      await page.getByRole('tab', { name: tab }).click()
+      await fitsAcross(page)
+      expect([tab, await smallerThan(page, FINGERTIP)]).toEqual([tab, []])
+    }
   }
   await openStage(page, bellbuoy.id, 'grid')
   await onPhone(page, 'grid', page.getByRole('group', { name: /seen from before it, to scale/ }))

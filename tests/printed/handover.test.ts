@@ -47,6 +47,9 @@ describe('the hand-over pack', () => {
       }
     }
     for (const words of ['How to switch it off', 'Warranties', 'Whom to call', 'Gannet Row Roofworks'].filter(words => job.proof.some(one => one.kind === 'handed-over') || words !== 'Whom to call')) expect(text).toContain(words)
+    // Every serial number is found on the drawing too, by its last signs.
+    for (const entry of job.proof) if (entry.kind === 'serial' && entry.what === 'module') expect(text.split(entry.serial.slice(-6)).length - 1).toBeGreaterThanOrEqual(2)
+    expect(text).toMatch(/Switch the array’s device off in|Open AC disconnect/)
     expect(await faults(pdf)).toEqual([])
     expect(await faults((await print(job, 'householder', 'LETTER')).pdf)).toEqual([])
   })

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Chain, isProved } from '#core/proof'
+import { type Chain, isProved, testCaution } from '#core/proof'
 
 /** Tests on the roof and below it, one chain on the screen: what comes next stands first, and nothing is offered before its turn. */
 const { chains } = useProof()
@@ -41,6 +41,9 @@ function pick(id: string) {
       </li>
     </ol>
     <template v-else-if="chain">
+      <p class="border-b-2 border-black/30 py-1 text-[15px] leading-snug">
+        {{ testCaution }}
+      </p>
       <p
         v-if="chain.early"
         role="alert"

@@ -23,7 +23,7 @@ function end(state: ProofOf<'end'>['state']) {
   const outcome = say('end', { subject: chain.subject, state, tag: state === 'capped' ? tag.value.trim() || `${chain.name}: tested, capped, do not join` : '', until: state === 'capped' ? until.value || null : null })
   if (outcome.ok) tag.value = until.value = ''
 }
-const press = computed(() => glare ? 'min-h-16 border-4 border-black px-3 text-xl font-bold disabled:opacity-30' : 'min-h-9 border border-graphite-400 px-3 text-[15px] font-semibold hover:bg-graphite-100 disabled:opacity-40')
+const press = computed(() => glare ? 'min-h-16 border-4 border-black px-3 text-xl font-bold disabled:opacity-30' : 'min-h-9 max-md:min-h-11 border border-graphite-400 px-3 text-[15px] font-semibold hover:bg-graphite-100 disabled:opacity-40')
 const readsOnly = useReadsOnly()
 </script>
 
@@ -57,7 +57,7 @@ const readsOnly = useReadsOnly()
             <button
               v-if="step.entry && isFolded(step)"
               type="button"
-              class="text-[15px] underline underline-offset-4"
+              class="min-h-11 text-[15px] underline underline-offset-4"
               @click="unfolded = step.step"
             >
               Right. Show it
@@ -74,7 +74,7 @@ const readsOnly = useReadsOnly()
                 v-if="step.verdict.workings.length && !glare"
                 class="text-[13px]"
               >
-                <summary class="cursor-pointer text-muted">
+                <summary class="cursor-pointer text-muted max-md:min-h-11 max-md:py-2.5">
                   Working
                 </summary>
                 <WorkingCard
@@ -175,7 +175,7 @@ const readsOnly = useReadsOnly()
               v-model="until"
               type="date"
               class="block"
-              :class="glare ? 'h-16 border-4 border-black bg-white px-2 text-lg' : 'h-9 border border-graphite-400 bg-paper px-2'"
+              :class="glare ? 'h-16 border-4 border-black bg-white px-2 text-lg' : 'h-9 max-md:h-11 border border-graphite-400 bg-paper px-2'"
             ></label>
             <button
               type="button"

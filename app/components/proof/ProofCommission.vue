@@ -65,7 +65,7 @@ const readsOnly = useReadsOnly()
         <label
           v-for="[key, name] in facts"
           :key="key"
-          class="flex min-h-9 items-center gap-2"
+          class="flex min-h-9 max-md:min-h-11 items-center gap-2"
         ><input
           v-model="state[key]"
           type="checkbox"
@@ -86,7 +86,7 @@ const readsOnly = useReadsOnly()
         />
       </form>
       <details class="text-[13px] text-muted">
-        <summary class="cursor-pointer py-1">
+        <summary class="cursor-pointer py-1 max-md:min-h-11 max-md:py-2.5">
           {{ gateway.name }}. Try a fault: {{ gatewayFaults[fault].toLowerCase() }}
         </summary>
         <div class="flex flex-wrap gap-1.5 py-1">
@@ -94,7 +94,7 @@ const readsOnly = useReadsOnly()
             v-for="[id, name] in faults"
             :key="id"
             type="button"
-            class="min-h-9 border border-graphite-400 px-2"
+            class="min-h-9 max-md:min-h-11 border border-graphite-400 px-2"
             :class="fault === id ? 'bg-graphite-900 text-paper' : ''"
             :aria-pressed="fault === id"
             @click="fault = id"

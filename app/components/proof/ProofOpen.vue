@@ -77,7 +77,7 @@ const readsOnly = useReadsOnly()
         <button
           v-if="items.length > FIRST"
           type="button"
-          class="underline underline-offset-4"
+          class="underline underline-offset-4 max-md:min-h-11 max-md:min-w-11"
           @click="whole = whole.includes(group) ? whole.filter(one => one !== group) : [...whole, group]"
         >
           {{ whole.includes(group) ? 'Fewer' : `${items.length - FIRST} more` }}
@@ -85,7 +85,7 @@ const readsOnly = useReadsOnly()
         <button
           v-if="tabOf[group]"
           type="button"
-          class="font-semibold underline underline-offset-4"
+          class="font-semibold underline underline-offset-4 max-md:min-h-11 max-md:min-w-11"
           @click="emit('go', tabOf[group]!)"
         >
           Go there

@@ -41,7 +41,7 @@ const readsOnly = useReadsOnly()
         <button
           v-if="!readsOnly"
           type="button"
-          class="shrink-0 text-[13px] underline underline-offset-4"
+          class="shrink-0 text-[13px] underline underline-offset-4 max-md:min-h-11"
           :aria-label="asking === entry.id ? 'Really take it out' : `Take out: ${proofWords[entry.kind]} ${wordsOf(entry)}`"
           @click="takeOut(entry.id)"
         >

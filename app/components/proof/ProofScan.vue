@@ -59,7 +59,7 @@ async function readPicture(event: Event) {
   if (codes.length) found(codes)
   else problem.value = 'No code is found in this picture. Go nearer, hold it straight, keep the glare off.'
 }
-const press = computed(() => glare ? 'min-h-16 border-4 border-black px-3 text-xl font-bold' : 'min-h-9 border border-graphite-400 px-3 text-[15px] font-semibold hover:bg-graphite-100')
+const press = computed(() => glare ? 'min-h-16 border-4 border-black px-3 text-xl font-bold' : 'min-h-9 max-md:min-h-11 border border-graphite-400 px-3 text-[15px] font-semibold hover:bg-graphite-100')
 </script>
 
 <template>

@@ -28,7 +28,7 @@ function putAll() {
   said.value = `${plural(kept, 'number')} taken in.${problem ? ` Stopped at ${problem}` : ''}`
   if (!problem) many.value = ''
 }
-const press = computed(() => glare ? 'min-h-16 border-4 border-black px-3 text-xl leading-tight font-bold' : 'min-h-9 border border-graphite-400 px-3 text-[15px] font-semibold hover:bg-graphite-100')
+const press = computed(() => glare ? 'min-h-16 border-4 border-black px-3 text-xl leading-tight font-bold' : 'min-h-9 max-md:min-h-11 border border-graphite-400 px-3 text-[15px] font-semibold hover:bg-graphite-100')
 const hasUnits = computed(() => serials.places.value.some(one => one.what === 'unit'))
 </script>
 
@@ -79,7 +79,7 @@ const hasUnits = computed(() => serials.places.value.some(one => one.what === 'u
           spellcheck="false"
           maxlength="120"
           class="block w-full"
-          :class="glare ? 'h-16 border-4 border-black bg-white px-3 text-2xl font-bold' : 'h-10 border border-graphite-400 bg-paper px-2 text-lg font-semibold'"
+          :class="glare ? 'h-16 border-4 border-black bg-white px-3 text-2xl font-bold' : 'h-10 max-md:h-11 border border-graphite-400 bg-paper px-2 text-lg font-semibold'"
         ></label>
         <div class="mt-2 flex flex-wrap gap-2">
           <button
@@ -130,7 +130,7 @@ const hasUnits = computed(() => serials.places.value.some(one => one.what === 'u
         {{ scanner.name }}. A scanner that types works in the field above.
       </p>
       <details>
-        <summary class="cursor-pointer py-1 font-semibold">
+        <summary class="cursor-pointer py-1 max-md:min-h-11 max-md:py-2.5 font-semibold">
           Labels stuck on a printed map
         </summary>
         <label class="block">One number a line, in the map’s order, from {{ what }} {{ place.number }} on<textarea

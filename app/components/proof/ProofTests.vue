@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { ProofOf } from '#core/job'
-import { isProved, judgedOf, readInstrumentFile, sameSubject } from '#core/proof'
+import { isProved, judgedOf, readInstrumentFile, sameSubject, testCaution } from '#core/proof'
 
 /** All chains of tests, and the one in hand. */
 const { ask, chains, put, stamped, told } = useProof()
@@ -84,6 +84,9 @@ async function readFile(event: Event) {
       </p>
     </div>
     <div v-if="chain">
+      <p class="mb-2 border-l-4 border-amber-500 pl-3 text-[13px] leading-snug">
+        {{ testCaution }}
+      </p>
       <h2 class="text-xl font-bold">
         {{ chain.name }} <span class="text-[15px] font-normal text-muted">{{ chain.about }}</span>
       </h2>

@@ -90,7 +90,7 @@ const readsOnly = useReadsOnly()
         type="date"
         label="Calibrated until"
       />
-      <label class="flex min-h-9 items-center gap-2 text-[15px]"><input
+      <label class="flex min-h-9 max-md:min-h-11 items-center gap-2 text-[15px]"><input
         v-model="marked"
         type="checkbox"
         class="size-5"

@@ -1,8 +1,9 @@
 import type { LayerStyle } from '../../trade'
 
-/** How walls and one-line diagrams look: they are no trade's layers of a face, and are drawn by the same hand. */
+/** How walls, one-line diagrams and the map of serial numbers look: they are no trade's layers of a face, and are drawn by the same hand. */
 const plain: LayerStyle = { fill: null, stroke: '#22272e', width: 0.8, text: 8, ink: '#22272e', dxfColour: 7 }
 export const groundLayers: { id: string, depth: number, style: LayerStyle }[] = [
+  { id: 'serials', depth: 200, style: { ...plain, text: 6, dxfColour: 7 } },
   { id: 'wall', depth: 300, style: { ...plain, fill: '#faf8f2', width: 1.2, text: 8, ink: '#55575a', dxfColour: 8 } },
   { id: 'wall-blocks', depth: 301, style: { ...plain, fill: '#e4e0d6', stroke: '#6b6f76', width: 0.7, text: 7, ink: '#3b4149', dxfColour: 9 } },
   { id: 'wall-runs', depth: 302, style: { ...plain, stroke: '#1f4e8c', width: 1.4, text: 7, ink: '#1f4e8c', dxfColour: 5 } },

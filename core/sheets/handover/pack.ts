@@ -73,14 +73,19 @@ function cover(ask: ProofAsk, firm: string, handedOver: ProofOf<'handed-over'> |
 /** How it is switched off, in the order in which it is safe: what feeds in first, then what direct current there is. */
 function offSteps({ grid, wiring, job }: ProofAsk): string[] {
   const things = grid?.ground.things ?? []
-  const at = (kind: typeof things[number]['kind'], words: (name: string) => string) => things.filter(one => one.kind === kind).map(one => words(`${one.name} (${letterOf(grid!, one.id)}${wallOf(grid!, one.id)})`))
+  const where = (thing: typeof things[number]): string => `${thing.name} (${letterOf(grid!, thing.id)}${wallOf(grid!, thing.id)})`
+  const of = (kind: typeof things[number]['kind']) => things.filter(one => one.kind === kind)
+  /** Boards in which the array's own device is: what something without a switch of its own leads to. */
+  const boards = things.filter(one => one.panel && things.some(from => from.leadsTo === one.id && (from.kind === 'inverter' || from.kind === 'roof-box' || from.kind === 'production-meter')))
   const button = job.wiring.initiation
   return [
-    ...at('shutdown-button', name => `Press ${name}.`),
-    ...!things.some(one => one.kind === 'shutdown-button') && button && wiring.rules.us ? [`Rapid shutdown: ${button}.`] : [],
-    ...at('ac-disconnect', name => `Open ${name}.`),
-    ...at('dc-isolator', name => `Then open ${name}.`),
-    ...at('storage', name => `Switch ${name} off by its own switch; it stays charged.`),
+    ...of('shutdown-button').map(one => `Press ${where(one)}.`),
+    ...!of('shutdown-button').length && button && wiring.rules.us ? [`Rapid shutdown: ${button}.`] : [],
+    ...of('ac-disconnect').map(one => `Open ${where(one)}.`),
+    ...boards.map(one => `Switch the array’s device off in ${where(one)}; its label says which.`),
+    ...of('inverter').map(one => `Wait until ${where(one)} shows that it has stopped${one.says.includes('dc-isolator') ? ', then turn its own switch of direct current off' : ''}.`),
+    ...of('dc-isolator').map(one => `Then open ${where(one)}.`),
+    ...of('storage').map(one => `Switch ${where(one)} off by its own switch; it stays charged.`),
     ...things.length ? [] : ['Open the device that the array is joined to, as its label says.'],
     'Wires from the roof stay live in daylight up to their first switch. In a fire or flood keep off, and tell the fire service that there are modules on the roof.',
   ]
