@@ -33,16 +33,17 @@ const readsOnly = useReadsOnly()
         <dt class="text-[13px] text-muted">
           {{ openGroupNames[one.group] }}
         </dt>
-        <dd class="flex items-baseline gap-1 text-[17px] font-bold tabular-nums">
-          {{ one.had }}<span class="text-[15px] font-normal">of {{ one.of }}</span>
-        </dd>
-        <div class="h-1.5 bg-graphite-300/60">
-          <div
-            class="h-1.5"
+        <dd class="text-[17px] font-bold tabular-nums">
+          {{ one.had }} <span class="text-[15px] font-normal">of {{ one.of }}</span>
+          <span
+            class="block h-1.5 bg-graphite-300/60"
+            aria-hidden="true"
+          ><span
+            class="block h-1.5"
             :class="one.had === one.of ? 'bg-lichen-500' : 'bg-amber-500'"
             :style="{ width: `${100 * one.had / one.of}%` }"
-          />
-        </div>
+          /></span>
+        </dd>
       </div>
     </dl>
     <section
