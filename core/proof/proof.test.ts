@@ -9,7 +9,7 @@ import { planJob } from '../plan'
 import { applyEdit, type Found, type FoundOf, type SeenUnit } from '../job'
 import {
   causesOf, type Chain, expectedIscA, expectedVocV, chainsOf, circuitsOf, endsByCompass, gaps, gatewayNow, handOverState, holdingEdits, insulationClass, isProved, judgeInsulation, judgeLoop, judgeMainsLoss, judgeMainsVolts, judgeRcd, judgeShutdown,
-  judgedOf, judgedThen, openProof, papersOf, portalRows, readLabel, readResistance, readTorque, remindersOf, serialAt, serialPlaces, stepOf, storageAlone, thenAndNow, tightenedOf, torqueWords, wantedPictures,
+  judgedOf, judgedThen, openProof, papersOf, portalRows, readInstrumentFile, readLabel, readResistance, readTorque, remindersOf, serialAt, serialPlaces, stepOf, storageAlone, thenAndNow, tightenedOf, torqueWords, wantedPictures,
 } from './index'
 
 const chainNamed = (chains: Chain[], name: string): Chain => chains.find(one => one.name === name)!
@@ -97,12 +97,19 @@ describe('the order of tests', () => {
     expect(string().steps[0]).toMatchObject({ state: 'waits', why: expect.stringMatching(/stop what flows/) })
     one.say('ready', { subject: string().subject, what: 'no-load' })
     one.say('end', { subject: string().subject, state: 'opened', tag: '', until: null })
-    expect(string()).toMatchObject({ early: false, steps: [{ state: 'next' }, {}, {}, {}] })
+    expect(string()).toMatchObject({ early: false, steps: [{ state: 'next', why: expect.stringMatching(/its far end is open/) }, {}, {}, {}] })
+    // What was ticked before it was joined holds no more once it was.
+    const before = prover(strung())
+    before.next(chainsOf(before.ask)[0]!)
+    before.say('ready', { subject: string().subject, what: 'far-end-open' })
+    expect(chainNamed(chainsOf(before.ask), 'String 1').steps[0]!.why).toBe('')
+    before.say('end', { subject: string().subject, state: 'opened', tag: '', until: null })
+    expect(chainNamed(chainsOf(before.ask), 'String 1').steps[0]!.why).toMatch(/its far end is open/)
   })
   it('of strings that share an input all show their polarity before one is set beside another', () => {
-    const one = prover(wiredBy(plain(), { system: 'strings', unitId: null, trunkId: null, inverterId: 'quillon-five' }))
+    const one = prover(wiredBy(plain(), optimised))
     const shared = circuitsOf(one.ask).filter(({ circuit }) => circuit.kind === 'string' && circuit.together > 1)
-    if (shared.length < 2) return expect(chainsOf(one.ask).flatMap(chain => chain.steps).filter(step => step.step === 'combiner')).toEqual([])
+    expect(shared.length).toBeGreaterThan(1)
     one.next(chainsOf(one.ask)[0]!)
     const named = (i: number) => chainNamed(chainsOf(one.ask), shared[i]!.name)
     one.next(named(0))
@@ -371,5 +378,28 @@ describe('what is kept of a verdict', () => {
     expect(judgedThen({ state: 'pass', band: { from: 0.5, to: null, unit: 'MΩ' } }, now)).toBe('judged right then, 0.5 and more MΩ')
     expect(judgedThen({ state: 'fail', band: null }, now)).toBe('judged wrong then')
     expect(judgedThen(null, now)).toBe('')
+  })
+})
+
+describe('a tester’s file', () => {
+  const { ask } = prover(strung())
+  const read = (...lines: string[]) => readInstrumentFile(ask, lines.join('\n'))
+  const HEAD = 'String,Measurement,Result,Plus,G (W/m²),Cell temperature,Test voltage,Time,Instrument'
+  it('takes in what fits, whatever its signs and its order of columns', () => {
+    const { readings, problems } = read(HEAD, 'S1,VOC,312.4 V,,702,41,,2026-05-04T10:15:00Z,T-9', '1,Isc,9.02 A,,702,41,,,', 'String 1,Riso,> 199 MΩ,42 MΩ,,,500,,', '1,polarity,OK,,,,,,', ',Rpe,0.08 Ω,,,,,,')
+    expect(problems).toEqual([])
+    expect(readings.map(one => one.found)).toEqual([
+      { step: 'voc', volts: 312.4, light: { gWm2: 702, cellC: 41 }, units: 'none' }, { step: 'isc', amps: 9.02, light: { gWm2: 702, cellC: 41 } },
+      { step: 'insulation', method: 'each', testV: 500, minus: { mohm: 199, atLeast: true }, plus: { mohm: 42, atLeast: false } }, { step: 'polarity', right: true }, { step: 'continuity', ohm: 0.08 },
+    ])
+    expect(readings[0]).toMatchObject({ instrument: 'T-9', at: '2026-05-04T10:15:00.000Z', subject: { of: 'circuit' } })
+  })
+  it.each([
+    ['1,polarity,perhaps,,,,,,', /neither right nor reversed/], ['7,voc,300,,700,40,,,', /no circuit “7”/], ['1,voc,300,,,,,,', /irradiance or cell temperature is missing/], ['1,voc,much,,700,40,,,', /Line 2/], ['1,riso,wet,,,,500,,', /insulation/], ['1,riso,200,,,,,,', /test voltage is missing/], ['1,taste,sour,,,,,,', /no test/],
+  ])('says why “%s” is left out', (line, why) => expect(read(HEAD, line)).toMatchObject({ readings: [], problems: [expect.stringMatching(why)] }))
+  it('says which columns it lacks, and which nothing is read from', () => {
+    expect(read('String,Value', '1,2').problems[0]).toMatch(/no column “test”/)
+    expect(read(`${HEAD},Mood`, '1,polarity,ok,,,,,,,good').problems[0]).toMatch(/mood/)
+    expect(read('').problems[0]).toMatch(/no column/)
   })
 })

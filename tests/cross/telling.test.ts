@@ -109,6 +109,10 @@ describe('what is said', () => {
     expect(judgeIsc({ amps: 0.6 * amps(dim), light: dim }, ask(8))).toMatchObject({ state: 'caution', sentence: expect.stringMatching(/no verdict/) })
     expect(judgeVoc({ volts: 200, light: { gWm2: 40, cellC: 10 } }, ask(8))).toMatchObject({ state: 'caution', sentence: expect.stringMatching(/nothing is judged/) })
   })
+  it('the band of a current grows as the light falls: at 200 W/m² the irradiance is known to 10 %', () => {
+    const { value, to } = judgeIsc({ amps: 2, light: { gWm2: 200, cellC: 20 } }, ask(8)).expected!
+    expect(to / value - 1).toBeCloseTo(2.81 * Math.hypot(0.015, 0.1, 0.0025, 0.005), 6)
+  })
   it('units that stand by are counted by what each leaves: 10 of 11 at 1 V; of 16 the count is not told', () => {
     expect(judgeStandby({ volts: 9 }, { modules: 9, standbyV: 1 })).toMatchObject({ state: 'pass' })
     expect(judgeStandby({ volts: 10 }, { modules: 11, standbyV: 1 })).toMatchObject({ state: 'fail', sentence: expect.stringMatching(/10 units, 1 unit short/) })

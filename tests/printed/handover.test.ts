@@ -58,6 +58,9 @@ describe('the hand-over pack', () => {
     const holes = finishedJob().log.filter(one => one.kind === 'hole')
     expect(text).toContain(`${holes.filter(one => one.kind === 'hole' && one.result === 'hit').length} fixings`)
     expect(text).toMatch(/1 hole given up, 1 of them sealed/)
+    const open = (await print({ ...finishedJob(), log: finishedJob().log.filter(one => one.kind !== 'seal') }, 'householder')).pages.join(' ')
+    expect(open).toMatch(/1 hole given up, 0 of them sealed/)
+    expect(open).toMatch(/NOT DONE/)
   })
   it('the inspector’s is shorter and has the tests, the one-line and the papers', async () => {
     const whole = await print(finishedJob(), 'householder')
