@@ -7,7 +7,7 @@ const light = { gWm2: 640, cellC: 38.5 }
 const samples: Found[] = [
   { step: 'continuity', ohm: 0.08 }, { step: 'polarity', right: false }, { step: 'combiner', right: true }, { step: 'voc', volts: 312.4, light, units: 'none' }, { step: 'voc', volts: 9.8, light, units: 'standby' }, { step: 'isc', amps: 8.91, light }, { step: 'switch', opens: true },
   { step: 'insulation', method: 'each', testV: 500, minus: { mohm: 199, atLeast: true }, plus: { mohm: 42.5, atLeast: false } }, { step: 'insulation', method: 'joined', testV: 1000, minus: { mohm: 1.2, atLeast: false }, plus: null },
-  { step: 'mains-polarity', right: true }, { step: 'mains-volts', volts: 238 }, { step: 'rcd', ratedMa: 30, ma: 150, ms: 21 }, { step: 'loop', ohm: 0.41 }, { step: 'phase-order', right: true }, { step: 'guard', what: 'arc-fault', armed: true }, { step: 'mains-loss', stops: true, seconds: 0.4 }, { step: 'shutdown', volts: 4, seconds: 11 },
+  { step: 'mains-polarity', right: true }, { step: 'mains-volts', volts: 238 }, { step: 'rcd', ratedMa: 30, ms: 121, fiveMs: 21 }, { step: 'loop', ohm: 0.41 }, { step: 'phase-order', right: true }, { step: 'ground-fault', armed: true }, { step: 'arc-fault', armed: false }, { step: 'mains-loss', stops: true, seconds: 0.4 }, { step: 'shutdown', volts: 4, seconds: 11 },
 ]
 
 describe('the form of each test', () => {

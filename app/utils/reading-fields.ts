@@ -11,6 +11,7 @@ export type ReadingField
 const number = (key: string, label: string, unit: string): ReadingField => ({ key, label, is: 'number', unit })
 const choice = (key: string, label: string, ...choices: [value: string, label: string][]): ReadingField => ({ key, label, is: 'choice', choices: choices.map(([value, words]) => ({ value, label: words })) })
 const right = choice('right', 'It is', ['yes', 'right'], ['no', 'reversed'])
+const armed = choice('armed', 'It is', ['yes', 'armed'], ['no', 'not armed'])
 const light = [number('gWm2', 'Irradiance', 'W/m²'), number('cellC', 'Cells', '°C')]
 
 /** Fields of each test. */
@@ -22,9 +23,9 @@ export const readingFields = (step: TestStep, hasUnits: boolean): ReadingField[]
   'switch': [choice('opens', 'It', ['yes', 'parts'], ['no', 'does not part'])],
   'insulation': [choice('method', 'Method', ['each', '− then +'], ['joined', 'joined']), number('testV', 'Test voltage', 'V'), { key: 'minus', label: '− to earth, or joined', is: 'resistance' }, { key: 'plus', label: '+ to earth', is: 'resistance' }],
   'mains-volts': [number('volts', 'Volts', 'V')],
-  'rcd': [number('ratedMa', 'Rated', 'mA'), number('ma', 'Tested with', 'mA'), number('ms', 'Trips in', 'ms')],
+  'rcd': [number('ratedMa', 'Rated', 'mA'), number('ms', 'Trips at that in', 'ms'), number('fiveMs', 'Trips at five times in', 'ms')],
   'loop': [number('ohm', 'Loop', 'Ω')],
-  'guard': [choice('what', 'Which', ['ground-fault', 'ground fault'], ['arc-fault', 'arc fault']), choice('armed', 'It is', ['yes', 'armed'], ['no', 'not armed'])],
+  'ground-fault': [armed], 'arc-fault': [armed],
   'mains-loss': [choice('stops', 'It', ['yes', 'stops'], ['no', 'goes on']), number('seconds', 'After', 's')],
   'shutdown': [number('volts', 'Left', 'V'), number('seconds', 'After', 's')],
 } satisfies Record<TestStep, ReadingField[]>)[step]

@@ -108,7 +108,7 @@ function thingSteps(thing: Thing, { us, earthing, phases }: { us: boolean, earth
   const steps: StepPlan[] = []
   if (thing.kind === 'ac-disconnect' || thing.kind === 'dc-isolator') steps.push(stepPlans.switch)
   if (thing.kind === 'inverter') {
-    if (us) steps.push(stepPlans.guard)
+    if (us) steps.push(...plansOf('ground-fault', 'arc-fault'))
     if (phases === 3) steps.push(stepPlans['phase-order'])
   }
   if (!us && (thing.says.some(one => one === 'rcd' || one === 'rcd-b') || (thing.kind === 'main-panel' && earthing === 'tt'))) steps.push(stepPlans.rcd)
@@ -120,7 +120,7 @@ function judgeThing(ask: ProofAsk, thing: Thing): (entry: Test) => Verdict {
   return ({ found }) => {
     switch (found.step) {
       case 'switch': return judgeSwitch(found)
-      case 'guard': return judgeGuard(found)
+      case 'ground-fault': case 'arc-fault': return judgeGuard(found)
       case 'phase-order': return judgePhaseOrder(found)
       case 'rcd': return judgeRcd(found)
       case 'loop': return judgeLoop(found, thing, ask.job.ground?.supply.earthing ?? '', serviceVolts[ask.wiring.rules.service])

@@ -66,6 +66,7 @@ export const openProof = onceFor((ask: ProofAsk): OpenProof[] => {
       const own = missing.filter(one => one.what === what)
       return own.length ? [open('serials', what, `${plural(own.length, what)} of ${places.filter(one => one.what === what).length} without a serial number.`)] : []
     }),
+    ...uncounted(ask).map(name => open('serials', `goods ${name}`, `${name}: nobody has said that they were counted and looked at before they were lifted.`)),
     ...unlike.length ? [open('serials', 'astray', `${plural(unlike.length, 'serial number')} stand where the plan has nothing any more: ${unlike.slice(0, 3).map(one => one.serial).join(', ')}.`)] : [],
     ...ofTests(chainsOf(ask), alone),
     ...ask.wiring.circuits.length && !ask.grid ? [open('tests', 'no-grid', 'Nothing stands between roof box and meter on the plan: what is there of alternating current is not tested.')] : [],
@@ -78,3 +79,10 @@ export const openProof = onceFor((ask: ProofAsk): OpenProof[] => {
     ...itemsOpen(ask).map(one => open('items', one.id, one.words, one.who, one.due)),
   ]
 })
+
+/** Modules of the plan that nobody has counted and looked at on the ground, by name. */
+function uncounted({ job, faces }: ProofAsk): string[] {
+  const planned = new Map(faces.flatMap(({ plan }) => plan.modules ? [[plan.parts.module.id, `${plan.parts.module.maker} ${plan.parts.module.name}`] as const] : []))
+  for (const entry of job.proof) if (entry.kind === 'goods') planned.delete(entry.partId)
+  return [...planned.values()]
+}

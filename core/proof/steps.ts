@@ -25,10 +25,11 @@ export const stepPlans: Record<TestStep, StepPlan> = {
   'insulation': { step: 'insulation', title: 'Insulation', does: 'Nobody touches the array. From − and from + to earth, or from both joined, one minute at the test voltage.', ...open },
   'mains-polarity': { step: 'mains-polarity', title: 'Polarity', does: 'Dead: line, neutral and earth at the roof box where they are marked.', ...open },
   'mains-volts': { step: 'mains-volts', title: 'Volts at the branch', does: 'Live, at the roof box: between its lines, and line to neutral.', needs: [], with: 'joined' },
-  'rcd': { step: 'rcd', title: 'Residual current device', does: 'Trip it at its rated current and at five times that; the longer time counts against its own limit.', ...any },
+  'rcd': { step: 'rcd', title: 'Residual current device', does: 'Trip it at its rated residual current, and again at five times that; both half waves, the longer time counts.', ...any },
   'loop': { step: 'loop', title: 'Loop impedance', does: 'Line to earth at the farthest point, without tripping.', ...any },
   'phase-order': { step: 'phase-order', title: 'Phase order', does: 'L1, L2, L3 at the inverter’s terminals.', ...any },
-  'guard': { step: 'guard', title: 'Ground-fault and arc-fault protection', does: 'Read its status; use its own test where it has one.', ...any },
+  'ground-fault': { step: 'ground-fault', title: 'Ground-fault protection', does: 'Read its status; use its own test where it has one.', ...any },
+  'arc-fault': { step: 'arc-fault', title: 'Arc-fault protection', does: 'Read its status; use its own test where it has one.', ...any },
   'mains-loss': { step: 'mains-loss', title: 'Loss of mains', does: 'While it feeds in, open the main device; time how long it goes on.', ...any },
   'shutdown': { step: 'shutdown', title: 'Shutdown button', does: 'Press it in daylight; read what is left at the roof’s conductors and after how long.', ...any },
 }

@@ -59,9 +59,9 @@ export class Prover {
       case 'switch': return { step, opens: true }
       case 'insulation': return { step, method: 'each', testV: insulation.testV, minus: { mohm: 199, atLeast: true }, plus: { mohm: 199, atLeast: true } }
       case 'mains-volts': return { step, volts: serviceVolts[this.#plan.wiring.rules.service] + 1 }
-      case 'rcd': return { step, ratedMa: 30, ma: 150, ms: 22 }
+      case 'rcd': return { step, ratedMa: 30, ms: 118, fiveMs: 22 }
       case 'loop': return { step, ohm: 0.3 }
-      case 'guard': return { step, what: 'ground-fault', armed: true }
+      case 'ground-fault': case 'arc-fault': return { step, armed: true }
       case 'mains-loss': return { step, stops: true, seconds: 0.3 }
       case 'shutdown': return { step, volts: 4, seconds: 12 }
     }

@@ -52,10 +52,11 @@ export const foundSchema = z.discriminatedUnion('step', [
   z.object({ step: z.literal('insulation'), method: z.enum(insulationMethods), testV: volts('The test voltage'), minus: resistanceSchema, plus: resistanceSchema.nullable() }),
   z.object({ step: z.literal('mains-polarity'), right: z.boolean() }),
   z.object({ step: z.literal('mains-volts'), volts: volts('The voltage') }),
-  z.object({ step: z.literal('rcd'), ratedMa: reading('The rated residual current', 'mA', 1000), ma: reading('The residual current', 'mA', 1000), ms: reading('The time', 'ms', 5000) }),
+  z.object({ step: z.literal('rcd'), ratedMa: reading('The rated residual current', 'mA', 1000), ms: reading('The time at its rated current', 'ms', 5000), fiveMs: reading('The time at five times that', 'ms', 5000) }),
   z.object({ step: z.literal('loop'), ohm: reading('The loop impedance', 'Ω', 2000) }),
   z.object({ step: z.literal('phase-order'), right: z.boolean() }),
-  z.object({ step: z.literal('guard'), what: z.enum(['ground-fault', 'arc-fault']), armed: z.boolean() }),
+  z.object({ step: z.literal('ground-fault'), armed: z.boolean() }),
+  z.object({ step: z.literal('arc-fault'), armed: z.boolean() }),
   z.object({ step: z.literal('mains-loss'), stops: z.boolean(), seconds: reading('The time', 's', 3600) }),
   z.object({ step: z.literal('shutdown'), volts: volts('The voltage that was left'), seconds: reading('The time', 's', 600) }),
 ])

@@ -12,8 +12,8 @@ export function foundWords(found: Found): string {
     case 'switch': return found.opens ? 'opens' : 'does not part'
     case 'insulation': return `${found.method === 'joined' ? '± joined' : '−'} ${resistanceWords(found.minus)}${found.plus ? `, + ${resistanceWords(found.plus)}` : ''}, at ${found.testV} V`
     case 'mains-volts': return `${found.volts} V`
-    case 'rcd': return `${found.ms} ms at ${found.ma} mA`
-    case 'guard': return `${found.what === 'arc-fault' ? 'arc-fault' : 'ground-fault'} ${found.armed ? 'armed' : 'not armed'}`
+    case 'rcd': return `${found.ms} ms at ${found.ratedMa} mA, ${found.fiveMs} ms at ${5 * found.ratedMa} mA`
+    case 'ground-fault': case 'arc-fault': return found.armed ? 'armed' : 'not armed'
     case 'mains-loss': return `${found.stops ? 'stops' : 'goes on'}, ${found.seconds} s`
     case 'shutdown': return `${found.volts} V left after ${found.seconds} s`
   }
