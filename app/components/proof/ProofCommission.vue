@@ -29,7 +29,6 @@ async function askIt() {
     asking.value = false
   }
 }
-const faults = Object.entries(gatewayFaults) as [GatewayFault, string][]
 const units = computed(() => places.value.filter(one => one.what === 'unit'))
 const rows = computed(() => units.value.map((one) => {
   const seen = now.value.report?.units.find(unit => unit.serial === one.found?.serial)
@@ -85,24 +84,11 @@ const readsOnly = useReadsOnly()
           @click="askIt"
         />
       </form>
-      <details class="text-[13px] text-muted">
-        <summary class="cursor-pointer py-1 max-md:min-h-11 max-md:py-2.5">
-          {{ gateway.name }}. Try a fault: {{ gatewayFaults[fault].toLowerCase() }}
-        </summary>
-        <div class="flex flex-wrap gap-1.5 py-1">
-          <button
-            v-for="[id, name] in faults"
-            :key="id"
-            type="button"
-            class="min-h-9 max-md:min-h-11 border border-graphite-400 px-2"
-            :class="fault === id ? 'bg-graphite-900 text-paper' : ''"
-            :aria-pressed="fault === id"
-            @click="fault = id"
-          >
-            {{ name }}
-          </button>
-        </div>
-      </details>
+      <ProofFault
+        v-model="fault"
+        :name="gateway.name"
+        :faults="gatewayFaults"
+      />
       <p
         v-if="now.gateway"
         class="text-[13px] text-muted"

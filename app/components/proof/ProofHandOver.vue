@@ -29,7 +29,6 @@ async function makeLink(pack: typeof packsFor[number]) {
   const made = await request(() => $fetch<{ link: string }>(`/api/jobs/${jobId}/links`, { method: 'POST', body: { id: newId(), revision: null, pack, days: Number(days.value), note: packNames[pack] } }))
   link.value = made?.link ?? ''
 }
-const { copy, copied } = useClipboard({ legacy: true })
 
 const why = ref<typeof visitReasons[number]>('fault')
 const words = ref('')
@@ -147,21 +146,10 @@ const readsOnly = useReadsOnly()
           @choose="days = $event"
         /></label>
       <EntryProblem :problem="problem" />
-      <p
+      <ShareOnce
         v-if="link"
-        role="status"
-        class="mt-2 border-l-4 border-lichen-500 py-1 pl-3 wrap-anywhere"
-      >
-        Copy it now, it is shown once: <b data-testid="link">{{ link }}</b>
-        <UButton
-          size="sm"
-          color="neutral"
-          variant="outline"
-          class="ml-2"
-          :label="copied ? 'Copied' : 'Copy'"
-          @click="copy(link)"
-        />
-      </p>
+        :link="link"
+      />
     </section>
     <section
       v-if="standing.handedOver"

@@ -42,7 +42,6 @@ function keep() {
 const field = computed(() => glare ? 'block h-16 w-full border-4 border-black bg-white px-3 text-2xl font-bold' : 'block h-10 max-md:h-11 w-full border border-graphite-400 bg-paper px-2 text-lg font-semibold')
 const press = computed(() => glare ? 'min-h-16 border-4 border-black px-3 text-xl leading-tight font-bold' : 'min-h-9 max-md:min-h-11 border border-graphite-400 px-3 text-[15px] leading-tight font-semibold hover:bg-graphite-100')
 const on = computed(() => glare ? 'bg-black !text-[#fff7c4]' : 'bg-graphite-900 !text-paper hover:bg-graphite-900')
-const faultChoices = Object.entries(testerFaults) as [TesterFault, string][]
 </script>
 
 <template>
@@ -130,26 +129,13 @@ const faultChoices = Object.entries(testerFaults) as [TesterFault, string][]
           Keep it
         </button>
       </div>
-      <details
+      <ProofFault
         v-if="reads"
-        :class="glare ? 'text-[15px]' : 'text-[13px] text-muted'"
-      >
-        <summary class="cursor-pointer py-1 max-md:min-h-11 max-md:py-2.5">
-          {{ tester.name }}. Try a fault{{ fault === 'none' ? '' : `: ${testerFaults[fault].toLowerCase()}` }}
-        </summary>
-        <div class="flex flex-wrap gap-1.5 py-1">
-          <button
-            v-for="[id, name] in faultChoices"
-            :key="id"
-            type="button"
-            :class="[press, fault === id ? on : '']"
-            :aria-pressed="fault === id"
-            @click="fault = id"
-          >
-            {{ name }}
-          </button>
-        </div>
-      </details>
+        v-model="fault"
+        :name="tester.name"
+        :faults="testerFaults"
+        :glare="glare"
+      />
     </template>
     <p
       v-if="told"

@@ -36,7 +36,6 @@ async function takeBack(linkId: string) {
   await ask(() => $fetch(`${path.value}/${linkId}`, { method: 'DELETE' }))
   await refresh()
 }
-const { copy, copied } = useClipboard({ legacy: true })
 const day = (at: string) => new Date(at).toLocaleDateString('en-GB', { dateStyle: 'medium' })
 const over = (one: Shared) => one.takenBackAt !== null || new Date(one.expiresAt) < new Date()
 const stateOf = (one: Shared) => one.takenBackAt ? `taken back ${day(one.takenBackAt)}` : over(one) ? `ended ${day(one.expiresAt)}` : `until ${day(one.expiresAt)}${one.openedAt ? `, opened ${day(one.openedAt)}` : ', not opened yet'}`
@@ -85,21 +84,10 @@ const stateOf = (one: Shared) => one.takenBackAt ? `taken back ${day(one.takenBa
           :loading="busy"
         />
       </form>
-      <p
+      <ShareOnce
         v-if="handed"
-        role="status"
-        class="mt-3 border-l-4 border-lichen-500 py-1 pl-3 text-[15px] wrap-anywhere"
-      >
-        Copy it now, it is shown once: <b data-testid="link">{{ handed }}</b>
-        <UButton
-          size="sm"
-          color="neutral"
-          variant="outline"
-          class="ml-2"
-          :label="copied ? 'Copied' : 'Copy'"
-          @click="copy(handed)"
-        />
-      </p>
+        :link="handed"
+      />
       <ul
         v-if="links.length"
         class="mt-4"
