@@ -27,7 +27,9 @@ function besideOf(ask: ProofAsk, own: ProvedCircuit, circuits: ProvedCircuit[], 
 /** The insulation of the circuit of its kind that was tested before it. */
 function insulationBefore(ask: ProofAsk, own: ProvedCircuit, circuits: ProvedCircuit[], entry: Test): { name: string, mohm: number } | null {
   const tests = testsOf(ask)
-  const last = tests.slice(0, tests.indexOf(entry)).findLast(one => one.found.step === 'insulation' && circuits.some(other => other !== own && (other.kind === 'branch') === (own.kind === 'branch') && of({ of: 'circuit', tag: other.tag })(one)))
+  // One that is judged before it is said comes after all of them.
+  const at = tests.indexOf(entry)
+  const last = (at < 0 ? tests : tests.slice(0, at)).findLast(one => one.found.step === 'insulation' && circuits.some(other => other !== own && (other.kind === 'branch') === (own.kind === 'branch') && of({ of: 'circuit', tag: other.tag })(one)))
   const name = last && circuits.find(other => of({ of: 'circuit', tag: other.tag })(last))?.name
   return last?.found.step === 'insulation' && name ? { name, mohm: worst(last.found).mohm } : null
 }
@@ -47,6 +49,7 @@ function judgeCircuit(ask: ProofAsk, own: ProvedCircuit, circuits: ProvedCircuit
         return judgeVoc(found, { modules: tag.count, plate, at, beside: besideOf(ask, own, circuits, 'voc') })
       case 'isc': return judgeIsc(found, { modules: tag.count, plate, at, beside: besideOf(ask, own, circuits, 'isc') })
       case 'insulation': {
+        if (kind !== 'branch' && !plate) return unsure('Nobody has given the plate of these modules, or they are not all alike: by which test voltage and limit it is judged is not known. Put the figures on the shelf.')
         const limit = kind === 'branch' || !plate ? MAINS_INSULATION : insulationClass(tag.count * plate.vocV)
         return judgeInsulation(found, { limit, before: insulationBefore(ask, own, circuits, entry) })
       }

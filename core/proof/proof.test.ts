@@ -162,6 +162,20 @@ describe('the order of tests', () => {
     expect(steps(three)).not.toContain('arc-fault')
     expect(steps(strung())).toEqual(expect.arrayContaining(['ground-fault', 'arc-fault', 'switch']))
   })
+  it('a reading is judged alike before and after it is said, also beside the string that was read last', () => {
+    const one = prover(wiredBy(plain(), { system: 'strings', unitId: null, trunkId: null, inverterId: 'quillon-two' }))
+    one.next(chainsOf(one.ask)[0]!)
+    const names = circuitsOf(one.ask).map(own => own.name)
+    expect(names.length).toBeGreaterThan(1)
+    while (one.next(chainNamed(chainsOf(one.ask), names[0]!)));
+    const second = () => chainNamed(chainsOf(one.ask), names[1]!)
+    while (stepOf(second(), 'insulation')!.state !== 'next') one.next(second())
+    const found = { step: 'insulation' as const, method: 'joined' as const, testV: 1000, minus: { mohm: 5, atLeast: false }, plus: null }
+    const early = second().judge({ id: 'new', by: '', at: '2026-05-04T12:00:00Z', kind: 'test', subject: second().subject, found, instrument: '', judged: null })
+    one.next(second(), () => found)
+    expect(early.sentence).toMatch(/fell from 199 MΩ/)
+    expect(stepOf(second(), 'insulation')!.verdict!.sentence).toBe(early.sentence)
+  })
   it('a module that is exchanged makes its string’s tests a thing of the past; a number put right does not', () => {
     const one = proved(strung())
     const string = () => chainNamed(chainsOf(one.ask), 'String 1')
