@@ -14,6 +14,10 @@ export function useSerials() {
     held.value = keyOf(one)
     told.value = ''
   }
+  /** Keeps the place in hand, whatever others read meanwhile. */
+  const hold = () => {
+    if (place.value) held.value = keyOf(place.value)
+  }
   const faceOf = (one: SerialPlace) => ask.value!.job.faces.find(face => face.id === one.faceId)!
   const words = (one: SerialPlace) => placeWords(one, faceOf(one))
   /** The place after one, along the row and on to the next; the first that is empty where there is none. */
@@ -54,6 +58,6 @@ export function useSerials() {
     return { kept, problem: '' }
   }
   const takeOut = (one: SerialPlace) => one.found && drop(one.found.id)
-  return { ask, places, what, own, place, take, keep, keepAll, takeOut, words, faceOf, told, keyOf, read: computed(() => own.value.filter(one => one.found).length) }
+  return { ask, places, what, own, place, take, keep, keepAll, takeOut, words, faceOf, told, keyOf, hold, read: computed(() => own.value.filter(one => one.found).length) }
 }
 export type Serials = ReturnType<typeof useSerials>

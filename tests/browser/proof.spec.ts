@@ -213,6 +213,9 @@ phones('on the phone without a signal: a number and a test are kept, and reach t
   await page.getByRole('textbox', { name: 'Serial number' }).fill('SKG26-100200')
   await page.getByRole('button', { name: 'Keep it' }).click()
   await expect(page.getByText('1 of 6 read')).toBeVisible()
+  // The reader of codes lies on the phone too.
+  await page.locator('label', { hasText: 'Read a picture' }).locator('input').setInputFiles({ name: 'label.png', mimeType: 'image/png', buffer: await QRCode.toBuffer('SKG26-100201', { width: 420 }) })
+  await expect(page.getByText('2 of 6 read')).toBeVisible({ timeout: 30_000 })
   await page.getByRole('button', { name: 'Back', exact: true }).click()
   await page.getByRole('button', { name: 'Tests', exact: true }).click()
   await page.getByLabel(/Resistance/).fill('0.2')
@@ -221,5 +224,5 @@ phones('on the phone without a signal: a number and a test are kept, and reach t
   await expect(page.getByText(/on this phone, not at the office yet/)).toBeVisible()
   expect(await proofOf(jobId)).toEqual([])
   link.cut(false)
-  await expect.poll(async () => (await proofOf(jobId)).map(one => one.kind), { timeout: 60_000 }).toEqual(['serial', 'test'])
+  await expect.poll(async () => (await proofOf(jobId)).map(one => one.kind), { timeout: 60_000 }).toEqual(['serial', 'serial', 'test'])
 })

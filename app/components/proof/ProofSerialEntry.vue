@@ -5,7 +5,7 @@ import type { Serials } from '../../composables/useSerials'
 
 /** The place in hand and its number: typed, scanned, or read off labels that were stuck on a map. */
 const { serials, glare = false } = defineProps<{ serials: Serials, glare?: boolean }>()
-const { place, what, own, read, words, faceOf, keep, keepAll, takeOut, told } = serials
+const { place, what, own, read, words, faceOf, keep, keepAll, takeOut, told, keyOf, hold } = serials
 const text = ref('')
 const exchanged = ref(false)
 const input = useTemplateRef('input')
@@ -16,10 +16,9 @@ function put(via: 'scanned' | 'typed', value = text.value) {
   exchanged.value = false
   input.value?.focus()
 }
-watch(place, () => {
-  text.value = ''
-  exchanged.value = false
-})
+// What is typed half is of the place that stood there then, whatever others read meanwhile; only the place itself, not a new plan of it, ends an exchange.
+watch(text, now => now && hold())
+watch(() => place.value && keyOf(place.value), () => exchanged.value = false)
 const scanner = simulatedScanner()
 const many = ref('')
 const said = ref('')
