@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { isEqual } from 'es-toolkit'
 import type { ProofOf, ReadyWhat } from '#core/job'
 import { type Chain, circuitsOf, isReady, judgedOf, readyAsks, sameSubject, type StepState } from '#core/proof'
 import { type ArrayTester, simulatedTester, type TesterFault, testerFaults } from '../../instruments/array-tester'
@@ -10,10 +11,13 @@ const circuit = computed(() => chain.subject.of === 'circuit' && ask.value ? cir
 const fields = computed(() => readingFields(step.step, circuit.value !== null && circuit.value.kind !== 'string' && circuit.value.kind !== 'branch'))
 const typed = ref<Record<string, string>>({})
 const fault = ref<TesterFault>('none')
-const byInstrument = ref('')
+/** What the tester gave, as it would have been typed: what is typed over it is not the tester's. */
+const given = shallowRef<Record<string, string> | null>(null)
+/** The instrument that a hand reads, as it is named on this device. */
+const named = useLocalStorage('proof-instrument', '')
 watch(() => `${chain.id} ${step.step}`, () => {
   typed.value = step.step === 'rcd' ? { ratedMa: '30' } : step.step === 'insulation' ? { method: 'each' } : {}
-  byInstrument.value = ''
+  given.value = null
 }, { immediate: true })
 const needs = computed(() => step.needs.map(what => ({ what, ready: ask.value ? isReady(ask.value, chain.subject, what) : false })))
 const isAllReady = computed(() => needs.value.every(one => one.ready))
@@ -23,8 +27,8 @@ const tester: ArrayTester = simulatedTester(() => fault.value)
 const reads = computed(() => circuit.value !== null && ['polarity', 'combiner', 'mains-polarity', 'voc', 'isc', 'insulation'].includes(step.step))
 async function read() {
   try {
-    typed.value = typedFrom(await tester.read(step.step, circuit.value!))
-    byInstrument.value = tester.name
+    given.value = typedFrom(await tester.read(step.step, circuit.value!))
+    typed.value = { ...given.value }
   }
   catch (error) {
     told.value = (error as Error).message
@@ -36,7 +40,8 @@ function keep() {
     told.value = found.problem
     return
   }
-  const entry = stamped('test', { subject: chain.subject, found: found.value, instrument: byInstrument.value, judged: null }) as ProofOf<'test'>
+  const instrument = !given.value ? named.value.trim().slice(0, 80) : isEqual(given.value, typed.value) ? tester.name : `Typed over ${tester.name.toLowerCase()}`.slice(0, 80)
+  const entry = stamped('test', { subject: chain.subject, found: found.value, instrument, judged: null }) as ProofOf<'test'>
   put([{ ...entry, judged: judgedOf(chain.judge(entry)) }])
 }
 const field = computed(() => glare ? 'block h-16 w-full border-4 border-black bg-white px-3 text-2xl font-bold' : 'block h-10 max-md:h-11 w-full border border-graphite-400 bg-paper px-2 text-lg font-semibold')
@@ -113,6 +118,16 @@ const on = computed(() => glare ? 'bg-black !text-[#fff7c4]' : 'bg-graphite-900 
           ></label>
         </div>
       </div>
+      <label
+        v-if="!given"
+        class="block"
+        :class="glare ? 'text-[15px]' : 'text-[13px] text-muted'"
+      >Read by hand from (instrument, its number)<input
+        v-model="named"
+        maxlength="80"
+        autocomplete="off"
+        :class="glare ? 'block h-12 w-full border-2 border-black bg-white px-3 text-lg' : 'block h-9 w-full border border-graphite-400 bg-paper px-2 max-md:h-11'"
+      ></label>
       <div class="flex flex-wrap items-end gap-2">
         <button
           v-if="reads"
