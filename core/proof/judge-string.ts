@@ -86,7 +86,7 @@ export function judgeVoc({ volts, light }: Pick<FoundOf<'voc'>, 'volts' | 'light
   if (Math.abs(off) > BAND_SD * spread) {
     const counts = countsFor(1 + off, modules, spread).filter(n => n !== modules)
     const whole = Math.round((1 + off) * modules)
-    if (counts.length === 1) return wrong(`${read}: that is ${counts[0]} modules, ${lackWords(modules - counts[0]!)}.`, more)
+    if (counts.length === 1) return wrong(`${read}: it reads as ${counts[0]} modules, ${lackWords(modules - counts[0]!)}.`, more)
     if (counts.length) return wrong(`${read}, outside the band: ${counts[0]} to ${counts.at(-1)} modules; nearest is ${whole}.`, more)
     return wrong(`${read}, ${percent(Math.abs(off))} ${off < 0 ? 'low' : 'high'}, and no whole count of modules reads so: ${off < 0 ? 'a bypass diode, a shaded module, or a plug' : 'another module, or the wrong light'}.`, more)
   }
@@ -97,7 +97,7 @@ export function judgeVoc({ volts, light }: Pick<FoundOf<'voc'>, 'volts' | 'light
   const fits = countsFor(1 + off, modules, spread)
   if (apart) {
     const by = toldBeside(plate, light, modules, others.length)
-    const tells = by.found >= FOUND_SHARE ? `Beside ${apart.names} it reads alike: a module short would show` : `Beside ${apart.names} it reads alike, yet in only ${percent(by.found)} of such strings a missing module would show`
+    const tells = by.found >= FOUND_SHARE ? `Beside ${apart.names} it reads alike: a module missing in one of them would show, the same in all of them would not` : `Beside ${apart.names} it reads alike, yet in only ${percent(by.found)} of such strings a missing module would show`
     return (by.found >= FOUND_SHARE ? passed : unsure)(`${read}. ${tells}.${untoldWords(plate, light, modules, others.length)}`, more)
   }
   if (found < FOUND_SHARE) return unsure(`${read}, but this count can’t be told from this reading: ${fits.length > 1 ? `${fits[0]} to ${fits.at(-1)} modules would read so, and of` : 'of'} such strings one module short only ${Math.round(100 * found)} in 100 show. Read another like string within ${LIKE.minutes} minutes in like light and compare.`, more)
@@ -164,7 +164,7 @@ export function judgeStandby({ volts }: Pick<FoundOf<'voc'>, 'volts'>, { modules
   }
   const read = `${volts.toFixed(2)} V with units standing by, ${should.toFixed(2)} V expected`
   const counts = countsFor(ratio, modules, spread)
-  if (Math.abs(ratio - 1) > BAND_SD * spread) return wrong(counts.length === 1 ? `${read}: that is ${plural(counts[0]!, 'unit')}, ${lackWords(modules - counts[0]!).replace(/module/, 'unit')}.` : `${read}: nearest is ${plural(Math.max(0, Math.round(ratio * modules)), 'unit')}. ${volts < standbyV / 2 ? 'Nothing is joined through.' : 'A unit does not stand by, or one is missing.'}`, more)
+  if (Math.abs(ratio - 1) > BAND_SD * spread) return wrong(counts.length === 1 ? `${read}: it reads as ${plural(counts[0]!, 'unit')}, ${lackWords(modules - counts[0]!).replace(/module/, 'unit')}.` : `${read}: nearest is ${plural(Math.max(0, Math.round(ratio * modules)), 'unit')}. ${volts < standbyV / 2 ? 'Nothing is joined through.' : 'A unit does not stand by, or one is missing.'}`, more)
   const found = foundShare(modules, 1, spread)
   return found < FOUND_SHARE ? unsure(`${read}, but this count can’t be told from this reading: ${percent(found)} of strings one unit short would show. Count the units that report.`, more) : passed(`${read}.`, more)
 }

@@ -62,7 +62,7 @@ test('a string from the goods to the hand-over, with a fault planted at each ste
   await work(page).getByRole('button', { name: 'Misread: take it out' }).click()
   await make(page, { Resistance: '0.1' })
   await chain(page, 'String 1').click()
-  for (const [fault, found] of [['Reversed', /Reversed/], ['One module short', /that is 5 modules, 1 module short/], ['Shaded', /% low/], ['Wet plug', /under 1 MΩ/]] as const) {
+  for (const [fault, found] of [['Reversed', /Reversed/], ['One module short', /it reads as 5 modules, 1 module short/], ['Shaded', /% low/], ['Wet plug', /under 1 MΩ/]] as const) {
     await make(page, 'tester', fault)
     await expect(work(page)).toContainText(found)
     await expect(work(page).getByRole('button', { name: 'Join it' })).toBeDisabled()

@@ -86,7 +86,7 @@ describe('what is said', () => {
   const ask = (modules: number, beside: Parameters<typeof judgeVoc>[1]['beside'] = []) => ({ modules, plate, at: AT, beside })
   const good = (modules: number) => modules * expectedVocV(plate, day)
   it('a string one module short names itself where the count allows it', () => {
-    expect(judgeVoc({ volts: good(6), light: day }, ask(7))).toMatchObject({ state: 'fail', sentence: expect.stringMatching(/that is 6 modules, 1 module short/) })
+    expect(judgeVoc({ volts: good(6), light: day }, ask(7))).toMatchObject({ state: 'fail', sentence: expect.stringMatching(/it reads as 6 modules, 1 module short/) })
   })
   it('where it does not, it says so and asks for the comparison', () => {
     expect(judgeVoc({ volts: good(13), light: day }, ask(14))).toMatchObject({ state: 'fail' })
