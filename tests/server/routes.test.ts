@@ -258,7 +258,7 @@ describe('sheets', () => {
 })
 
 describe('jobs', () => {
-  interface Listed { jobId: string, title: string, archived: boolean, older: boolean, problem: { kind: string, sentence: string } | null, summary: { totals: { modules: number, stops: number } } | null }
+  interface Listed { jobId: string, title: string, archived: boolean, older: boolean, problem: { kind: string, sentence: string } | null, summary: { totals: { modules: number, stops: number }, reminders?: { due: string }[] } | null }
   interface Page { jobs: Listed[], atWork: number, archived: number, next: string | null }
   const pageOf = async (as: Caller, query = '') => (await office.ask('get', `/api/jobs${query}`, { as })).json() as Page
   /** The first page once all of it has been worked out in the background. */
@@ -298,10 +298,10 @@ describe('jobs', () => {
     const list = await listOf(as)
     expect(Object.fromEntries(list.map(job => [job.jobId, [job.problem?.kind ?? null, job.summary?.totals.modules ?? null]]))).toEqual({ [bad]: ['broken', null], [good]: [null, 18] })
   })
-  it.each(['changed', 'opened', 'name', 'settle'])('of a whole season are listed by pages, sorted by %s, each once', async (order) => {
+  it.each(['changed', 'opened', 'name', 'settle', 'due'])('of a whole season are listed by pages, sorted by %s, each once', async (order) => {
     const as = await otherFirm()
     await asFirm(as.firmId, `insert into jobs (firm_id, document, created_at, updated_at, archived_at, summary_of, summary)
-      select $1, jsonb_set(jsonb_set($2::jsonb, '{title}', to_jsonb('Job ' || n)), '{place}', to_jsonb((array['Alder Quay', 'Birch Quay', 'Cedar Quay'])[1 + n % 3])), now() - n * interval '1 hour', now() - (n * 7 % 130) * interval '1 hour', case when n % 13 = 0 then now() end, '0@0@test', jsonb_build_object('totals', jsonb_build_object('stops', n % 5))
+      select $1, jsonb_set(jsonb_set($2::jsonb, '{title}', to_jsonb('Job ' || n)), '{place}', to_jsonb((array['Alder Quay', 'Birch Quay', 'Cedar Quay'])[1 + n % 3])), now() - n * interval '1 hour', now() - (n * 7 % 130) * interval '1 hour', case when n % 13 = 0 then now() end, '0@0@test', jsonb_build_object('totals', jsonb_build_object('stops', n % 5), 'reminders', case when n % 4 = 0 then jsonb_build_array(jsonb_build_object('words', 'Permit', 'due', to_char(date '2026-05-01' + n * 11 % 90, 'YYYY-MM-DD'))) else '[]'::jsonb end)
       from generate_series(1, 130) as n`, [as.firmId, JSON.stringify(threeRowsOfSix())])
     const all = await asFirm<{ job_id: string, title: string, stops: number }>(as.firmId, 'select job_id, title, stops, created_at, updated_at from jobs where archived_at is null')
     const pages: Listed[] = []
@@ -316,6 +316,12 @@ describe('jobs', () => {
     if (order === 'name') expect(pages.map(job => job.title)).toEqual(all.map(job => job.title).sort(new Intl.Collator('en', { numeric: true }).compare))
     const stopsOf = new Map(all.map(job => [job.job_id, job.stops]))
     if (order === 'settle') expect(pages.map(job => stopsOf.get(job.jobId))).toEqual(all.map(job => job.stops).sort((a, b) => b - a))
+    if (order === 'due') {
+      const days = pages.map(job => job.summary?.reminders?.[0]?.due ?? null)
+      expect(days.filter(Boolean)).toEqual(days.filter(Boolean).sort())
+      // Those with no day come last.
+      expect(days.findIndex(day => day === null)).toBe(days.filter(Boolean).length)
+    }
     expect((await pageOf(as, '?search=quay%20BIRCH%20job')).jobs.every(job => Number(job.title.slice(4)) % 3 === 1)).toBe(true)
     expect((await pageOf(as, '?search=100%25')).jobs).toEqual([])
     expect((await pageOf(as, '?archived=true')).jobs).toHaveLength(10)
