@@ -6,7 +6,7 @@ import { chainsOf } from './chains'
 import { goneCircuits } from './circuits'
 import { causesOf, gatewayNow } from './gateway'
 import { openProof } from './open'
-import { astray, serialPlaces, standing } from './serials'
+import { astray, saidDifferently, saidTwice, serialPlaces } from './serials'
 import { tightenedOf } from './torques'
 import { handOverState } from './visits'
 
@@ -39,14 +39,16 @@ export const joinedEarly = begun(ask => chainsOf(ask).filter(one => one.early).m
 })))
 
 /** One serial number at two places: two people, or one misread. */
-export const serialTwice = begun((ask) => {
-  const there = standing(ask.job).map(one => one.now)
-  const twice = there.filter((one, i) => there.some((other, o) => o < i && other.serial === one.serial))
-  return twice.map((one): DraftFinding => ({
-    ...onProof(ask, `twice-${one.id}`), severity: 'stop', sentence: `${one.serial} is said to stand at two places, by ${one.by || 'somebody'} and by ${there.find(other => other.serial === one.serial)!.by || 'somebody'}. Look at both labels.`,
-    propose: () => [{ label: 'Take out what was said last', edit: { type: 'drop-proof', entryIds: [one.id] } }],
-  }))
-})
+export const serialTwice = begun(ask => saidTwice(ask.job).map(({ first, again }): DraftFinding => ({
+  ...onProof(ask, `twice-${again.id}`), severity: 'stop', sentence: `${again.serial} is said to stand at two places, by ${first.by || 'somebody'} and by ${again.by || 'somebody'}. Look at both labels.`,
+  propose: () => [{ label: 'Take out what was said last', edit: { type: 'drop-proof', entryIds: [again.id] } }],
+})))
+
+/** One place at which two people read different numbers. */
+export const serialDiffers = begun(ask => saidDifferently(ask.job).map(({ now, others }): DraftFinding => ({
+  ...onProof(ask, `differs-${now.id}`), severity: 'stop', sentence: `At one place ${others[0]!.by || 'somebody'} read ${others[0]!.serial} and ${now.by || 'somebody'} ${now.serial}. Look at the label, and take the other out.`,
+  propose: () => [{ label: `It is ${now.serial}`, edit: { type: 'drop-proof', entryIds: others.map(one => one.id) } }, { label: `It is ${others[0]!.serial}`, edit: { type: 'drop-proof', entryIds: [now.id] } }],
+})))
 
 export const serialAstray = begun((ask) => {
   const gone = astray(ask, serialPlaces(ask))

@@ -9,7 +9,7 @@ import { goneCircuits } from './circuits'
 import { causesOf, gatewayNow } from './gateway'
 import { isSettled, papersOf } from './papers'
 import { missingOnRoof, wantedPictures } from './photographs'
-import { astray, gaps, serialPlaces } from './serials'
+import { astray, gaps, saidDifferently, saidTwice, serialPlaces } from './serials'
 import { tightenedOf } from './torques'
 
 export type OpenGroup = 'roof' | 'serials' | 'tests' | 'commissioning' | 'torques' | 'photographs' | 'papers' | 'items'
@@ -67,6 +67,8 @@ export const openProof = onceFor((ask: ProofAsk): OpenProof[] => {
       return own.length ? [open('serials', what, `${plural(own.length, what)} of ${places.filter(one => one.what === what).length} without a serial number.`)] : []
     }),
     ...uncounted(ask).map(name => open('serials', `goods ${name}`, `${name}: nobody has said that they were counted and looked at before they were lifted.`)),
+    ...saidTwice(job).map(({ again }) => open('serials', `twice ${again.id}`, `${again.serial} is said to stand at two places.`)),
+    ...saidDifferently(job).map(({ now, others }) => open('serials', `differs ${now.id}`, `Two people read one place differently: ${others[0]!.serial} and ${now.serial}.`)),
     ...unlike.length ? [open('serials', 'astray', `${plural(unlike.length, 'serial number')} stand where the plan has nothing any more: ${unlike.slice(0, 3).map(one => one.serial).join(', ')}.`)] : [],
     ...ofTests(chainsOf(ask), alone),
     ...ask.wiring.circuits.length && !ask.grid ? [open('tests', 'no-grid', 'Nothing stands between roof box and meter on the plan: what is there of alternating current is not tested.')] : [],

@@ -298,6 +298,9 @@ describe('what is open', () => {
     const drop = (kind: string) => ({ ...provedUnits(), proof: provedUnits().proof.filter(one => one.kind !== kind) })
     for (const [kind, group] of [['serial', 'serials'], ['goods', 'serials'], ['test', 'tests'], ['report', 'commissioning'], ['password', 'commissioning'], ['torque', 'torques'], ['photograph', 'photographs'], ['paper', 'papers'], ['end', 'tests']] as const) expect([kind, groups(drop(kind)).has(group)]).toEqual([kind, true])
     expect(openProof(prover({ ...provedUnits(), ground: null }).ask).map(one => one.id)).toContain('tests no-grid')
+    const [read] = provedUnits().proof.filter(one => one.kind === 'serial')
+    const other = { ...read!, id: 'theirs', by: 'Tom', serial: 'SKG26-THEIRS' } as typeof read & object
+    expect(openProof(prover({ ...provedUnits(), proof: [...provedUnits().proof, other] }).ask).map(one => one.words).join()).toMatch(/Two people read one place differently: .* and SKG26-THEIRS/)
     const item = saying(provedUnits(), 'item', { words: 'Paint the conduit', who: 'Ines', due: '2026-06-01' })
     expect(groups(item).has('items')).toBe(true)
     expect(groups(saying(item, 'item-done', { itemId: item.proof.at(-1)!.id })).has('items')).toBe(false)

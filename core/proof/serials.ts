@@ -34,21 +34,39 @@ export interface SerialPlace {
 const ONE_PLACE_MM = 150
 const near = (a: { faceId: string, xMm: number, yMm: number }, b: { faceId: string, xMm: number, yMm: number }): boolean => a.faceId === b.faceId && Math.hypot(a.xMm - b.xMm, a.yMm - b.yMm) <= ONE_PLACE_MM
 
-/** Serial numbers as they stand by all that was said: the last at a place, unless it was taken off again. */
-export function standing({ proof }: Pick<Job, 'proof'>): { now: ProofOf<'serial'>, before: string[] }[] {
-  const places: { now: ProofOf<'serial'> | null, at: ProofOf<'serial' | 'serial-off'>, before: string[] }[] = []
+/** What stands at one place: the number said last, what others read there differently since, and what was taken off before. */
+export interface Standing { now: ProofOf<'serial'>, others: ProofOf<'serial'>[], before: string[] }
+
+/** Serial numbers as they stand by all that was said: the last at a place, unless it was taken off again. One person's second word puts the first right; another person's differs from it. */
+export function standing({ proof }: Pick<Job, 'proof'>): Standing[] {
+  const places: { at: ProofOf<'serial' | 'serial-off'>, said: ProofOf<'serial'>[], before: string[] }[] = []
   for (const entry of proof) {
     if (entry.kind !== 'serial' && entry.kind !== 'serial-off') continue
-    const known = places.find(one => one.at.what === entry.what && near(one.at, entry))
-    const now = entry.kind === 'serial' ? entry : null
-    if (!known) places.push({ now, at: entry, before: [] })
+    let place = places.find(one => one.at.what === entry.what && near(one.at, entry))
+    if (!place) places.push(place = { at: entry, said: [], before: [] })
+    if (entry.kind === 'serial') place.said.push(entry)
     else {
-      if (entry.kind === 'serial-off') known.before.push(entry.serial)
-      known.now = now
+      place.before.push(entry.serial)
+      place.said = []
     }
   }
-  return places.flatMap(({ now, before }) => now ? [{ now, before }] : [])
+  return places.flatMap(({ said, before }) => {
+    const now = said.at(-1)
+    return now ? [{ now, others: said.filter(one => one.serial !== now.serial && one.by !== now.by), before }] : []
+  })
 }
+
+/** Numbers that are said to stand at two places: each with where it was said first. */
+export function saidTwice(job: Pick<Job, 'proof'>): { first: ProofOf<'serial'>, again: ProofOf<'serial'> }[] {
+  const there = standing(job).map(one => one.now)
+  return there.flatMap((again, i) => {
+    const first = there.slice(0, i).find(one => one.serial === again.serial)
+    return first ? [{ first, again }] : []
+  })
+}
+
+/** Places at which two people read different numbers. */
+export const saidDifferently = (job: Pick<Job, 'proof'>): Standing[] => standing(job).filter(one => one.others.length > 0)
 
 /** Every place that has a serial number, face by face and row by row from the eave, each row from the left. */
 export const serialPlaces = onceFor((ask: ProofAsk): SerialPlace[] => {
