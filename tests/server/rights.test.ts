@@ -9,19 +9,19 @@ import { addressOf, asKeeper, bodyFor, type Caller, demoPerson, freshJob, Office
 
 /**
  * Who may ask what, written down by hand as the trade has it, not read from the app's own table: o owner, p planner, l lead, y yard,
- * g a guest who is invited to this job, s somebody who holds a link to one sheet of it.
+ * g a guest who is invited to this job, s somebody who holds a link to one sheet of it, k to one hand-over pack.
  */
 const mayAsk: Record<string, string> = {
   'get /api/codes': 'oply', 'get /api/jobs': 'oply', 'get /api/news': 'oplyg', 'get /api/outbox': 'o', 'get /api/people': 'oply', 'get /api/shelf': 'oply',
   'post /api/jobs': 'op', 'post /api/jobs/file': 'op', 'post /api/invitations': 'o', 'delete /api/invitations/:invitation': 'o', 'patch /api/people/:person': 'o',
-  'get /api/me': 'oplygs', 'get /api/me/sessions': 'oplygs', 'get /api/me/jobs': 'oply', 'delete /api/me/sessions': 'oplygs', 'put /api/me/passphrase': 'oplygs',
-  'get /api/me/passkeys': 'oplygs', 'post /api/me/passkeys': 'oplygs', 'post /api/me/passkeys/options': 'oplygs', 'delete /api/me/passkeys/:key': 'oplygs',
+  'get /api/me': 'oplygsk', 'get /api/me/sessions': 'oplygsk', 'get /api/me/jobs': 'oply', 'delete /api/me/sessions': 'oplygsk', 'put /api/me/passphrase': 'oplygsk',
+  'get /api/me/passkeys': 'oplygsk', 'post /api/me/passkeys': 'oplygsk', 'post /api/me/passkeys/options': 'oplygsk', 'delete /api/me/passkeys/:key': 'oplygsk',
   'get /api/shelf/blank.xlsx': 'oply', 'get /api/shelf/parts.json': 'oply', 'get /api/shelf/parts.xlsx': 'oply', 'get /api/shelf/:shelf/parts.csv': 'oply', 'get /api/approvals/:approval/jobs': 'oply',
   'post /api/shelf/changes': 'op', 'post /api/shelf/file': 'op', 'put /api/shelf/currency': 'op', 'delete /api/shelf/:shelf/:item': 'op',
   'get /api/jobs/:id': 'oplyg', 'get /api/jobs/:id/edits': 'oplyg', 'get /api/jobs/:id/ticks': 'oplyg', 'get /api/jobs/:id/sheet': 'oplyg', 'get /api/jobs/:id/sheets': 'oplyg',
   'get /api/jobs/:id/job.json': 'oplyg', 'get /api/jobs/:id/roof.geojson': 'oplyg', 'get /api/jobs/:id/mark-out.csv': 'oplyg', 'get /api/jobs/:id/load-out.csv': 'oplyg', 'get /api/jobs/:id/load-out.xlsx': 'oplyg',
   'get /api/jobs/:id/purchases.csv': 'oplyg', 'get /api/jobs/:id/calculations.pdf': 'oplyg', 'get /api/jobs/:id/permit.pdf': 'oplyg', 'get /api/jobs/:id/ground/:drawing': 'oplyg', 'get /api/jobs/:id/faces/:face/drawing.dxf': 'oplyg', 'get /api/jobs/:id/faces/:face/drawing.svg': 'oplyg',
-  'get /api/jobs/:id/mark-out.pdf': 'oplygs', 'get /api/jobs/:id/hand-over.pdf': 'oplyg', 'get /api/jobs/:id/serial-map.pdf': 'oplyg', 'get /api/jobs/:id/array-layout.csv': 'oplyg', 'get /api/jobs/:id/array-layout.json': 'oplyg',
+  'get /api/jobs/:id/mark-out.pdf': 'oplygs', 'get /api/jobs/:id/hand-over.pdf': 'oplygk', 'get /api/jobs/:id/serial-map.pdf': 'oplyg', 'get /api/jobs/:id/array-layout.csv': 'oplyg', 'get /api/jobs/:id/array-layout.json': 'oplyg',
   'get /api/jobs/:id/photographs': 'oplyg', 'get /api/jobs/:id/photographs/:photo': 'oplyg', 'post /api/jobs/:id/photographs': 'opl', 'patch /api/jobs/:id/photographs/:photo': 'opl', 'delete /api/jobs/:id/photographs/:photo': 'opl',
   'put /api/jobs/:id/ticks': 'oply', 'post /api/jobs/:id/edits': 'opl', 'post /api/jobs/:id/sheets': 'op', 'post /api/jobs/:id/copy': 'op', 'patch /api/jobs/:id': 'op', 'delete /api/jobs/:id': 'op',
   'get /api/jobs/:id/links': 'op', 'post /api/jobs/:id/links': 'op', 'delete /api/jobs/:id/links/:link': 'op',
@@ -38,10 +38,10 @@ const somebody = async (role: Role, jobId: string | null = null): Promise<Caller
   return await openSession(DEMO_FIRM_ID, personId)
 }
 const guestOf = (jobId: string) => somebody('guest', jobId)
-async function linkTo(jobId: string, revision: number | null): Promise<Caller> {
+async function linkTo(jobId: string, revision: number | null, pack: 'householder' | null = null): Promise<Caller> {
   const planner = await demoPerson('planner')
   if (revision !== null) await office.ask('post', `/api/jobs/${jobId}/sheets`, { as: planner, body: { id: randomUUID(), version: 0, note: '' } })
-  const made = await office.ask('post', `/api/jobs/${jobId}/links`, { as: planner, body: { id: randomUUID(), revision, days: 3, note: 'Helper' } })
+  const made = await office.ask('post', `/api/jobs/${jobId}/links`, { as: planner, body: { id: randomUUID(), revision, pack, days: 3, note: 'Helper' } })
   // From one address no more than so many are opened in an hour, and this walk opens more.
   await asKeeper(DEMO_FIRM_ID, 'delete from tries', [])
   const opened = await office.ask('post', '/api/links/open', { body: { token: (made.json() as { link: string }).link.split('#')[1] } })
@@ -67,6 +67,10 @@ describe('rights', () => {
       ['s', async () => {
         const jobId = await freshJob()
         return { as: await linkTo(jobId, 1), jobId }
+      }],
+      ['k', async () => {
+        const jobId = await freshJob()
+        return { as: await linkTo(jobId, null, 'householder'), jobId }
       }],
     ]
     await Promise.all(who.map(async ([letter, come]) => {
