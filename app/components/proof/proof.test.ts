@@ -81,7 +81,7 @@ describe('the rung of proof', () => {
     expect(serials).toEqual([...serials].sort((a, b) => a.yMm - b.yMm || a.xMm - b.xMm))
     expect(new Set(serials.map(one => `${one.xMm} ${one.yMm}`)).size).toBe(many)
     expect(text()).toContain(`${many} of ${many} read`)
-  }, 60_000)
+  }, 150_000)
   it('what is typed half stays, and at its place, while another phone reads that and a new plan comes', async () => {
     const { store, wrapper, text } = await on(strung(), ProofSerials)
     const field = wrapper.find<HTMLInputElement>('input[autocapitalize]')
