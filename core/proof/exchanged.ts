@@ -1,8 +1,6 @@
+import { ONE_MODULE_MM } from '../rooflog'
 import type { ProofAsk } from './ask'
 import type { ProvedCircuit } from './circuits'
-
-/** A module is one where what is said of it lies no farther from its middle than this, mm. */
-const ONE_MODULE_MM = 150
 
 /**
  * The place in the record from which tests of a circuit hold: 0 where nothing of it was exchanged. A module that was taken off makes what was read before a

@@ -1,3 +1,4 @@
+import { median } from 'es-toolkit'
 import type { ProofOf, SeenUnit } from '../job'
 import { listed, sentenceCase } from '../trade'
 import type { ProofAsk } from './ask'
@@ -29,7 +30,6 @@ function unitsOf(ask: ProofAsk, report: ProofOf<'report'>, places: SerialPlace[]
   }))
 }
 
-const middle = (values: number[]): number => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? 0
 const cause = (kind: CauseKind, sentence: string, does: string, units: Unit[] = []): Cause => ({ kind, sentence, does, places: units.map(one => one.place) })
 const some = (units: Unit[]): string => `${listed(units.slice(0, 3).map(one => one.name))}${units.length > 3 ? ` and ${units.length - 3} more` : ''}`
 
@@ -75,9 +75,9 @@ function missingCauses(ask: ProofAsk, known: Unit[]): Cause[] {
     if (tail) causes.push(cause('branch-tail', `${name} reports as far as ${tail.last.name}; ${tail.gone.length} beyond it are missing.`, `It is open between ${tail.last.name} and ${tail.gone[0]!.name}: look at that joint.`, tail.gone))
     for (const one of gone.filter(one => !tail?.gone.includes(one))) {
       const heard = neighbours(own, one).flatMap(near => near.seen ? [near.seen.signal] : [])
-      const weak = heard.length > 0 && middle(heard) < GOOD_SIGNAL
+      const weak = heard.length > 0 && median(heard) < GOOD_SIGNAL
       causes.push(weak
-        ? cause('weak', `${sentenceCase(one.name)} does not report, and those beside it are heard weakly, ${middle(heard)} of 5.`, 'Move the gateway nearer the panel, away from metal and other electronics; then ask again.', [one])
+        ? cause('weak', `${sentenceCase(one.name)} does not report, and those beside it are heard weakly, ${median(heard)} of 5.`, 'Move the gateway nearer the panel, away from metal and other electronics; then ask again.', [one])
         : cause('connector', `${sentenceCase(one.name)} does not report, though those beside it are heard well.`, 'Look at its own plugs: the one on the trunk and both of the module, pushed home until they click.', [one]))
     }
   }
@@ -107,8 +107,9 @@ function outputCauses(known: Unit[]): Cause[] {
   if (silent.length) causes.push(cause('no-output', `${silent.length} of ${known.length} report no output yet.`, 'Wait for daylight and for the units’ own start, five minutes and more, and ask again.', silent))
   for (const faceId of new Set(known.map(one => one.place.faceId))) {
     const own = known.filter(one => one.place.faceId === faceId && one.seen && one.seen.watts !== null)
-    const usual = middle(own.map(one => one.seen!.watts!))
-    if (own.length && usual < TOO_DARK_W) causes.push(cause('too-dark', `The middle unit of this face makes ${Math.round(usual)} W: too little light to tell outputs apart.`, 'Ask again in daylight, before anybody calls it done.', own))
+    if (!own.length) continue
+    const usual = median(own.map(one => one.seen!.watts!))
+    if (usual < TOO_DARK_W) causes.push(cause('too-dark', `The middle unit of this face makes ${Math.round(usual)} W: too little light to tell outputs apart.`, 'Ask again in daylight, before anybody calls it done.', own))
     else {
       const low = own.filter(one => one.seen!.watts! < TOO_LITTLE * usual)
       if (low.length) causes.push(cause('little', `${low.length === 1 ? `${sentenceCase(low[0]!.name)} makes` : `${low.length} units make`} ${listed(low.slice(0, 4).map(one => `${Math.round(one.seen!.watts!)} W`))} where the middle one of the face makes ${Math.round(usual)} W.`, 'Shade now? If not: a module plug half in, a shorted diode, or the wrong module at that unit.', low))

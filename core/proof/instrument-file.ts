@@ -15,7 +15,8 @@ const COLUMNS = { circuit: /^(circuit|string|branch)/, test: /^(test|measurement
 type Column = keyof typeof COLUMNS
 const TESTS: [RegExp, TestStep][] = [[/^(voc|open)/, 'voc'], [/^(isc|short)/, 'isc'], [/^(riso|insulation)/, 'insulation'], [/^polarity/, 'polarity'], [/^(rpe|continuity)/, 'continuity']]
 
-const numberOf = (text: string): number => Number(text.trim().replace(',', '.').replace(/\s*(v|a|ω|ohm|w\/m²|w\/m2|°c|c)$/i, ''))
+/** Nothing written is no figure, and never nought. */
+const numberOf = (text: string): number => text.trim() === '' ? Number.NaN : Number(text.trim().replace(',', '.').replace(/\s*(v|a|ω|ohm|w\/m²|w\/m2|°c|c)$/i, ''))
 
 /**
  * Reads an instrument's file: comma- or semicolon-separated, one line a reading, columns by their heads (circuit, test, value; and, where the test wants
@@ -46,8 +47,10 @@ export function readInstrumentFile(ask: ProofAsk, text: string): FileRead {
     if (!read.success) return problems.push(`${line}: ${sentencesOf(problemsOf(read.error))}`)
     const face = circuit ? null : ask.faces.find(one => one.plan.modules > 0)
     if (!circuit && !face) return problems.push(`${line}: there is no face with modules.`)
-    const when = cell('at') ? new Date(cell('at')) : null
-    readings.push({ subject: circuit ? { of: 'circuit', tag: circuit.tag } : { of: 'face', faceId: face!.face.id }, found: read.data, instrument: cell('instrument') || 'from a file', at: when && !Number.isNaN(when.getTime()) ? when.toISOString() : null })
+    // A day and a month that could be either are not guessed: readings are compared by the quarter of an hour.
+    const when = cell('at') ? new Date(/^\d{4}-\d{2}-\d{2}[T ]\d{2}:\d{2}/.test(cell('at')) ? cell('at') : '') : null
+    if (when && Number.isNaN(when.getTime())) return problems.push(`${line}: “${cell('at')}” is no time that can be read; it is written like 2026-05-04T09:30.`)
+    readings.push({ subject: circuit ? { of: 'circuit', tag: circuit.tag } : { of: 'face', faceId: face!.face.id }, found: read.data, instrument: cell('instrument') || 'from a file', at: when?.toISOString() ?? null })
     return undefined
   })
   return { readings, problems }

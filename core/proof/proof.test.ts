@@ -4,63 +4,12 @@ import { brackwater, grounded, putting, setting, strung } from '../../tests/fixt
 import { catalogue } from '../../tests/fixtures/jobs'
 import { notFinite } from '../../tests/fixtures/not-finite'
 import { optimised, plain, withUnits, wiredBy } from '../../tests/fixtures/wiring'
-import { seeded } from '../../tests/fixtures/random'
 import { planJob } from '../plan'
-import { applyEdit, type Found, type FoundOf, type SeenUnit } from '../job'
-import {
-  causesOf, type Chain, expectedIscA, expectedVocV, chainsOf, circuitsOf, endsByCompass, gaps, gatewayNow, handOverState, holdingEdits, insulationClass, isProved, judgeInsulation, judgeLoop, judgeMainsLoss, judgeMainsVolts, judgeRcd, judgeShutdown,
-  judgedOf, judgedThen, openProof, papersOf, portalRows, readInstrumentFile, readLabel, readResistance, readTorque, remindersOf, serialAt, serialPlaces, stepOf, storageAlone, thenAndNow, tightenedOf, torqueWords, wantedPictures,
-} from './index'
+import { applyEdit, type Found } from '../job'
+import { type Chain, chainsOf, circuitsOf, gaps, handOverState, holdingEdits, isProved, openProof, papersOf, remindersOf, serialPlaces, stepOf, storageAlone, thenAndNow, tightenedOf, wantedPictures } from './index'
 
 const chainNamed = (chains: Chain[], name: string): Chain => chains.find(one => one.name === name)!
 const states = ({ steps }: Chain) => steps.map(one => `${one.step} ${one.state}`)
-
-describe('insulation (IEC 62446-1, table 3, from memory)', () => {
-  it.each([[90, 250, 0.5], [95.9, 250, 0.5], [96, 500, 1], [400, 500, 1], [401, 1000, 1], [800, 1000, 1], [801, 1500, 1]])('an array of %d V is tested with %d V and holds %d MΩ', (vocV, testV, leastMohm) => expect(insulationClass(vocV)).toMatchObject({ testV, leastMohm }))
-  it.each([['> 199 megohm', 199, true], ['>199MΩ', 199, true], ['12,5', 12.5, false], ['850 kΩ', 0.85, false], ['1.2 GΩ', 1200, false], ['OL 550 MΩ', 550, true], ['over 200', 200, true]])('reads “%s”', (text, mohm, atLeast) => {
-    const read = readResistance(text)
-    expect(read.ok && read.value.mohm).toBeCloseTo(mohm, 9)
-    expect(read.ok && read.value.atLeast).toBe(atLeast)
-  })
-  it.each(['', 'OL', 'wet', '12 volt'])('says what is missing of “%s”', text => expect(readResistance(text).ok).toBe(false))
-  const limit = { systemV: 300, testV: 500, leastMohm: 1 }
-  const found = (values: Partial<FoundOf<'insulation'>>): FoundOf<'insulation'> => ({ step: 'insulation', method: 'joined', testV: 500, minus: { mohm: 30, atLeast: false }, plus: null, ...values })
-  const judged = (values: Partial<FoundOf<'insulation'>>, before: { name: string, mohm: number } | null = null) => judgeInsulation(found(values), { limit, before })
-  it('a bound over the limit passes, one under it does not tell, a figure under it is wrong', () => {
-    expect(judged({ minus: { mohm: 199, atLeast: true } })).toMatchObject({ state: 'pass', sentence: expect.stringMatching(/lower bound/) })
-    expect(judged({ minus: { mohm: 0.5, atLeast: true } }).state).toBe('caution')
-    expect(judged({ minus: { mohm: 0.5, atLeast: false } }).state).toBe('fail')
-  })
-  it('both methods; the worse of both ends counts; the test voltage of its class', () => {
-    expect(judged({ method: 'each', plus: { mohm: 0.4, atLeast: false } }).state).toBe('fail')
-    expect(judged({ method: 'each' }).sentence).toMatch(/from \+ to earth is missing/)
-    expect(judged({ testV: 250 })).toMatchObject({ state: 'fail', sentence: expect.stringMatching(/asks for 500 V/) })
-  })
-  it('what passes and fell since the string before is named', () => {
-    expect(judged({ minus: { mohm: 6, atLeast: false } }, { name: 'String 1', mohm: 199 })).toMatchObject({ state: 'caution', sentence: expect.stringMatching(/fell from 199 MΩ on String 1/) })
-    expect(judged({ minus: { mohm: 6, atLeast: false } }, { name: 'String 1', mohm: 8 }).state).toBe('pass')
-    expect(judged({ minus: { mohm: 60, atLeast: false } }, { name: 'String 1', mohm: 199 }).state).toBe('pass')
-  })
-})
-
-describe('the side of alternating current', () => {
-  it('residual current devices, 300 and 40 ms (IEC 61008-1, from memory)', () => {
-    const rcd = (ms: number, fiveMs: number) => judgeRcd({ step: 'rcd', ratedMa: 30, ms, fiveMs })
-    expect([rcd(299, 39), rcd(301, 39), rcd(299, 41)].map(one => one.state)).toEqual(['pass', 'fail', 'fail'])
-    expect(rcd(310, 60).sentence).toMatch(/310 ms at its rated current.*60 ms at five times/)
-  })
-  it('loops: 16 A of type C at 230 V, 0.8 × 230 / 160 = 1.15 Ω; by an electrode 200 Ω', () => {
-    const loop = (ohm: number, deviceA: number | null = 16, earthing = 'tn-s') => judgeLoop({ step: 'loop', ohm }, { deviceA }, earthing, 230).state
-    expect([loop(1.14), loop(1.16), loop(0.2, null), loop(150, null, 'tt'), loop(220, null, 'tt')]).toEqual(['pass', 'fail', 'caution', 'pass', 'fail'])
-  })
-  it('volts, loss of mains, what the button leaves', () => {
-    const volts = (v: number, us = true) => judgeMainsVolts({ step: 'mains-volts', volts: v }, us ? { us, service: 'split-240' } : { us, service: 'single-230' }).state
-    expect([volts(240), volts(251), volts(253), volts(120), volts(0), volts(253, false), volts(254, false)]).toEqual(['pass', 'pass', 'fail', 'fail', 'fail', 'pass', 'fail'])
-    expect([[true, 2], [true, 2.1], [false, 1]].map(([stops, seconds]) => judgeMainsLoss({ step: 'mains-loss', stops: stops as boolean, seconds: seconds as number }).state)).toEqual(['pass', 'fail', 'fail'])
-    const shut = (v: number, seconds: number, us = true) => judgeShutdown({ step: 'shutdown', volts: v, seconds }, { us }).state
-    expect([shut(30, 30), shut(31, 5), shut(10, 31), shut(60, 5, false)]).toEqual(['pass', 'fail', 'fail', 'pass'])
-  })
-})
 
 describe('the order of tests', () => {
   it('nothing is offered before what comes first is logged; the far end stays open until then', () => {
@@ -189,102 +138,6 @@ describe('the order of tests', () => {
   })
 })
 
-describe('serial numbers', () => {
-  const one = prover(grounded('main-panel'))
-  const places = serialPlaces(one.ask)
-  it('every module and every unit has its place, row by row from the eave', () => {
-    expect(places.filter(at => at.what === 'module')).toHaveLength(18)
-    expect(places.filter(at => at.what === 'unit')).toHaveLength(one.ask.wiring.circuits.reduce((sum, circuit) => sum + (circuit.kind === 'branch' ? circuit.units.length : 0), 0))
-    expect(places.every(at => at.circuit !== null)).toBe(true)
-  })
-  it('the compass: seen from outside, the left end of a face that looks south is west', () => {
-    expect(endsByCompass({ place: { azimuthDeg: 180 } as never })).toEqual({ left: 'west', right: 'east', faces: 'south' })
-    expect(endsByCompass({ place: { azimuthDeg: 270 } as never }).left).toBe('north')
-  })
-  it.each([['skg26-0041', 'SKG26-0041', null], ['Skerry 390;S/N:SKG26-0041', 'SKG26-0041', 'skerry-390'], ['SN=AB12345678', 'AB12345678', null]])('a label that reads “%s”', (text, serial, partId) => {
-    expect(readLabel(text, catalogue.modules)).toEqual({ ok: true, value: { serial, partId } })
-  })
-  it.each(['', '12', 'Skerry 390', 'ab*cd'])('refuses “%s” with a sentence', text => expect(readLabel(text, catalogue.modules)).toMatchObject({ ok: false }))
-  it('refuses a duplicate, another type, what was taken off here, and second-hand modules nobody has measured', () => {
-    const [a, b] = places.filter(at => at.what === 'module')
-    const own = a!.partId
-    const other = catalogue.modules.find(module => module.id !== own)!.id
-    const placed = saying(one.job, 'serial', { faceId: a!.faceId, xMm: a!.xMm, yMm: a!.yMm, what: 'module', partId: own, via: 'typed', serial: 'SK-1234' })
-    const ask = { ...one.ask, job: placed }
-    const now = serialPlaces(ask)
-    const at = now.find(place => place.id === b!.id)!
-    const tried = (label: { serial: string, partId: string | null }, job = placed) => {
-      const outcome = serialAt({ ...one.ask, job }, now, at, label)
-      return outcome.ok ? outcome.value.serial : outcome.problem
-    }
-    expect(tried({ serial: 'SK-1234', partId: null })).toMatch(/stands already at .*module 1, row 1 from the eave, 1 from the left/)
-    expect(tried({ serial: 'SK-9999', partId: other })).toMatch(/This label says/)
-    expect(tried({ serial: 'SK-9999', partId: own })).toBe('SK-9999')
-    const off = saying(placed, 'serial-off', { faceId: a!.faceId, xMm: a!.xMm, yMm: a!.yMm, what: 'module', serial: 'SK-5555' })
-    expect(tried({ serial: 'SK-5555', partId: null }, off)).toMatch(/taken off this roof before/)
-    const used = saying(placed, 'goods', { partId: own, ordered: 18, counted: 18, glass: true, frame: true, label: true, secondHand: true, words: '' })
-    expect(tried({ serial: 'SK-7777', partId: null }, used)).toMatch(/second-hand/)
-    const { plate } = catalogue.modules.find(module => module.id === own)!
-    const bench = (share: number) => saying(used, 'bench', { serial: 'SK-7777', partId: own, volts: share * expectedVocV(plate!, one.light), amps: expectedIscA(plate!, one.light), light: one.light })
-    expect(tried({ serial: 'SK-7777', partId: null }, bench(1))).toBe('SK-7777')
-    expect(tried({ serial: 'SK-7777', partId: null }, bench(0.67))).toMatch(/not sound: .*bypass diode/)
-  })
-  it('a portal’s rows: one a module, with the unit that takes it, by random places none twice', () => {
-    const rows = portalRows(proved(grounded('main-panel')).ask)
-    expect(rows).toHaveLength(18)
-    expect(new Set(rows.map(row => row.moduleSerial)).size).toBe(18)
-    expect(new Set(rows.map(row => row.unitSerial)).size).toBe(18)
-    expect(rows.every(row => row.moduleSerial && row.unitSerial && row.circuit)).toBe(true)
-  })
-})
-
-describe('the gateway', () => {
-  const one = proved(grounded('main-panel'))
-  const { gateway, report } = gatewayNow(one.ask)
-  const units = serialPlaces(one.ask).filter(at => at.what === 'unit')
-  const branches = [...new Set(units.map(at => at.circuit))]
-  const along = (number: number | null) => circuitsOf(one.ask).find(own => own.circuit.number === number)!.members.map(member => units.find(at => at.id === member)!.found!.serial)
-  const told = (change: (units: SeenUnit[]) => SeenUnit[], values: Partial<typeof gateway & object> = {}) => causesOf(one.ask, { ...gateway!, ...values }, { ...report!, units: change(report!.units) }).map(cause => cause.kind)
-  const without = (...serials: string[]) => (seen: SeenUnit[]) => seen.filter(unit => !serials.includes(unit.serial))
-  it('says nothing where all report and make alike', () => expect(told(seen => seen)).toEqual([]))
-  it('one unit, the far end of a branch, a whole branch, all: each has its own cause', () => {
-    const own = along(branches[0]!)
-    expect(told(without(own[3]!))).toEqual(['connector'])
-    expect(told(without(...own.slice(-3)))).toEqual(['branch-tail'])
-    if (branches.length > 1) expect(told(without(...own))).toEqual(['branch-missing'])
-    expect(told(() => [])).toEqual(['all-missing'])
-    expect(told(seen => seen, { powered: false })).toEqual(['no-power'])
-    expect(told(seen => seen, { online: false })).toEqual(['no-network'])
-  })
-  it('names the joint: between the last that reports and the first that does not, whichever end is fed', () => {
-    const own = along(branches[0]!)
-    const words = (...serials: string[]) => causesOf(one.ask, gateway, { ...report!, units: without(...serials)(report!.units) })[0]!
-    expect(words(...own.slice(-2)).places.map(at => at.found!.serial)).toEqual(own.slice(-2))
-    expect(words(own[0]!, own[1]!).places.map(at => at.found!.serial)).toEqual([own[1], own[0]])
-  })
-  it('a weak signal beside it: move the gateway; a profile that is pending is not set; a unit that makes less; a stranger', () => {
-    const own = along(branches[0]!)
-    const near = [own[2]!, own[4]!]
-    expect(told(seen => without(own[3]!)(seen).map(unit => near.includes(unit.serial) ? { ...unit, signal: 1 } : unit))).toEqual(['weak'])
-    expect(told(seen => seen.map((unit, i) => i === 4 ? { ...unit, profile: 'pending' } : unit))).toEqual(['profile'])
-    expect(told(seen => seen.map((unit, i) => i === 4 ? { ...unit, watts: 90 } : unit))).toEqual(['little'])
-    expect(told(seen => seen.map(unit => ({ ...unit, watts: 5 })))).toEqual(['too-dark'])
-    expect(told(seen => seen.map(unit => ({ ...unit, watts: null })))).toEqual(['no-output'])
-    expect(told(seen => [...seen, { serial: 'OTHER-1', signal: 4, profile: 'set', watts: 260 }])).toEqual(['stranger'])
-    expect(told(without(own[3]!), { updating: true })).toEqual(['updating', 'connector'])
-  })
-  it('random faults, one or two at once: what is missing is always named, and nothing that reports', () => {
-    const random = seeded(11)
-    for (let trial = 0; trial < 200; trial++) {
-      const gone = new Set(Array.from({ length: random.whole(1, 6) }, () => random.pick(report!.units).serial))
-      const causes = causesOf(one.ask, gateway, { ...report!, units: without(...gone)(report!.units) })
-      const named = causes.flatMap(cause => cause.places.map(at => at.found!.serial))
-      expect(new Set(named)).toEqual(gone)
-      expect(named).toHaveLength(gone.size)
-    }
-  })
-})
-
 describe('what is open', () => {
   it('a job on units and one on strings can both be proved to the end, and then nothing is open but the roof', () => {
     for (const job of [provedUnits(), provedStrings()]) {
@@ -377,47 +230,5 @@ describe('later years', () => {
     const after = planJob(edits.reduce(applyEdit, one.job), catalogue)
     expect(after.faces[0]!.rows.rows.map(row => row.moduleLeftsMm)).toEqual(planJob(one.job, catalogue).faces[0]!.rows.rows.map(row => row.moduleLeftsMm))
     expect(holdingEdits({ faces: after.faces.map(plan => ({ face: edits.reduce(applyEdit, one.job).faces[0]!, plan })) })).toEqual([])
-  })
-})
-
-describe('torques of terminals', () => {
-  it.each([['2.5', 'metric', 2.5], ['2,5 N m', 'metric', 2.5], ['22 lb in', 'metric', 2.4857], ['22', 'imperial', 2.4857], ['22 in-lb', 'imperial', 2.4857], ['30 lb ft', 'imperial', 40.675], ['4 Nm', 'imperial', 4]] as const)('“%s” on a %s job is %d N m (NIST SP 811: 1 lbf·in = 0.1129848 N·m)', (text, units, nm) => {
-    const read = readTorque(text, units)
-    expect(read.ok && read.value).toBeCloseTo(nm, 3)
-  })
-  it.each(['', 'tight', '12 kg'])('refuses “%s”', text => expect(readTorque(text, 'metric').ok).toBe(false))
-  it('is said as its screwdriver is set', () => expect([torqueWords(2.5, 'metric'), torqueWords(2.4857, 'imperial')]).toEqual(['2.5 N m', '22 lb in (2.49 N m)']))
-})
-
-describe('what is kept of a verdict', () => {
-  it('stays as it was judged; where plan or shelf say otherwise now, both are told', () => {
-    const now = judgeInsulation({ step: 'insulation', method: 'joined', testV: 500, minus: { mohm: 30, atLeast: false }, plus: null }, { limit: { systemV: 300, testV: 500, leastMohm: 1 }, before: null })
-    expect(judgedThen(judgedOf(now), now)).toBe('')
-    expect(judgedThen({ state: 'pass', band: { from: 0.5, to: null, unit: 'MΩ' } }, now)).toBe('judged right then, 0.5 and more MΩ')
-    expect(judgedThen({ state: 'fail', band: null }, now)).toBe('judged wrong then')
-    expect(judgedThen(null, now)).toBe('')
-  })
-})
-
-describe('a tester’s file', () => {
-  const { ask } = prover(strung())
-  const read = (...lines: string[]) => readInstrumentFile(ask, lines.join('\n'))
-  const HEAD = 'String,Measurement,Result,Plus,G (W/m²),Cell temperature,Test voltage,Time,Instrument'
-  it('takes in what fits, whatever its signs and its order of columns', () => {
-    const { readings, problems } = read(HEAD, 'S1,VOC,312.4 V,,702,41,,2026-05-04T10:15:00Z,T-9', '1,Isc,9.02 A,,702,41,,,', 'String 1,Riso,> 199 MΩ,42 MΩ,,,500,,', '1,polarity,OK,,,,,,', ',Rpe,0.08 Ω,,,,,,')
-    expect(problems).toEqual([])
-    expect(readings.map(one => one.found)).toEqual([
-      { step: 'voc', volts: 312.4, light: { gWm2: 702, cellC: 41 }, units: 'none' }, { step: 'isc', amps: 9.02, light: { gWm2: 702, cellC: 41 } },
-      { step: 'insulation', method: 'each', testV: 500, minus: { mohm: 199, atLeast: true }, plus: { mohm: 42, atLeast: false } }, { step: 'polarity', right: true }, { step: 'continuity', ohm: 0.08 },
-    ])
-    expect(readings[0]).toMatchObject({ instrument: 'T-9', at: '2026-05-04T10:15:00.000Z', subject: { of: 'circuit' } })
-  })
-  it.each([
-    ['1,polarity,perhaps,,,,,,', /neither right nor reversed/], ['7,voc,300,,700,40,,,', /no circuit “7”/], ['1,voc,300,,,,,,', /irradiance or cell temperature is missing/], ['1,voc,much,,700,40,,,', /Line 2/], ['1,riso,wet,,,,500,,', /insulation/], ['1,riso,200,,,,,,', /test voltage is missing/], ['1,taste,sour,,,,,,', /no test/],
-  ])('says why “%s” is left out', (line, why) => expect(read(HEAD, line)).toMatchObject({ readings: [], problems: [expect.stringMatching(why)] }))
-  it('says which columns it lacks, and which nothing is read from', () => {
-    expect(read('String,Value', '1,2').problems[0]).toMatch(/no column “test”/)
-    expect(read(`${HEAD},Mood`, '1,polarity,ok,,,,,,,good').problems[0]).toMatch(/mood/)
-    expect(read('').problems[0]).toMatch(/no column/)
   })
 })

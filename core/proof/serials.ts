@@ -1,5 +1,6 @@
 import type { serialOf, Face, Job, ProofOf } from '../job'
 import { onceFor } from '../memory'
+import { ONE_MODULE_MM } from '../rooflog'
 import { windName } from '../units'
 import { type WiredUnit, wiredModulesOn } from '../wiring'
 import type { ProofAsk } from './ask'
@@ -30,9 +31,8 @@ export interface SerialPlace {
   before: string[]
 }
 
-/** What is said of places nearer to each other than this, mm, is said of one; half a module is farther. */
-const ONE_PLACE_MM = 150
-const near = (a: { faceId: string, xMm: number, yMm: number }, b: { faceId: string, xMm: number, yMm: number }): boolean => a.faceId === b.faceId && Math.hypot(a.xMm - b.xMm, a.yMm - b.yMm) <= ONE_PLACE_MM
+/** What is said of places as near as one module is to itself is said of one; the next is half a module away and more. */
+const near = (a: { faceId: string, xMm: number, yMm: number }, b: { faceId: string, xMm: number, yMm: number }): boolean => a.faceId === b.faceId && Math.hypot(a.xMm - b.xMm, a.yMm - b.yMm) <= ONE_MODULE_MM
 
 /** What stands at one place: the number said last, what others read there differently since, and what was taken off before. */
 export interface Standing { now: ProofOf<'serial'>, others: ProofOf<'serial'>[], before: string[] }

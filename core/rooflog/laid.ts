@@ -28,7 +28,7 @@ export function railsThere(log: LogEntry[], faceId: string): RailThere[] {
 }
 
 /** Modules of a face are one where their middles are no farther apart than this, mm. */
-const ONE_MODULE_MM = 150
+export const ONE_MODULE_MM = 150
 
 /** Whether a module lies at a middle. */
 export const liesAt = (laid: Spot[], at: Spot): boolean => laid.some(one => Math.hypot(one.xMm - at.xMm, one.yMm - at.yMm) <= ONE_MODULE_MM)

@@ -8,7 +8,7 @@ const me = useMe()
 const stops = computed(() => job.summary?.totals.stops ?? 0)
 /** The next day by which somebody wants something. */
 const reminder = computed(() => job.summary?.reminders?.[0] ?? null)
-const isLate = computed(() => reminder.value !== null && reminder.value.due < new Date().toISOString().slice(0, 10))
+const isLate = computed(() => reminder.value !== null && reminder.value.due < today())
 const day = computed(() => reminder.value && new Date(`${reminder.value.due}T12:00:00Z`).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' }))
 const menu = computed(() => [[
   ...me.may('jobs')

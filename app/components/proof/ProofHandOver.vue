@@ -9,9 +9,8 @@ const { ask, open, standing, say, told } = useProof()
 const store = useJobStore()
 const me = useMe()
 const jobId = String(useRoute().params.id)
-const today = new Date().toISOString().slice(0, 10)
 const to = ref('')
-const on = ref(today)
+const on = ref(today())
 const calls = ref('')
 /** Nothing is done over what is open. */
 function handOver() {

@@ -4,12 +4,11 @@ import { isSettled, type Paper, paperNames, paperStateWords, remindersOf } from 
 
 /** The way of the papers: what is there, what waits for what, and the days by which somebody wants something. */
 const { ask, papers, say, told } = useProof()
-const today = new Date().toISOString().slice(0, 10)
 const inHand = ref<PaperKind | null>(null)
-const form = reactive({ state: 'asked' as ProofOf<'paper'>['state'], on: today, due: '', who: '', number: '' })
+const form = reactive({ state: 'asked' as ProofOf<'paper'>['state'], on: today(), due: '', who: '', number: '' })
 function open(one: Paper) {
   inHand.value = inHand.value === one.kind ? null : one.kind
-  Object.assign(form, { state: one.last?.state ?? 'asked', on: today, due: one.last?.due ?? '', who: one.last?.who ?? '', number: one.last?.number ?? '' })
+  Object.assign(form, { state: one.last?.state ?? 'asked', on: today(), due: one.last?.due ?? '', who: one.last?.who ?? '', number: one.last?.number ?? '' })
 }
 function keep() {
   const outcome = say('paper', { paper: inHand.value!, state: form.state, on: form.on, due: form.due || null, who: form.who, number: form.number, photoId: photoId.value })
@@ -20,7 +19,7 @@ function keep() {
 const states = paperStates.map(value => ({ value, label: paperStateWords[value] }))
 const stateOf = (one: Paper) => one.last?.state === 'refused' ? 'stop' as const : isSettled(one) ? 'clear' as const : one.state === 'waits' ? 'note' as const : one.last ? 'caution' as const : 'assumed' as const
 const reminders = computed(() => remindersOf(ask.value!))
-const isLate = (due: string) => due < today
+const isLate = (due: string) => due < today()
 const readsOnly = useReadsOnly()
 const jobId = String(useRoute().params.id)
 const photoId = ref<string | null>(null)

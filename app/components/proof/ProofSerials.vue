@@ -16,8 +16,8 @@ const ordered = computed(() => {
 })
 const goods = reactive({ counted: '', glass: true, frame: true, label: true, secondHand: false, words: '' })
 function keepGoods(partId: string, n: number) {
-  const counted = Number(goods.counted || n)
-  if (!Number.isInteger(counted) || counted < 0) {
+  const counted = Number(goods.counted)
+  if (!goods.counted.trim() || !Number.isInteger(counted) || counted < 0) {
     said.value = 'Type how many came, a whole number.'
     return
   }
@@ -28,7 +28,8 @@ const sound = [['glass', 'Glass'], ['frame', 'Frame'], ['label', 'Label']] as co
 
 const bench = reactive({ serial: '', volts: '', amps: '', g: '', c: '' })
 function keepBench(partId: string) {
-  const number = (text: string) => Number(text.replace(',', '.'))
+  // Nothing written is no figure, and never nought.
+  const number = (text: string) => text.trim() ? Number(text.replace(',', '.')) : Number.NaN
   const outcome = say('bench', { serial: bench.serial.trim().toUpperCase(), partId, volts: number(bench.volts), amps: number(bench.amps), light: { gWm2: number(bench.g), cellC: number(bench.c) } })
   if (outcome.ok) Object.assign(bench, { serial: '', volts: '', amps: '' })
 }

@@ -10,6 +10,7 @@ const chain = computed(() => chains.value.find(one => one.id === picked.value) ?
 const stateOf = (one: typeof chains.value[number]) => one.early || one.steps.some(({ state }) => state === 'failed') ? 'stop' as const : isProved(one) ? one.steps.some(({ state }) => state === 'looked') ? 'caution' as const : 'clear' as const : one.steps.some(({ state }) => state === 'next') ? 'assumed' as const : 'note' as const
 const doneOf = (one: typeof chains.value[number]) => one.steps.filter(({ state }) => state === 'done' || state === 'looked').length
 
+const readsOnly = useReadsOnly()
 const fileId = useId()
 const said = ref<string[]>([])
 async function readFile(event: Event) {
@@ -54,6 +55,7 @@ async function readFile(event: Event) {
         </li>
       </ul>
       <label
+        v-if="!readsOnly"
         :for="fileId"
         class="mt-3 inline-block cursor-pointer border border-graphite-400 px-2.5 py-1 text-sm font-semibold hover:bg-graphite-100 has-focus-visible:outline-3"
       >Read a tester’s file (CSV)<input

@@ -139,6 +139,16 @@ describe('the rung of proof', () => {
     expect(text()).toContain('Type resistance in Ω')
     expect(wrapper.find<HTMLInputElement>('input[inputmode=decimal]').element.value).toBe('about one')
   })
+  it('goods that nobody counted are not counted: nothing typed is no number, and never all of them', async () => {
+    const { store, wrapper, text } = await on(strung(), ProofSerials)
+    const form = wrapper.findAll('form').find(one => one.text().includes('Came, of'))!
+    await form.trigger('submit')
+    expect(text()).toContain('Type how many came')
+    expect(store.job!.proof).toEqual([])
+    await form.find('input[inputmode=numeric]').setValue('17')
+    await form.trigger('submit')
+    expect(store.job!.proof).toMatchObject([{ kind: 'goods', ordered: 18, counted: 17 }])
+  })
   it('the gateway’s causes, by the fault that was planted; and all is well again', async () => {
     const { press, text } = await on(proved(grounded('main-panel')).job, ProofCommission)
     expect(text()).toContain('Every unit of the map reports')

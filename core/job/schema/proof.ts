@@ -10,7 +10,7 @@ const said = { id: shortId, by: freeText('A name', 80), at: z.iso.datetime('A ti
 /** A place on a face, mm along the eave from its left end and up the slope: the middle of a module or of a unit under it. */
 const place = { faceId: shortId, xMm: lengthMm('A place along the eave', -30_000, 60_000), yMm: lengthMm('A height up the slope', 0, 30_000) }
 const day = z.iso.date('A day is written like 2026-04-30.')
-const reading = (what: string, unit: string, most: number) => z.number({ error: `Type ${what} in ${unit}.` }).min(0, `${what} can’t be under 0 ${unit}.`).max(most, `${what} can’t be over ${most} ${unit}.`)
+const reading = (what: string, unit: string, most: number) => z.number({ error: `Type ${what[0]!.toLowerCase()}${what.slice(1)} in ${unit}.` }).min(0, `${what} can’t be under 0 ${unit}.`).max(most, `${what} can’t be over ${most} ${unit}.`)
 const volts = (what: string) => reading(what, 'V', 1600)
 
 /** Light and warmth with which a reading was taken: irradiance in the array's plane, W/m², and the temperature of cells, °C. */

@@ -1,4 +1,3 @@
-import { labelMade } from '../../ground'
 import type { ProofOf } from '../../job'
 import {
   chainsOf, gatewayNow, handOverState, openGroupNames, openProof, papersOf, paperStateWords, type ProofAsk, serialPlaces, storageAlone, thenAndNow, tightenedOf, torqueWords, wantedPictures,
@@ -8,7 +7,7 @@ import { readingOn, readingUp } from '../../roof'
 import { listed, plural } from '../../trade'
 import { formatLength, formatPower } from '../../units'
 import { faceFigure } from '../figure'
-import { letterOf, oneLineFigure } from '../ground'
+import { letterOf, oneLineFigure, packLabels } from '../ground'
 import { type Pack, packPage, type PackPage, type PackTable } from '../pages'
 import { mapPages } from './map'
 import { type PackFor, packNames } from './names'
@@ -31,7 +30,7 @@ export function handOverPack(ask: ProofAsk, kind: PackFor, firm: string): Pack {
     packPage('Tests', { words: testWords(ask, instrumentsOf(chains)), tables: full([testTable(chains), earlierTable(chains), thenTable(ask)]), workings: chains.flatMap(chain => chain.steps.flatMap(step => step.step === 'voc' || step.step === 'isc' ? step.verdict?.workings.slice(0, 1) ?? [] : [])) }),
     packPage('Terminals and commissioning', { tables: full([torqueTable(ask), gatewayTable(ask), ...whole ? [unitTable(ask)] : []]) }),
     ...ask.grid ? [packPage('One-line diagram', { wordsToScale: true, figure: oneLineFigure(ask.grid, ask.wiring, job.units === 'metric').figure })] : [],
-    ...ask.grid?.labels.length ? [packPage('Labels', { labels: ask.grid.labels.map((one, i) => ({ text: one.text, where: one.thingId === null ? `L${i + 1}, ${one.where}` : `L${i + 1}, at ${letterOf(ask.grid!, one.thingId)}: ${one.where}`, clause: one.clause, made: labelMade(one, ask.grid!.rules.us), reflective: one.reflective })) })] : [],
+    ...ask.grid?.labels.length ? [packPage('Labels', { labels: packLabels(ask.grid) })] : [],
     packPage('Papers', { tables: [paperTable(ask)] }),
     ...whole ? [packPage('Warranties and care', { words: care, tables: full([warrantyTable(ask)]) })] : [],
     ...whole ? picturePages(ask) : [],

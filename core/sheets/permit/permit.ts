@@ -1,11 +1,11 @@
 import { racewayNames } from '../../electrical'
-import { type GroundPlan, labelMade, wireName } from '../../ground'
+import { type GroundPlan, wireName } from '../../ground'
 import { cableNames, type Job } from '../../job'
 import type { Plan } from '../../plan'
 import { formatLength, formatMass, formatPower } from '../../units'
 import { type CalculationSection, calculationSheet } from '../calculation'
 import { faceFigure } from '../figure'
-import { letterOf, oneLineFigure, wallFigure } from '../ground'
+import { letterOf, oneLineFigure, packLabels, wallFigure } from '../ground'
 import { type Pack, packPage, type PackTable } from '../pages'
 import { sitePlan } from './site-plan'
 
@@ -36,7 +36,7 @@ export function permitPack(job: Job, plan: Plan): Pack | null {
       ...grid.ground.walls.map(wall => packPage(`Wall: ${wall.name}`, { wordsToScale: true, figure: wallFigure(grid, wall).figure, words: ['Readings run from the wall’s left corner and the floor to the lower left corner. Dashed: there already. Numbers are runs.'], tables: [placesTable(grid, wall.id, say, job)] })),
       packPage('Conductor schedule', { tables: [scheduleTable(grid, far), conductorTable(grid), holesTable(grid, say)].filter(one => one.rows.length) }),
       packPage('Connection', { workings: [...grid.buses.flatMap(one => one.workings), ...grid.tap ? [grid.tap.working] : [], ...grid.ratios.map(one => one.working), ...grid.stores.flatMap(one => one.workings), ...grid.island ? [grid.island.working] : [], ...grid.anchors.map(one => one.working)] }),
-      packPage('Labels', { labels: grid.labels.map((one, i) => ({ text: one.text, where: one.thingId === null ? `L${i + 1}, ${one.where}` : `L${i + 1}, at ${letterOf(grid, one.thingId)}: ${one.where}`, clause: one.clause, made: labelMade(one, grid.rules.us), reflective: one.reflective })) }),
+      packPage('Labels', { labels: packLabels(grid) }),
       packPage('Data sheets, first figures', { tables: [dataTable(plan)] }),
     ],
   }
